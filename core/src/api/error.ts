@@ -1,0 +1,30 @@
+import { z } from "zod";
+
+/** Every way the server refuses, in one list. docs/api.md says what each asks of the caller. */
+export const errorCodeSchema = z.enum([
+  "invalid_input",
+  "not_found",
+  "version_conflict",
+  "already_exists",
+  "too_large",
+  "unsupported_media_type",
+  "method_not_allowed",
+  "unavailable",
+  "internal",
+]);
+
+/** The one shape of every error answer. */
+export const apiErrorSchema = z.strictObject({
+  code: errorCodeSchema,
+  /** What happened and what to do, for a person to read. */
+  message: z.string(),
+  /** The field at fault, dotted ("items.3.dose.sets.floor"); null when it is not one field. */
+  path: z.string().nullable(),
+  /** Every field at fault, the first one included. */
+  problems: z.array(z.strictObject({ path: z.string(), message: z.string() })).optional(),
+  /** With `version_conflict`: the resource as it now stands. */
+  current: z.unknown().optional(),
+});
+
+export type ApiError = z.infer<typeof apiErrorSchema>;
+export type ErrorCode = z.infer<typeof errorCodeSchema>;

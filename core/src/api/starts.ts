@@ -1,0 +1,61 @@
+import { z } from "zod";
+import { nameSchema, noteSchema } from "../plan/plan";
+import { isTimeZone } from "../time/zone";
+import { athleteSchema } from "./athletes";
+import { instantSchema, versionSchema } from "./common";
+import { planSchema } from "./plans";
+
+/** Longest time available that a start may have, seconds. */
+export const LONGEST_AVAILABLE = 12 * 3600;
+
+const startShape = {
+  athleteId: z.uuid({ error: "Choose an athlete." }),
+  /** What is started: an event, a round. */
+  title: nameSchema,
+  venue: noteSchema,
+  zone: z
+    .string()
+    .max(64)
+    .refine(isTimeZone, { error: "This time zone is not known: give an IANA name like Europe/Vienna." }),
+  startsAt: instantSchema,
+  /** The earliest beginning: when the athlete is there and free. Time available runs from here to the start. */
+  readyAt: instantSchema,
+};
+
+function inOrder(start: { startsAt: string; readyAt: string }): boolean {
+  const available = Date.parse(start.startsAt) - Date.parse(start.readyAt);
+  return available >= 0 && available <= LONGEST_AVAILABLE * 1000;
+}
+
+const outOfOrder = {
+  path: ["readyAt"],
+  error: "The time available is between 0 and 12 hours before the start.",
+};
+
+export const startInputSchema = z.strictObject(startShape).refine(inOrder, outOfOrder);
+
+export const startWriteSchema = z
+  .strictObject({ version: versionSchema, ...startShape })
+  .refine(inOrder, outOfOrder);
+
+export const startSchema = z.strictObject({
+  id: z.uuid(),
+  version: versionSchema,
+  athlete: athleteSchema,
+  title: z.string(),
+  venue: z.string(),
+  zone: z.string(),
+  startsAt: z.iso.datetime(),
+  readyAt: z.iso.datetime(),
+  plan: planSchema,
+});
+
+export const startListQuerySchema = z.strictObject({
+  /** Only starts at or after this instant. */
+  from: instantSchema.optional(),
+});
+export const startListSchema = z.strictObject({ starts: z.array(startSchema) });
+
+export type StartInput = z.infer<typeof startInputSchema>;
+export type StartWrite = z.infer<typeof startWriteSchema>;
+export type Start = z.infer<typeof startSchema>;

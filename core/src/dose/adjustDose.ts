@@ -1,0 +1,51 @@
+import type { Dose } from "./dose";
+import type { Range } from "./range";
+
+/** The part of a dose that a single press changes: its main count. */
+export type DoseEnd = "floor" | "ideal" | "ceiling";
+
+/** The range that "a bit more, a bit less" acts on: time, attempts, or the repetitions of a set. */
+export function mainRange(dose: Dose): Range {
+  switch (dose.kind) {
+    case "time":
+      return dose.seconds;
+    case "reps":
+      return dose.reps;
+    case "attempts":
+      return dose.attempts;
+  }
+}
+
+/**
+ * Moves one end of a range by whole steps and pushes the others along so that floor ≤ ideal ≤ ceiling still holds.
+ * @param steps positive or negative; `step` the size of one; results stay within `least`..`most`
+ */
+export function moveEnd(
+  range: Range,
+  end: DoseEnd,
+  steps: number,
+  limits: { step: number; least: number; most: number },
+): Range {
+  const wanted = range[end] + steps * limits.step;
+  const value = Math.min(limits.most, Math.max(limits.least, wanted));
+  switch (end) {
+    case "floor":
+      return {
+        floor: value,
+        ideal: Math.max(value, range.ideal),
+        ceiling: Math.max(value, range.ceiling),
+      };
+    case "ideal":
+      return {
+        floor: Math.min(value, range.floor),
+        ideal: value,
+        ceiling: Math.max(value, range.ceiling),
+      };
+    case "ceiling":
+      return {
+        floor: Math.min(value, range.floor),
+        ideal: Math.min(value, range.ideal),
+        ceiling: value,
+      };
+  }
+}

@@ -1,0 +1,24 @@
+/** What a dose amounts to, in the unit it is counted in. */
+export interface Volume {
+  unit: "seconds" | "reps" | "attempts";
+  amount: number;
+}
+
+/** One whole-number way of doing a drill: a real instruction, never 2.4 repetitions. */
+export interface DoseLevel {
+  /** Seconds from beginning to end, rests and changeovers included. */
+  seconds: number;
+  /** Seconds of actual work. */
+  workSeconds: number;
+  volume: Volume;
+  /** The instruction as a coach would say it, without its duration: "3 × 5 a side, 30 s rest". */
+  words: string;
+  /** The counted things that may differ between levels of one dose, for saying what changed. */
+  counts: readonly LevelCount[];
+}
+
+export interface LevelCount {
+  /** One and many: "set", "sets". A time has no noun and is written m:ss. */
+  noun: readonly [string, string] | null;
+  amount: number;
+}

@@ -1,0 +1,39 @@
+import { z } from "zod";
+import { formatLength } from "../time/clock";
+import type { DoseLevel } from "./level";
+import { rangeSchema, stepsOf } from "./range";
+import { sideCount, sidesSchema, sideWords } from "./sides";
+
+/** A length of time, a side at a time where there are sides. */
+export const timeDoseSchema = z
+  .strictObject({
+    kind: z.literal("time"),
+    /** Seconds for one side. */
+    seconds: rangeSchema(5, 14_400, "seconds"),
+    /** Seconds by which the time may shrink or grow. */
+    step: z.number().int().min(5, { error: "Steps are at least 5 s." }).max(600),
+    sides: sidesSchema,
+    /** Seconds to change sides; counted only with both sides. */
+    changeoverSeconds: z.number().int().min(0).max(600),
+  })
+  .refine((d) => (d.seconds.ceiling - d.seconds.floor) / d.step <= 58, {
+    path: ["step"],
+    error: "So small a step gives more than 60 choices: widen the step or narrow the times.",
+  });
+
+export type TimeDose = z.infer<typeof timeDoseSchema>;
+
+/**
+ * The levels of a time dose, shortest first.
+ * Duration: seconds × sides + changeover × (sides − 1).
+ */
+export function timeLevels(dose: TimeDose): DoseLevel[] {
+  const sides = sideCount(dose.sides);
+  return stepsOf(dose.seconds, dose.step).map((seconds) => ({
+    seconds: seconds * sides + dose.changeoverSeconds * (sides - 1),
+    workSeconds: seconds * sides,
+    volume: { unit: "seconds", amount: seconds * sides },
+    words: `${formatLength(seconds)}${sideWords(dose.sides)}`,
+    counts: [{ noun: null, amount: seconds }],
+  }));
+}

@@ -1,0 +1,217 @@
+import fc from "fast-check";
+import { idealLevel, levelsOf } from "../dose/levelsOf";
+import { bruteForce, compare, mayBeDone, rankOf, workOf } from "../testing/bruteForce";
+import { anyPlan, drill, planOf } from "../testing/generate";
+import { type Fit, fitAt, fitPlan } from "./fit";
+import { buildFitTable } from "./fitTable";
+
+const levelsIn = (fit: Fit) => fit.placements.map((p) => p.levelIndex);
+const time = fc.integer({ min: 0, max: 600 });
+
+describe("the fit equals a brute force", () => {
+  it("as late as possible", () => {
+    fc.assert(
+      fc.property(anyPlan(5), time, (plan, available) => {
+        const fit = fitPlan(plan, available);
+        const best = bruteForce(plan, 0, Math.max(0, available - plan.wait.leastSeconds));
+        expect(rankOf(plan, levelsIn(fit))).toEqual(best?.rank.slice(0, -1));
+        expect(fit.workSeconds).toBe(-(best?.rank.at(-1) ?? 0) || 0);
+      }),
+      { numRuns: 1500 },
+    );
+  });
+
+  it("begun at once, when the leftover wait may not be too long", () => {
+    fc.assert(
+      fc.property(anyPlan(4), time, (plan, available) => {
+        const fit = fitPlan(plan, available, { beginAtOnce: true });
+        const room = Math.max(0, available - plan.wait.leastSeconds);
+        const best =
+          bruteForce(plan, available - plan.wait.longestSeconds, room) ?? bruteForce(plan, 0, room);
+        expect(rankOf(plan, levelsIn(fit))).toEqual(best?.rank.slice(0, -1));
+        expect(fit.waitSeconds).toBe(available - fit.workSeconds);
+      }),
+      { numRuns: 800 },
+    );
+  });
+});
+
+describe("the fit keeps its promises", () => {
+  it("is never over time, keeps the order, the step rule and whole levels", () => {
+    fc.assert(
+      fc.property(anyPlan(14), fc.integer({ min: 0, max: 1800 }), (plan, available) => {
+        const fit = fitPlan(plan, available);
+        const way = levelsIn(fit);
+        expect(fit.placements.map((p) => p.item.id)).toEqual(plan.items.map((i) => i.id));
+        expect(fit.workSeconds).toBe(workOf(plan, way));
+        expect(fit.workSeconds + fit.waitSeconds + fit.spareSeconds).toBe(available);
+        expect(fit.spareSeconds).toBeGreaterThanOrEqual(0);
+        expect(mayBeDone(plan, way)).toBe(true);
+        let at = fit.beginSeconds;
+        for (const p of fit.placements) {
+          if (!p.level) continue;
+          expect(p.beginSeconds).toBe(at);
+          expect(p.level).toEqual(levelsOf(p.item.dose)[p.levelIndex]);
+          expect(Number.isInteger(p.level.volume.amount)).toBe(true);
+          at += p.level.seconds;
+        }
+        if (fit.workSeconds > 0) expect(at + fit.waitSeconds).toBe(0);
+      }),
+    );
+  });
+
+  it("is never worth less with more time", () => {
+    fc.assert(
+      fc.property(anyPlan(12), time, time, (plan, a, b) => {
+        const [less, more] = [Math.min(a, b), Math.max(a, b)];
+        const rank = (t: number) => rankOf(plan, levelsIn(fitPlan(plan, t)));
+        expect(compare(rank(more), rank(less))).toBeGreaterThanOrEqual(0);
+      }),
+    );
+  });
+
+  it("gives the same answer again, and from a table made for a longer time", () => {
+    fc.assert(
+      fc.property(anyPlan(10), time, time, (plan, available, extra) => {
+        const fit = fitPlan(plan, available);
+        expect(fitPlan(structuredClone(plan), available)).toEqual(fit);
+        expect(fitAt(buildFitTable(plan, available + extra), available)).toEqual(fit);
+      }),
+    );
+  });
+
+  it("keeps every essential drill as soon as there is time for them, and says what is missing before", () => {
+    fc.assert(
+      fc.property(anyPlan(8), time, (plan, available) => {
+        const fit = fitPlan(plan, available);
+        const lost = fit.placements.some((p) => p.item.priority === "essential" && p.verdict === "left-out");
+        expect(fit.state === "short").toBe(lost);
+        expect(lost).toBe(fit.stepBlocked || fit.missingSeconds > 0);
+        if (fit.missingSeconds > 0) {
+          const enough = fitPlan(plan, available + fit.missingSeconds);
+          const almost = fitPlan(plan, available + fit.missingSeconds - 1);
+          expect([almost.state, enough.state === "short"]).toEqual(["short", false]);
+        }
+      }),
+      { numRuns: 400 },
+    );
+  });
+});
+
+describe("priorities", () => {
+  it("never give up a useful floor for any number of extras", () => {
+    const plan = planOf([
+      drill("a", { priority: "extra" }),
+      drill("b", { priority: "extra" }),
+      drill("long", {
+        dose: { ...drill("x").dose, seconds: { floor: 120, ideal: 120, ceiling: 120 } } as never,
+      }),
+    ]);
+    expect(levelsIn(fitPlan(plan, 120))).toEqual([-1, -1, 0]);
+  });
+
+  it("bring a useful drill to its ideal before any extra, and extras before growth beyond an ideal", () => {
+    const plan = planOf([drill("useful"), drill("extra", { priority: "extra" })]);
+    expect(levelsIn(fitPlan(plan, 60))).toEqual([1, -1]);
+    expect(levelsIn(fitPlan(plan, 90))).toEqual([1, 0]);
+    expect(levelsIn(fitPlan(plan, 120))).toEqual([1, 1]);
+  });
+
+  it("drop nobody of the same priority so that another may be longer", () => {
+    const plan = planOf([drill("a"), drill("b"), drill("c")]);
+    expect(levelsIn(fitPlan(plan, 90))).toEqual([0, 0, 0]);
+  });
+
+  it("between equals keep what is nearest the start, then the easier", () => {
+    expect(levelsIn(fitPlan(planOf([drill("a"), drill("b")]), 30))).toEqual([-1, 0]);
+  });
+});
+
+describe("the step rule under a squeeze", () => {
+  const rung = (name: string, intensity: number, priority: "essential" | "useful") =>
+    drill(name, { phase: "technical", intensity, priority });
+
+  it("lowers the top rather than climbing more steeply", () => {
+    const plan = planOf([rung("40", 40, "useful"), rung("60", 60, "useful"), rung("80", 80, "useful")]);
+    // Time for two at their floor: 40 and 60, or 60 and 80, never 40 and 80. The later pair wins the tie.
+    expect(levelsIn(fitPlan(plan, 60))).toEqual([-1, 0, 0]);
+  });
+
+  it("keeps a useful rung that an essential one stands on", () => {
+    const plan = planOf([rung("40", 40, "essential"), rung("60", 60, "useful"), rung("80", 80, "essential")]);
+    const fit = fitPlan(plan, 60);
+    expect(fit.missingSeconds).toBe(30);
+    expect(levelsIn(fitPlan(plan, 90))).toEqual([0, 0, 0]);
+  });
+
+  it("says that time will not help when essentials stand too far apart", () => {
+    const plan = planOf([rung("30", 30, "essential"), rung("90", 90, "essential")]);
+    const fit = fitPlan(plan, 3600);
+    expect(fit).toMatchObject({ state: "short", stepBlocked: true, missingSeconds: 0 });
+    expect(fit.placements.filter((p) => p.bound === "step")).toHaveLength(1);
+  });
+});
+
+describe("the wait", () => {
+  it("is its least, and what is left over is spare", () => {
+    const plan = planOf([drill("a")], { wait: { leastSeconds: 300, longestSeconds: 600 } });
+    expect(fitPlan(plan, 900)).toMatchObject({
+      waitSeconds: 300,
+      workSeconds: 90,
+      spareSeconds: 510,
+      beginSeconds: -390,
+    });
+  });
+
+  it("grows when begun at once, and says when it is longer than tolerated", () => {
+    const plan = planOf([drill("a")], { wait: { leastSeconds: 300, longestSeconds: 600 } });
+    expect(fitPlan(plan, 900, { beginAtOnce: true })).toMatchObject({
+      waitSeconds: 810,
+      waitOverSeconds: 210,
+      spareSeconds: 0,
+    });
+  });
+
+  it("takes all there is when one minute is left", () => {
+    const plan = planOf([drill("a", { priority: "essential" })], {
+      wait: { leastSeconds: 300, longestSeconds: 600 },
+    });
+    expect(fitPlan(plan, 60)).toMatchObject({ state: "short", waitSeconds: 60, missingSeconds: 270 });
+    expect(fitPlan(plan, -5)).toMatchObject({ availableSeconds: 0, waitSeconds: 0 });
+  });
+});
+
+it("an empty plan fits and begins at the start", () => {
+  expect(fitPlan(planOf([]), 600)).toMatchObject({ state: "fits", beginSeconds: 0, placements: [] });
+});
+
+it("120 drills of one priority and of mixed priorities keep their strict order", () => {
+  for (const mixed of [false, true]) {
+    const items = Array.from({ length: 120 }, (_, i) =>
+      drill(`n${i}`, {
+        id: `00000000-0000-4000-8000-${String(i).padStart(12, "0")}`,
+        priority: mixed ? (["essential", "useful", "extra"] as const)[i % 3] : "useful",
+        dose: {
+          kind: "time",
+          seconds: { floor: 10, ideal: 20, ceiling: 30 },
+          step: 10,
+          sides: "one",
+          changeoverSeconds: 0,
+        },
+      }),
+    );
+    const plan = planOf(items);
+    const fit = fitPlan(plan, 1190);
+    const kept = fit.placements.filter((p) => p.levelIndex >= 0);
+    if (mixed) {
+      const of = (priority: string) => fit.placements.filter((p) => p.item.priority === priority);
+      expect(of("essential").every((p) => p.levelIndex === idealLevel(p.item.dose))).toBe(true);
+      expect(of("useful").filter((p) => p.levelIndex === 0)).toHaveLength(39);
+      expect(of("useful")[0]?.levelIndex).toBe(-1);
+      expect(of("extra").every((p) => p.levelIndex === -1)).toBe(true);
+    } else {
+      expect(kept).toHaveLength(119);
+      expect(fit.placements[0]?.levelIndex).toBe(-1);
+    }
+  }
+});

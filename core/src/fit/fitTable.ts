@@ -1,0 +1,221 @@
+import type { DoseLevel } from "../dose/level";
+import { idealLevel, levelsOf } from "../dose/levelsOf";
+import { stepAllowed } from "../ladder/stepRule";
+import type { PlanBody, PlanItem } from "../plan/plan";
+import { type Worth, worthOf } from "./worth";
+
+/** A drill as the solver sees it. */
+export interface FitDrill {
+  item: PlanItem;
+  levels: DoseLevel[];
+  ideal: number;
+}
+
+/**
+ * The best plan for every amount of work time at once, from one pass. Reading one amount is a walk back through the
+ * table, so a slider can follow a finger.
+ */
+export interface FitTable {
+  plan: PlanBody;
+  drills: FitDrill[];
+  /** Seconds that one column stands for: the greatest common divisor of all durations, so nothing is rounded. */
+  grain: number;
+  /** Columns 0..most, each an exact total of work in grains. */
+  most: number;
+  /** Per column the best worth with exactly that total; `high` is −1 where the total cannot be made. */
+  worth: { high: Float64Array; low: Float64Array };
+  /** Per column the last technical class of that best plan. */
+  lastClass: Uint8Array;
+  /** Per drill and class: the level chosen (0 = left out) and the class before, per column. */
+  choices: Choice[][];
+  /** Least seconds of work with every essential drill at its floor or above; Infinity when the step rule forbids it. */
+  essentialSeconds: number;
+}
+
+export interface Choice {
+  level: Uint8Array;
+  from: Uint8Array;
+}
+
+interface Layer {
+  high: Float64Array;
+  low: Float64Array;
+}
+
+/**
+ * Solves the fit exactly for every total of work up to a horizon, by dynamic programming over drill, total work and
+ * the intensity of the last technical drill kept (the step rule needs no more of the past than that).
+ * @param horizonSeconds the longest work time that will be asked for, seconds
+ */
+export function buildFitTable(plan: PlanBody, horizonSeconds: number): FitTable {
+  const drills = plan.items.map((item) => ({
+    item,
+    levels: levelsOf(item.dose),
+    ideal: idealLevel(item.dose),
+  }));
+  const grain = drills.flatMap((d) => d.levels.map((l) => l.seconds)).reduce(gcd, 0) || 1;
+  const longest = drills.reduce((sum, d) => sum + (d.levels.at(-1)?.seconds ?? 0), 0);
+  const most = Math.max(0, Math.floor(Math.min(horizonSeconds, longest) / grain));
+  const classes = technicalClasses(plan.items);
+  const worth = worthOf(plan.items);
+
+  // Class 0 is "no technical drill yet"; class c stands for classes[c - 1] per cent.
+  let layers: (Layer | null)[] = Array(classes.length + 1).fill(null);
+  const first = emptyLayer(most);
+  first.high[0] = 0;
+  layers[0] = first;
+  let reach = 0;
+
+  const choices: Choice[][] = [];
+  drills.forEach((drill, i) => {
+    const row: Choice[] = [];
+    const seconds = drill.levels.map((l) => l.seconds / grain);
+    const rows = worth[i] ?? [];
+    const next: (Layer | null)[] = layers.map((layer, c) => {
+      row[c] = emptyChoice(layer ? most : -1, c);
+      return layer && { high: layer.high.slice(), low: layer.low.slice() };
+    });
+    if (drill.item.phase === "technical") {
+      const into = classes.indexOf(drill.item.intensity) + 1;
+      const allowed = layers.map((layer, c) =>
+        layer && stepAllowed(c === 0 ? null : (classes[c - 1] ?? 0), drill.item.intensity, plan.stepPoints)
+          ? layer
+          : null,
+      );
+      const { best, from } = bestOver(allowed, most, reach);
+      next[into] ??= emptyLayer(most);
+      const choice = row[into]?.level.length ? (row[into] as Choice) : emptyChoice(most, into);
+      row[into] = choice;
+      relax(best, next[into] as Layer, choice, from, seconds, rows, reach, most);
+    } else {
+      layers.forEach((layer, c) => {
+        if (layer) relax(layer, next[c] as Layer, row[c] as Choice, null, seconds, rows, reach, most);
+      });
+    }
+    reach = Math.min(most, reach + (seconds.at(-1) ?? 0));
+    choices.push(row);
+    layers = next;
+  });
+
+  const { best, from } = bestOver(layers, most, reach);
+  return {
+    plan,
+    drills,
+    grain,
+    most,
+    worth: best,
+    lastClass: from,
+    choices,
+    essentialSeconds: leastEssential(drills, plan.stepPoints),
+  };
+}
+
+/**
+ * Walks back through the table.
+ * @param column an exact total of work, in grains, that can be made
+ * @returns per drill the level index, or −1 when left out
+ */
+export function readLevels(table: FitTable, column: number): number[] {
+  const levels: number[] = Array(table.drills.length).fill(-1);
+  let at = column;
+  let c = table.lastClass[column] ?? 0;
+  for (let i = table.drills.length - 1; i >= 0; i--) {
+    const choice = table.choices[i]?.[c];
+    const level = choice?.level[at] ?? 0;
+    if (level === 0) continue;
+    levels[i] = level - 1;
+    const seconds = table.drills[i]?.levels[level - 1]?.seconds ?? 0;
+    c = choice?.from[at] ?? 0;
+    at -= seconds / table.grain;
+  }
+  return levels;
+}
+
+/** Tries every level of one drill after every total of `source`, keeping the better in `into`. */
+function relax(
+  source: Layer,
+  into: Layer,
+  choice: Choice,
+  from: Uint8Array | null,
+  seconds: readonly number[],
+  worth: readonly Worth[],
+  reach: number,
+  most: number,
+): void {
+  for (let k = 0; k < seconds.length; k++) {
+    const add = seconds[k] as number;
+    const { high, low } = worth[k] as Worth;
+    const end = Math.min(reach, most - add);
+    for (let d = 0; d <= end; d++) {
+      const h = source.high[d] as number;
+      if (h < 0) continue;
+      const to = d + add;
+      const newHigh = h + high;
+      const oldHigh = into.high[to] as number;
+      if (newHigh < oldHigh) continue;
+      const newLow = (source.low[d] as number) + low;
+      if (newHigh === oldHigh && newLow <= (into.low[to] as number)) continue;
+      into.high[to] = newHigh;
+      into.low[to] = newLow;
+      choice.level[to] = k + 1;
+      if (from) choice.from[to] = from[d] as number;
+    }
+  }
+}
+
+/** Per column the best of several layers, and which layer it came from. Ties go to the first. */
+function bestOver(
+  layers: readonly (Layer | null)[],
+  most: number,
+  reach: number,
+): { best: Layer; from: Uint8Array } {
+  const best = emptyLayer(most);
+  const from = new Uint8Array(most + 1);
+  layers.forEach((layer, c) => {
+    if (!layer) return;
+    for (let d = 0; d <= reach; d++) {
+      const h = layer.high[d] as number;
+      const old = best.high[d] as number;
+      if (h < old || (h === old && (layer.low[d] as number) <= (best.low[d] as number))) continue;
+      best.high[d] = h;
+      best.low[d] = layer.low[d] as number;
+      from[d] = c;
+    }
+  });
+  return { best, from };
+}
+
+/** The least work that keeps every essential drill at its floor, other drills serving as steps where they must. */
+function leastEssential(drills: readonly FitDrill[], points: number): number {
+  let least = new Map<number | null, number>([[null, 0]]);
+  for (const { item, levels } of drills) {
+    const floor = levels[0]?.seconds ?? 0;
+    const after = new Map<number | null, number>(item.priority === "essential" ? [] : least);
+    for (const [last, seconds] of least) {
+      if (item.phase !== "technical") {
+        if (item.priority === "essential") after.set(last, seconds + floor);
+      } else if (stepAllowed(last, item.intensity, points)) {
+        after.set(item.intensity, Math.min(after.get(item.intensity) ?? Infinity, seconds + floor));
+      }
+    }
+    least = after;
+  }
+  return Math.min(Infinity, ...least.values());
+}
+
+function technicalClasses(items: readonly PlanItem[]): number[] {
+  const technical = items.filter((i) => i.phase === "technical").map((i) => i.intensity);
+  return [...new Set(technical)].sort((a, b) => a - b);
+}
+
+function emptyLayer(most: number): Layer {
+  return { high: new Float64Array(most + 1).fill(-1), low: new Float64Array(most + 1).fill(-1) };
+}
+
+function emptyChoice(most: number, c: number): Choice {
+  return { level: new Uint8Array(most + 1), from: new Uint8Array(most + 1).fill(c) };
+}
+
+function gcd(a: number, b: number): number {
+  return b === 0 ? a : gcd(b, a % b);
+}

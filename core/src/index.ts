@@ -1,0 +1,28 @@
+export { type DoseEnd, mainRange, moveEnd } from "./dose/adjustDose";
+export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
+export type { DoseLevel } from "./dose/level";
+export { idealLevel, levelsOf } from "./dose/levelsOf";
+export type { Range } from "./dose/range";
+export type { Sides } from "./dose/sides";
+export { compareFits, type GivenUp, givenUp, givenUpLine } from "./fit/explain";
+export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
+export { buildFitTable, type FitTable } from "./fit/fitTable";
+export { type SteepStep, steepSteps } from "./ladder/stepRule";
+export { PHASES, type Phase, phaseName } from "./plan/phase";
+export {
+  emptyPlan,
+  nameSchema,
+  noteSchema,
+  type PlanBody,
+  type PlanItem,
+  planBodySchema,
+  planItemSchema,
+} from "./plan/plan";
+export { PRIORITIES, type Priority } from "./plan/priority";
+export { type RunClock, runClock } from "./run/runClock";
+export type { RunEvent } from "./run/runEvent";
+export { type RunDrill, type RunPlan, runPlanOf } from "./run/runPlan";
+export { type RunState, runState, type Split } from "./run/runState";
+export { type RunSummary, runSummary } from "./run/runSummary";
+export { formatLength, formatMinus, spokenLength } from "./time/clock";
+export { isTimeZone, wallClock, type ZonedInstant, zonedInstant } from "./time/zone";

@@ -1,0 +1,97 @@
+import { z } from "zod";
+import { doseSchema } from "../dose/dose";
+import { phaseSchema } from "./phase";
+import { prioritySchema } from "./priority";
+
+/** Most drills one plan may hold. The worth of a fit is packed into exact numbers on the strength of this. */
+export const MOST_DRILLS = 120;
+
+/**
+ * True for one line of text that every part of the system can hold: no control characters, which vanish on screen
+ * (and PostgreSQL refuses the null character), and no half of a surrogate pair, which is not text at all.
+ */
+function isPlainText(text: string): boolean {
+  return !/[\p{Cc}\p{Cs}]/u.test(text);
+}
+
+/** A name a person gives: trimmed, not empty, at most 120 characters. */
+export const nameSchema = z
+  .string({ error: "Give a name." })
+  .trim()
+  .min(1, { error: "Give a name." })
+  .max(120, { error: "A name has at most 120 characters: shorten it." })
+  .refine(isPlainText, { error: "A name is one line of ordinary characters." });
+
+/** A short free text, possibly empty. */
+export const noteSchema = z
+  .string()
+  .trim()
+  .max(200, { error: "At most 200 characters: shorten it." })
+  .refine(isPlainText, { error: "Write one line of ordinary characters." });
+
+/** Effort, percent of maximum. */
+export const intensitySchema = z
+  .number({ error: "Give the intensity as a whole per cent." })
+  .int({ error: "Give the intensity as a whole per cent." })
+  .min(0, { error: "Intensity is 0 to 100 %." })
+  .max(100, { error: "Intensity is 0 to 100 %." });
+
+/** What a drill is, whether on the shelf or in a plan. */
+export const drillShape = {
+  name: nameSchema,
+  phase: phaseSchema,
+  intensity: intensitySchema,
+  dose: doseSchema,
+  /** The one thing to attend to. */
+  focus: noteSchema,
+  /** Where it is done, in the coach's words. */
+  place: noteSchema,
+};
+
+/** A drill as it stands in a plan: a copy, so that a later change on the shelf does not alter it. */
+export const planItemSchema = z.strictObject({
+  /** Unique within the plan; made by the client. */
+  id: z.uuid({ error: "Each drill in a plan needs an id of its own (a UUID)." }),
+  /** The shelf's drill it was copied from. */
+  drillId: z.uuid().nullable(),
+  priority: prioritySchema,
+  ...drillShape,
+});
+
+export type PlanItem = z.infer<typeof planItemSchema>;
+
+const waitSeconds = z
+  .number()
+  .int()
+  .min(0, { error: "A wait is 0 s or more." })
+  .max(14_400, { error: "A wait is at most 4 hours." });
+
+/** Everything in a warm-up that does not depend on the clock. */
+export const planBodySchema = z.strictObject({
+  items: z
+    .array(planItemSchema)
+    .max(MOST_DRILLS, { error: `A plan holds at most ${MOST_DRILLS} drills.` })
+    .refine((items) => new Set(items.map((i) => i.id)).size === items.length, {
+      error: "Two drills in the plan share an id: give each its own.",
+    }),
+  /** The wait between the last drill and the start, seconds. */
+  wait: z
+    .strictObject({ leastSeconds: waitSeconds, longestSeconds: waitSeconds })
+    .refine((w) => w.leastSeconds <= w.longestSeconds, {
+      path: ["longestSeconds"],
+      error: "The longest wait may not be shorter than the least.",
+    }),
+  /** The largest rise in intensity between consecutive technical drills, points of effort. */
+  stepPoints: z
+    .number()
+    .int()
+    .min(5, { error: "The largest step is 5 to 100 points." })
+    .max(100, { error: "The largest step is 5 to 100 points." }),
+});
+
+export type PlanBody = z.infer<typeof planBodySchema>;
+
+/** A plan with nothing in it yet: five to fifteen minutes of wait, steps of at most 20 points. */
+export function emptyPlan(): PlanBody {
+  return { items: [], wait: { leastSeconds: 300, longestSeconds: 900 }, stepPoints: 20 };
+}

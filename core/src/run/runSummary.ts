@@ -1,0 +1,32 @@
+import type { RunEvent } from "./runEvent";
+import type { RunPlan } from "./runPlan";
+import { runState } from "./runState";
+
+/** A run in one line of the log. */
+export interface RunSummary {
+  beganAt: string | null;
+  endedAt: string | null;
+  drills: number;
+  done: number;
+  skipped: number;
+  /** Seconds planned for all drills. */
+  plannedSeconds: number;
+  /** Seconds really taken by the drills that are over, held time not counted. */
+  realSeconds: number;
+}
+
+/** Sums a run up from its events. */
+export function runSummary(plan: RunPlan, events: readonly RunEvent[]): RunSummary {
+  const state = runState(plan, events);
+  const count = (outcome: string) => state.splits.filter((s) => s.outcome === outcome).length;
+  const iso = (ms: number | null) => (ms === null ? null : new Date(ms).toISOString());
+  return {
+    beganAt: iso(state.beganAt),
+    endedAt: iso(state.endedAt),
+    drills: state.splits.length,
+    done: count("done"),
+    skipped: count("skipped"),
+    plannedSeconds: state.splits.reduce((sum, s) => sum + s.plannedSeconds, 0),
+    realSeconds: Math.round(state.splits.reduce((sum, s) => sum + (s.realSeconds ?? 0), 0)),
+  };
+}

@@ -1,0 +1,102 @@
+import fc from "fast-check";
+import type { Dose } from "../dose/dose";
+import { PHASES } from "../plan/phase";
+import type { PlanBody, PlanItem } from "../plan/plan";
+import { PRIORITIES } from "../plan/priority";
+
+const sides = fc.constantFrom("one" as const, "both" as const, "dominant" as const);
+
+function range(least: number, most: number) {
+  return fc
+    .tuple(
+      fc.integer({ min: least, max: most }),
+      fc.integer({ min: least, max: most }),
+      fc.integer({ min: least, max: most }),
+    )
+    .map((three) => {
+      const [floor, ideal, ceiling] = three.sort((a, b) => a - b) as [number, number, number];
+      return { floor, ideal, ceiling };
+    });
+}
+
+/** Doses of every kind with few levels, so that a brute force can try them all. */
+export const anyDose: fc.Arbitrary<Dose> = fc.oneof(
+  fc.record({
+    kind: fc.constant("time" as const),
+    seconds: range(5, 90),
+    step: fc.integer({ min: 25, max: 60 }),
+    sides,
+    changeoverSeconds: fc.integer({ min: 0, max: 9 }),
+  }),
+  fc.record({
+    kind: fc.constant("reps" as const),
+    sets: range(1, 2),
+    reps: range(3, 5),
+    secondsPerRep: fc.integer({ min: 1, max: 4 }),
+    sides,
+    restSeconds: fc.integer({ min: 0, max: 20 }),
+  }),
+  fc.record({
+    kind: fc.constant("attempts" as const),
+    attempts: range(1, 4),
+    secondsEach: fc.integer({ min: 1, max: 15 }),
+    sides,
+    rest: fc.oneof(
+      fc.record({ kind: fc.constant("fixed" as const), seconds: fc.integer({ min: 0, max: 20 }) }),
+      fc.record({ kind: fc.constant("multiple" as const), times: fc.constantFrom(0, 0.5, 2) }),
+    ),
+  }),
+);
+
+const anyItem: fc.Arbitrary<PlanItem> = fc.record({
+  id: fc.uuid(),
+  drillId: fc.constant(null),
+  name: fc.constant("Drill"),
+  phase: fc.constantFrom(...PHASES, "technical" as const, "technical" as const),
+  priority: fc.constantFrom(...PRIORITIES),
+  intensity: fc.constantFrom(20, 35, 50, 60, 75, 90),
+  dose: anyDose,
+  focus: fc.constant(""),
+  place: fc.constant(""),
+});
+
+/** Plans of at most `most` drills, with steps that sometimes cannot be climbed. */
+export function anyPlan(most: number): fc.Arbitrary<PlanBody> {
+  return fc.record({
+    items: fc.uniqueArray(anyItem, { maxLength: most, selector: (i) => i.id }),
+    wait: fc
+      .tuple(fc.integer({ min: 0, max: 90 }), fc.integer({ min: 0, max: 120 }))
+      .map(([leastSeconds, more]) => ({ leastSeconds, longestSeconds: leastSeconds + more })),
+    stepPoints: fc.constantFrom(10, 20, 30, 100),
+  });
+}
+
+/** A plain drill for tests that care about one thing: 60 s, floor 30, ceiling 90, in steps of 30. */
+export function drill(name: string, more: Partial<PlanItem> = {}): PlanItem {
+  return {
+    id: `00000000-0000-4000-8000-${Array.from(name, (c) => c.charCodeAt(0).toString(16))
+      .join("")
+      .slice(0, 12)
+      .padStart(12, "0")}`,
+    drillId: null,
+    name,
+    phase: "raise",
+    priority: "useful",
+    intensity: 30,
+    dose: {
+      kind: "time",
+      seconds: { floor: 30, ideal: 60, ceiling: 90 },
+      step: 30,
+      sides: "one",
+      changeoverSeconds: 0,
+    },
+    focus: "",
+    place: "",
+    ...more,
+  };
+}
+
+/** A plan of the given drills with no wait and steps of 20 points, unless said otherwise. */
+export function planOf(items: PlanItem[], more: Partial<PlanBody> = {}): PlanBody {
+  return { items, wait: { leastSeconds: 0, longestSeconds: 600 }, stepPoints: 20, ...more };
+}

@@ -1,0 +1,37 @@
+/**
+ * Writes a length of time as a coach reads it.
+ * @param seconds whole or fractional seconds; a negative length is written with a minus sign (−)
+ * @returns `m:ss` below an hour, `h:mm:ss` from an hour on
+ * @example formatLength(250) // "4:10"
+ */
+export function formatLength(seconds: number): string {
+  const whole = Math.round(Math.abs(seconds));
+  const h = Math.floor(whole / 3600);
+  const m = Math.floor((whole % 3600) / 60);
+  const s = String(whole % 60).padStart(2, "0");
+  const sign = seconds < 0 && whole > 0 ? "−" : "";
+  return h > 0 ? `${sign}${h}:${String(m).padStart(2, "0")}:${s}` : `${sign}${m}:${s}`;
+}
+
+/**
+ * Writes a moment of a plan, which is relative to the start.
+ * @param seconds seconds from the start, negative before it
+ * @returns `−12:30` before the start, `+0:40` after it, `0:00` at it
+ */
+export function formatMinus(seconds: number): string {
+  const text = formatLength(Math.abs(seconds));
+  if (Math.round(seconds) === 0) return "0:00";
+  return seconds < 0 ? `−${text}` : `+${text}`;
+}
+
+/**
+ * Writes a length in words short enough for a sentence.
+ * @param seconds whole seconds, 0 or more
+ * @example spokenLength(45) // "45 s"; spokenLength(300) // "5 min"; spokenLength(250) // "4:10 min"
+ */
+export function spokenLength(seconds: number): string {
+  if (seconds < 60) return `${Math.round(seconds)} s`;
+  return seconds % 60 === 0 && seconds < 7200
+    ? `${seconds / 60} min`
+    : `${formatLength(seconds)} ${seconds < 3600 ? "min" : "h"}`;
+}

@@ -1,0 +1,22 @@
+/** One Jest project that runs TypeScript in plain Node, as core and server do. */
+module.exports = ({ name, rootDir, ...more }) => ({
+  displayName: name,
+  rootDir,
+  testEnvironment: "node",
+  testMatch: ["<rootDir>/**/*.test.ts"],
+  transform: {
+    "\\.[jt]s$": [
+      "babel-jest",
+      {
+        configFile: false,
+        babelrc: false,
+        presets: [
+          ["@babel/preset-env", { targets: { node: "current" } }],
+          "@babel/preset-typescript",
+        ],
+      },
+    ],
+  },
+  transformIgnorePatterns: ["/node_modules/(?!(@date-fns|fastify-type-provider-zod|zod)/)"],
+  ...more,
+});
