@@ -12,7 +12,7 @@ module.exports = ({ name, rootDir, ...more }) => ({
         babelrc: false,
         presets: [
           ["@babel/preset-env", { targets: { node: "current" } }],
-          "@babel/preset-typescript",
+          ["@babel/preset-typescript", { allowDeclareFields: true }],
         ],
       },
     ],

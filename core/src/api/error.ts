@@ -5,10 +5,8 @@ export const errorCodeSchema = z.enum([
   "invalid_input",
   "not_found",
   "version_conflict",
-  "already_exists",
   "too_large",
   "unsupported_media_type",
-  "method_not_allowed",
   "unavailable",
   "internal",
 ]);

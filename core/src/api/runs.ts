@@ -23,7 +23,8 @@ export const runEventsAnswerSchema = z.strictObject({ recorded: z.array(z.uuid()
 
 const about = {
   id: z.uuid(),
-  startId: z.uuid(),
+  /** Null when the start has been deleted: a log outlives it. */
+  startId: z.uuid().nullable(),
   athleteName: z.string(),
   title: z.string(),
   venue: z.string(),

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { idealLevel, levelsOf } from "../dose/levelsOf";
+import { levelsOf } from "../dose/levelsOf";
 import { bruteForce, compare, mayBeDone, rankOf, workOf } from "../testing/bruteForce";
 import { anyPlan, drill, planOf } from "../testing/generate";
 import { type Fit, fitAt, fitPlan } from "./fit";
@@ -185,33 +185,48 @@ it("an empty plan fits and begins at the start", () => {
   expect(fitPlan(planOf([]), 600)).toMatchObject({ state: "fits", beginSeconds: 0, placements: [] });
 });
 
-it("120 drills of one priority and of mixed priorities keep their strict order", () => {
-  for (const mixed of [false, true]) {
-    const items = Array.from({ length: 120 }, (_, i) =>
-      drill(`n${i}`, {
-        id: `00000000-0000-4000-8000-${String(i).padStart(12, "0")}`,
-        priority: mixed ? (["essential", "useful", "extra"] as const)[i % 3] : "useful",
-        dose: {
-          kind: "time",
-          seconds: { floor: 10, ideal: 20, ceiling: 30 },
-          step: 10,
-          sides: "one",
-          changeoverSeconds: 0,
-        },
-      }),
+describe("90 drills, the most a plan holds", () => {
+  const short = {
+    kind: "time",
+    seconds: { floor: 10, ideal: 20, ceiling: 30 },
+    step: 10,
+    sides: "one",
+    changeoverSeconds: 0,
+  } as const;
+  const many = (more: (i: number) => object) =>
+    planOf(
+      Array.from({ length: 90 }, (_, i) =>
+        drill("n", { id: `00000000-0000-4000-8000-${String(i).padStart(12, "0")}`, dose: short, ...more(i) }),
+      ),
     );
-    const plan = planOf(items);
-    const fit = fitPlan(plan, 1190);
-    const kept = fit.placements.filter((p) => p.levelIndex >= 0);
-    if (mixed) {
-      const of = (priority: string) => fit.placements.filter((p) => p.item.priority === priority);
-      expect(of("essential").every((p) => p.levelIndex === idealLevel(p.item.dose))).toBe(true);
-      expect(of("useful").filter((p) => p.levelIndex === 0)).toHaveLength(39);
-      expect(of("useful")[0]?.levelIndex).toBe(-1);
-      expect(of("extra").every((p) => p.levelIndex === -1)).toBe(true);
-    } else {
-      expect(kept).toHaveLength(119);
-      expect(fit.placements[0]?.levelIndex).toBe(-1);
-    }
-  }
+
+  it("of one priority still tell the nearest to the start from the rest", () => {
+    const fit = fitPlan(
+      many(() => ({ priority: "essential", phase: "kit" })),
+      895,
+    );
+    expect(levelsIn(fit)).toEqual([-1, ...Array(89).fill(0)]);
+  });
+
+  it("of mixed priorities still keep the strict order", () => {
+    const priorities = ["essential", "useful", "extra"] as const;
+    const fit = fitPlan(
+      many((i) => ({ priority: priorities[i % 3], phase: i % 3 === 0 ? "kit" : "raise" })),
+      890,
+    );
+    const of = (priority: string) => fit.placements.filter((p) => p.item.priority === priority);
+    expect(of("essential").map((p) => p.levelIndex)).toEqual(Array(30).fill(1));
+    expect(of("useful").map((p) => p.levelIndex)).toEqual([-1, ...Array(29).fill(0)]);
+    expect(of("extra").map((p) => p.levelIndex)).toEqual(Array(30).fill(-1));
+  });
+});
+
+it("a kit change is the last essential to go: nothing after it can be done without it", () => {
+  const boots = drill("Boots on", {
+    phase: "kit",
+    priority: "essential",
+    dose: { ...drill("x").dose, seconds: { floor: 90, ideal: 90, ceiling: 90 } } as never,
+  });
+  const others = ["a", "b", "c"].map((n) => drill(n, { priority: "essential" }));
+  expect(levelsIn(fitPlan(planOf([boots, ...others]), 90))).toEqual([0, -1, -1, -1]);
 });

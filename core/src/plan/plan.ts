@@ -4,7 +4,7 @@ import { phaseSchema } from "./phase";
 import { prioritySchema } from "./priority";
 
 /** Most drills one plan may hold. The worth of a fit is packed into exact numbers on the strength of this. */
-export const MOST_DRILLS = 120;
+export const MOST_DRILLS = 90;
 
 /**
  * True for one line of text that every part of the system can hold: no control characters, which vanish on screen

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Fit } from "../fit/fit";
 import { phaseSchema } from "../plan/phase";
-import { intensitySchema, nameSchema, noteSchema } from "../plan/plan";
+import { intensitySchema, MOST_DRILLS, nameSchema, noteSchema } from "../plan/plan";
 
 /** One drill as it is to be run: the fitted level, frozen. */
 export const runDrillSchema = z.strictObject({
@@ -24,7 +24,7 @@ export const runPlanSchema = z.strictObject({
   drills: z
     .array(runDrillSchema)
     .min(1, { error: "There is nothing to run: the plan has no drill that fits." })
-    .max(120),
+    .max(MOST_DRILLS),
   /** The wait planned before the start, seconds. */
   waitSeconds: z.number().int().min(0).max(86_400),
   /** The start when the run was made. */

@@ -55,21 +55,22 @@ export function mayBeDone(plan: PlanBody, way: Way): boolean {
   );
 }
 
-/** Essential kept, essential points, useful …, extra …, beyond the ideal, ties: greater is better, first to last. */
+/** Essential kit kept, essential kept, essential points, useful …, extra …, beyond the ideal, ties: greater is better, first to last. */
 export function rankOf(plan: PlanBody, way: Way): number[] {
-  const rank = [0, 0, 0, 0, 0, 0, 0, 0];
+  const rank = [0, 0, 0, 0, 0, 0, 0, 0, 0];
   plan.items.forEach((item, i) => {
     const level = way[i] as number;
     if (level < 0) return;
-    const at = { essential: 0, useful: 2, extra: 4 }[item.priority];
+    const at = { essential: 1, useful: 3, extra: 5 }[item.priority];
     const ideal = idealLevel(item.dose);
     const last = levelsOf(item.dose).length - 1;
-    const points = level >= ideal ? 100 : Math.round((100 * level) / ideal);
+    const points = level >= ideal ? 60 : Math.round((60 * level) / ideal);
+    if (item.phase === "kit" && item.priority === "essential") rank[0] = (rank[0] as number) + 1;
     rank[at] = (rank[at] as number) + 1;
     rank[at + 1] = (rank[at + 1] as number) + points;
-    if (level > ideal) rank[6] = (rank[6] as number) + Math.round((100 * (level - ideal)) / (last - ideal));
+    if (level > ideal) rank[7] = (rank[7] as number) + Math.round((60 * (level - ideal)) / (last - ideal));
     const easier = item.intensity < 33.4 ? 2 : item.intensity < 66.7 ? 1 : 0;
-    rank[7] = (rank[7] as number) + ((i + 1) * 4 + easier) * Math.max(1, points);
+    rank[8] = (rank[8] as number) + ((i + 1) * 4 + easier) * Math.max(1, points);
   });
   return rank;
 }

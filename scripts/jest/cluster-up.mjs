@@ -1,0 +1,17 @@
+import { rmSync } from "node:fs";
+import path from "node:path";
+import { dataDir } from "../lib/paths.mjs";
+import { Cluster } from "../lib/postgres.mjs";
+
+/** A PostgreSQL of the tests' own for the length of a Jest run. */
+export default async function up() {
+  const home = path.join(dataDir, `test-${process.pid}`);
+  const cluster = await Cluster.prepare(home);
+  await cluster.start();
+  process.env.TEST_DATABASE_URL = cluster.url();
+  globalThis.endTestCluster = async () => {
+    await cluster.stop();
+    cluster.remove();
+    rmSync(home, { recursive: true, force: true });
+  };
+}

@@ -1,0 +1,73 @@
+import { createHash } from "node:crypto";
+import { existsSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from "node:fs";
+import path from "node:path";
+import { brotliCompressSync, constants, gzipSync } from "node:zlib";
+import { run } from "./command.mjs";
+import { inRoot } from "./paths.mjs";
+import { Stop, say } from "./say.mjs";
+
+const DIST = inRoot("app", "dist");
+const MARK = path.join(DIST, ".sources");
+const SKIP = new Set(["node_modules", "dist", "dist.new", ".expo"]);
+
+/** Exports the web application when its sources are not the ones it was last built from. */
+export async function ensureBuilt() {
+  const sources = sourcesHash();
+  if (existsSync(MARK) && readFileSync(MARK, "utf8") === sources) return;
+  say("Building the application …");
+  const fresh = inRoot("app", "dist.new");
+  rmSync(fresh, { recursive: true, force: true });
+  const code = await run(
+    inRoot("node_modules", ".bin", "expo"),
+    ["export", "-p", "web", "--output-dir", "dist.new"],
+    {
+      cwd: inRoot("app"),
+      stdio: ["ignore", process.env.TONODROME_VERBOSE ? "inherit" : "ignore", "inherit"],
+      env: { ...process.env, CI: "1", EXPO_NO_TELEMETRY: "1", EXPO_OFFLINE: "1", NODE_ENV: "production" },
+    },
+  );
+  if (code !== 0)
+    throw new Stop(
+      "The application could not be built; the reason is above.",
+      "Mend it and start again. The last build, if there was one, is untouched.",
+    );
+  compress(fresh);
+  writeFileSync(path.join(fresh, ".sources"), sources);
+  rmSync(DIST, { recursive: true, force: true });
+  renameSync(fresh, DIST);
+}
+
+function sourcesHash() {
+  const hash = createHash("sha256");
+  for (const file of [
+    inRoot("package-lock.json"),
+    ...files(inRoot("app")),
+    ...files(inRoot("core", "src")),
+  ]) {
+    if (/\.test\.tsx?$/.test(file)) continue;
+    hash.update(`${path.relative(inRoot(), file)}\n`).update(readFileSync(file));
+  }
+  return hash.digest("hex");
+}
+
+function* files(dir) {
+  for (const entry of readdirSync(dir, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+    if (SKIP.has(entry.name)) continue;
+    const full = path.join(dir, entry.name);
+    if (entry.isDirectory()) yield* files(full);
+    else yield full;
+  }
+}
+
+/** Puts a gzip and a brotli copy beside every text of some size, so that the server never compresses them itself. */
+function compress(dir) {
+  for (const file of files(dir)) {
+    if (!/\.(js|css|html|json|svg|ttf|map)$/.test(file) || statSync(file).size < 1024) continue;
+    const content = readFileSync(file);
+    writeFileSync(`${file}.gz`, gzipSync(content, { level: 9 }));
+    writeFileSync(
+      `${file}.br`,
+      brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
+    );
+  }
+}

@@ -1,0 +1,51 @@
+import { fork } from "node:child_process";
+import { once } from "node:events";
+import { inRoot, root } from "./paths.mjs";
+
+/** The application server as a child process that tells when it answers and goes when we go. */
+export class ServerProcess {
+  #child = null;
+  #stopping = false;
+  onExit = () => {};
+
+  constructor(env) {
+    this.env = env;
+  }
+
+  get pid() {
+    return this.#child?.pid ?? null;
+  }
+
+  /** Resolves to null once it answers, or to what it failed with. */
+  start({ watch = false } = {}) {
+    const loader = ["--import", "tsx"];
+    const child = fork(inRoot("server", "src", "main.ts"), [], {
+      cwd: root,
+      execArgv: watch ? ["--watch-path=server/src", "--watch-path=core/src", ...loader] : loader,
+      env: { ...process.env, ...this.env },
+      // A group of its own: Ctrl-C reaches us alone, and we end things in order.
+      detached: true,
+    });
+    this.#child = child;
+    return new Promise((resolve) => {
+      let answered = false;
+      child.on("message", (message) => {
+        answered = true;
+        resolve(message.ready ? null : message);
+      });
+      child.on("exit", (code, signal) => {
+        if (this.#child === child) this.#child = null;
+        if (!answered) resolve({ failed: "exit", message: `it ended with ${signal ?? `code ${code}`}` });
+        if (!this.#stopping) this.onExit();
+      });
+    });
+  }
+
+  async stop() {
+    this.#stopping = true;
+    if (!this.#child) return;
+    const gone = once(this.#child, "exit");
+    this.#child.kill("SIGTERM");
+    await gone;
+  }
+}

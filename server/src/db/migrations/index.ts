@@ -1,0 +1,6 @@
+import type { QueryInterface } from "sequelize";
+import type { RunnableMigration } from "umzug";
+import { firstTables } from "./0001-first-tables";
+
+/** In order, forward only: never change one that has been released, add another. */
+export const migrations: RunnableMigration<QueryInterface>[] = [firstTables];

@@ -1,0 +1,122 @@
+/** The demo's people, places and competition day. All of it is invented. */
+export const demoClub = "Aldermere Figure Skating Club";
+export const demoVenue = "Aldermere Ice Hall";
+
+export interface DemoStart {
+  athlete: string;
+  title: string;
+  /** Minutes from the moment the demo day is laid to the start. */
+  inMinutes: number;
+  availableMinutes: number;
+  /** Names of drills on the shelf, in order. */
+  drills: string[];
+  wait: { leastSeconds: number; longestSeconds: number };
+}
+
+const offIce = [
+  "Easy laps of the corridor",
+  "Leg swings",
+  "Walking lunges",
+  "Trunk turns with band",
+  "Landing holds",
+  "Rotation jumps on the floor",
+  "Boots on",
+];
+
+export const demoAthletes = [
+  "Ilse Marrow",
+  "Tamsin Okoro-Vale",
+  "Noor Whitlock",
+  "Pia Sandgren",
+  "Bastian Thorne",
+];
+
+/** One regional competition day. The last to skate waits long after the shared six minutes on the ice. */
+export const demoStarts: DemoStart[] = [
+  {
+    athlete: "Ilse Marrow",
+    title: "Short programme, group 2, skates 1st",
+    inMinutes: 52,
+    availableMinutes: 45,
+    drills: [
+      ...offIce,
+      "Edges and crossovers",
+      "Waltz jump into back spin",
+      "Combination spin",
+      "Double jumps",
+      "Opening pass",
+    ],
+    wait: { leastSeconds: 180, longestSeconds: 600 },
+  },
+  {
+    athlete: "Tamsin Okoro-Vale",
+    title: "Short programme, group 2, skates 6th",
+    inMinutes: 83,
+    availableMinutes: 40,
+    drills: [
+      ...offIce,
+      "Skipping, soft feet",
+      "Edges and crossovers",
+      "Three turns and rockers",
+      "Single jumps",
+      "Double jumps",
+      "Axel with full entry",
+      "Opening pass",
+      "Music through, arms only",
+    ],
+    wait: { leastSeconds: 600, longestSeconds: 1800 },
+  },
+  {
+    athlete: "Noor Whitlock",
+    title: "Novice free skate",
+    inMinutes: 140,
+    availableMinutes: 30,
+    drills: [
+      "Easy laps of the corridor",
+      "Side steps and grapevine",
+      "Leg swings",
+      "Landing holds",
+      "Rotation jumps on the floor",
+      "Boots on",
+      "Edges and crossovers",
+      "Waltz jump into back spin",
+      "Single jumps",
+      "Ten-second acceleration",
+    ],
+    wait: { leastSeconds: 240, longestSeconds: 600 },
+  },
+  {
+    athlete: "Pia Sandgren",
+    title: "Junior free skate",
+    inMinutes: 195,
+    availableMinutes: 32,
+    drills: [
+      ...offIce,
+      "Edges and crossovers",
+      "Three turns and rockers",
+      "Single jumps",
+      "Double jumps",
+      "Double Lutz, step in",
+      "Step sequence, half speed",
+      "Opening pass",
+    ],
+    wait: { leastSeconds: 300, longestSeconds: 900 },
+  },
+  {
+    athlete: "Bastian Thorne",
+    title: "Senior short programme",
+    inMinutes: 260,
+    availableMinutes: 15,
+    drills: [
+      "Easy laps of the corridor",
+      "Leg swings",
+      "Rotation jumps on the floor",
+      "Boots on",
+      "Edges and crossovers",
+      "Waltz jump into back spin",
+      "Double jumps",
+      "Opening pass",
+    ],
+    wait: { leastSeconds: 180, longestSeconds: 600 },
+  },
+];

@@ -1,0 +1,94 @@
+import type { ApiError, ErrorCode } from "@tonodrome/core/api";
+import type { FastifyError, FastifyReply, FastifyRequest } from "fastify";
+import { hasZodFastifySchemaValidationErrors } from "fastify-type-provider-zod";
+import { ConnectionError, DatabaseError } from "sequelize";
+
+const STATUS: Record<ErrorCode, number> = {
+  invalid_input: 400,
+  not_found: 404,
+  version_conflict: 409,
+  too_large: 413,
+  unsupported_media_type: 415,
+  unavailable: 503,
+  internal: 500,
+};
+
+/** An answer other than what was asked for, in the one shape all errors have. */
+export class Refusal extends Error {
+  constructor(
+    readonly code: ErrorCode,
+    message: string,
+    readonly more: Partial<Pick<ApiError, "path" | "problems" | "current">> = {},
+  ) {
+    super(message);
+  }
+}
+
+/** Nothing of that kind in this club. Also said of what another club has. */
+export function notFound(what: string): Refusal {
+  return new Refusal("not_found", `There is no such ${what}. It may have been deleted.`);
+}
+
+/** Someone saved in between. */
+export function versionConflict(what: string, current: { version: number }): Refusal {
+  return new Refusal(
+    "version_conflict",
+    `Someone else saved this ${what} in the meantime (it is now version ${current.version}). Nothing was overwritten.`,
+    { path: "version", current },
+  );
+}
+
+/** Turns whatever was thrown while answering a request into the one documented shape. */
+export function answerError(error: FastifyError | Error, request: FastifyRequest, reply: FastifyReply): void {
+  const refusal = refusalOf(error);
+  if (refusal.code === "internal") request.log.error({ err: error }, "unexpected error");
+  const body: ApiError = {
+    code: refusal.code,
+    message: refusal.message,
+    path: null,
+    ...refusal.more,
+  };
+  void reply.code(STATUS[refusal.code]).type("application/json").send(JSON.stringify(body));
+}
+
+function refusalOf(error: FastifyError | Error): Refusal {
+  if (error instanceof Refusal) return error;
+  if (hasZodFastifySchemaValidationErrors(error)) {
+    const problems = error.validation.map((v) => ({
+      path: v.instancePath.replace(/^\//, "").replaceAll("/", "."),
+      message: v.message ?? "This is not allowed.",
+    }));
+    const [first] = problems;
+    return new Refusal("invalid_input", first?.message ?? "Something in this request is not allowed.", {
+      path: first?.path ?? null,
+      problems,
+    });
+  }
+  if (isOutage(error)) {
+    return new Refusal(
+      "unavailable",
+      "The database cannot be reached just now. Nothing was saved; try again in a moment.",
+    );
+  }
+  const status = "statusCode" in error ? error.statusCode : undefined;
+  if (status === 413) return new Refusal("too_large", "This is larger than the server takes (1 MB).");
+  if (status === 415) return new Refusal("unsupported_media_type", "Send JSON, as application/json.");
+  if (status !== undefined && status >= 400 && status < 500) {
+    return new Refusal("invalid_input", `The request cannot be read: ${error.message}`);
+  }
+  return new Refusal(
+    "internal",
+    "Something went wrong on the server. Nothing was saved; the fault has been noted.",
+  );
+}
+
+/** SQLSTATE class 57P: the server is shutting down or starting; class 08: the connection broke. */
+function isOutage(error: Error): boolean {
+  if (error instanceof ConnectionError) return true;
+  const parent = error instanceof DatabaseError ? error.parent : error;
+  const code = "code" in parent ? String(parent.code) : "";
+  return (
+    /^(57P0\d|08\w{3}|ECONNRESET|ECONNREFUSED|EPIPE)$/.test(code) ||
+    /Connection terminated/.test(error.message)
+  );
+}

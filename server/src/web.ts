@@ -1,0 +1,24 @@
+import { existsSync } from "node:fs";
+import path from "node:path";
+import fastifyStatic from "@fastify/static";
+import type { FastifyInstance } from "fastify";
+
+/** Files named by their content's hash never change under that name. */
+const HASHED = /[\\/]_expo[\\/]static[\\/]|[.-][0-9a-f]{32}\./;
+
+/** Serves the exported web application; every address it does not know as a file is one of the application's own. */
+export async function serveWeb(app: FastifyInstance, webRoot: string): Promise<void> {
+  if (!existsSync(path.join(webRoot, "index.html"))) return;
+  await app.register(fastifyStatic, {
+    root: webRoot,
+    preCompressed: true,
+    wildcard: false,
+    cacheControl: false,
+    setHeaders(reply, file) {
+      reply.setHeader(
+        "cache-control",
+        HASHED.test(file) ? "public, max-age=31536000, immutable" : "no-cache",
+      );
+    },
+  });
+}

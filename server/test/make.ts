@@ -1,0 +1,50 @@
+import { randomUUID } from "node:crypto";
+import type { PlanItem } from "@tonodrome/core";
+import type { Start } from "@tonodrome/core/api";
+import type { TestServer } from "./testServer";
+
+export function planItem(name: string): PlanItem {
+  return {
+    id: randomUUID(),
+    drillId: null,
+    name,
+    phase: "raise",
+    priority: "essential",
+    intensity: 20,
+    dose: {
+      kind: "time",
+      seconds: { floor: 60, ideal: 120, ceiling: 180 },
+      step: 30,
+      sides: "one",
+      changeoverSeconds: 0,
+    },
+    focus: "",
+    place: "",
+  };
+}
+
+export function planBody(...names: string[]) {
+  return { items: names.map(planItem), wait: { leastSeconds: 60, longestSeconds: 300 }, stepPoints: 20 };
+}
+
+export const startInput = (athleteId: string) => ({
+  athleteId,
+  title: "Free skate",
+  venue: "Hall",
+  zone: "Europe/Vienna",
+  startsAt: "2026-06-01T12:30:00.000Z",
+  readyAt: "2026-06-01T11:45:00.000Z",
+});
+
+export async function makeStart(server: TestServer): Promise<Start> {
+  const athlete = await server.ask("POST", "/api/athletes", { name: "Ada Finch" });
+  const start = await server.ask("POST", "/api/starts", startInput(athlete.body.id));
+  if (start.status !== 201) throw new Error(JSON.stringify(start.body));
+  return start.body;
+}
+
+/** The body that writes a start back, with changes. */
+export function startWrite(start: Start, changes: object = {}) {
+  const { version, title, venue, zone, startsAt, readyAt, athlete } = start;
+  return { version, title, venue, zone, startsAt, readyAt, athleteId: athlete.id, ...changes };
+}
