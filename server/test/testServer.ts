@@ -11,11 +11,11 @@ export interface TestServer extends Database {
   clubId: string;
   close(): Promise<void>;
   /** Sends a request and gives its status and parsed body. */
-  // biome-ignore lint/suspicious/noExplicitAny: tests read answers of every shape
   ask(
     method: InjectOptions["method"],
     url: string,
     payload?: unknown,
+    // biome-ignore lint/suspicious/noExplicitAny: tests read answers of every shape
   ): Promise<{ status: number; body: any }>;
 }
 

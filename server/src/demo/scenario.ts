@@ -89,7 +89,7 @@ export const demoStarts: DemoStart[] = [
     athlete: "Pia Sandgren",
     title: "Junior free skate",
     inMinutes: 195,
-    availableMinutes: 32,
+    availableMinutes: 29,
     drills: [
       ...offIce,
       "Edges and crossovers",
