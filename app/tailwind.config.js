@@ -12,8 +12,12 @@ module.exports = {
       transparent: "transparent",
       ...Object.fromEntries(Object.keys(light).map((name) => [name, `var(--${name})`])),
     },
-    fontFamily: Object.fromEntries(Object.entries(fonts).map(([name, family]) => [name, [family, "sans-serif"]])),
-    fontSize: Object.fromEntries(Object.entries(type).map(([name, [size, line]]) => [name, [px(size), px(line)]])),
+    fontFamily: Object.fromEntries(
+      Object.entries(fonts).map(([name, family]) => [name, [family, "sans-serif"]]),
+    ),
+    fontSize: Object.fromEntries(
+      Object.entries(type).map(([name, [size, line]]) => [name, [px(size), px(line)]]),
+    ),
     screens: { wide: px(wide) },
     borderRadius: { none: "0" },
     boxShadow: {},
@@ -27,7 +31,7 @@ module.exports = {
     plugin(({ addBase }) =>
       addBase({
         ":root": { ...variables(light), colorScheme: "light" },
-        '@media (prefers-color-scheme: dark)': {
+        "@media (prefers-color-scheme: dark)": {
           ":root:not([data-theme='light'])": { ...variables(dark), colorScheme: "dark" },
         },
         ":root[data-theme='dark']": { ...variables(dark), colorScheme: "dark" },

@@ -1,3 +1,36 @@
 import "../ui/global.css";
+import { ArchivoNarrow_700Bold } from "@expo-google-fonts/archivo-narrow/700Bold";
+import { AtkinsonHyperlegibleNext_400Regular } from "@expo-google-fonts/atkinson-hyperlegible-next/400Regular";
+import { AtkinsonHyperlegibleNext_700Bold } from "@expo-google-fonts/atkinson-hyperlegible-next/700Bold";
+import { QueryClientProvider } from "@tanstack/react-query";
+import { useFonts } from "expo-font";
 import { Slot } from "expo-router";
-export default function Layout() { return <Slot />; }
+import { useEffect, useState } from "react";
+import { makeQueryClient } from "~/data/queries";
+import { sendAll } from "~/data/runStore";
+import { applyKeptTheme } from "~/data/theme";
+import { Frame } from "~/features/nav/Frame";
+
+export { ErrorBoundary } from "~/features/nav/ErrorBoundary";
+
+applyKeptTheme();
+
+export default function Layout() {
+  const [client] = useState(makeQueryClient);
+  // The page does not wait for its type: it is readable in the system's until ours is there.
+  useFonts({ ArchivoNarrow_700Bold, AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold });
+  useEffect(() => {
+    document.documentElement.lang = "en";
+    void sendAll();
+    const send = () => void sendAll();
+    window.addEventListener("online", send);
+    return () => window.removeEventListener("online", send);
+  }, []);
+  return (
+    <QueryClientProvider client={client}>
+      <Frame>
+        <Slot />
+      </Frame>
+    </QueryClientProvider>
+  );
+}

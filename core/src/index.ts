@@ -1,4 +1,5 @@
 export { type DoseEnd, mainRange, moveEnd } from "./dose/adjustDose";
+export { describeChange } from "./dose/describeChange";
 export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
 export type { DoseLevel } from "./dose/level";
 export { idealLevel, levelsOf } from "./dose/levelsOf";
@@ -25,4 +26,4 @@ export { type RunDrill, type RunPlan, runPlanOf } from "./run/runPlan";
 export { type RunState, runState, type Split } from "./run/runState";
 export { type RunSummary, runSummary } from "./run/runSummary";
 export { formatLength, formatMinus, spokenLength } from "./time/clock";
-export { isTimeZone, wallClock, type ZonedInstant, zonedInstant } from "./time/zone";
+export { isTimeZone, nearestInstant, wallClock, type ZonedInstant, zonedInstant } from "./time/zone";

@@ -1,3 +1,4 @@
+export { runEventSchema } from "../run/runEvent";
 export * from "./athletes";
 export * from "./club";
 export * from "./common";

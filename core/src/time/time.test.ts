@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { formatLength, formatMinus, spokenLength } from "./clock";
-import { isTimeZone, wallClock, zonedInstant } from "./zone";
+import { isTimeZone, nearestInstant, wallClock, zonedInstant } from "./zone";
 
 it("writes lengths and minus times", () => {
   expect([0, 59.6, 250, 3600, 36_061].map(formatLength)).toEqual([
@@ -67,4 +67,16 @@ it("gives back the wall clock it was given, wherever it exists", () => {
       if (kind !== "never") expect(wallClock(instant, zone)).toEqual(wanted);
     }),
   );
+});
+
+it("takes a clock time as the nearest one, over midnight too", () => {
+  const late = zonedInstant("2026-06-01", "23:50", "Europe/Vienna").instant;
+  expect(wallClock(nearestInstant("00:10", "Europe/Vienna", late), "Europe/Vienna")).toEqual({
+    date: "2026-06-02",
+    time: "00:10",
+  });
+  expect(wallClock(nearestInstant("23:40", "Europe/Vienna", late), "Europe/Vienna")).toEqual({
+    date: "2026-06-01",
+    time: "23:40",
+  });
 });

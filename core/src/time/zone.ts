@@ -68,3 +68,18 @@ export function wallClock(instant: string, zone: string): { date: string; time: 
     time: `${two(at.getHours())}:${two(at.getMinutes())}`,
   };
 }
+
+/**
+ * The moment nearest to another at which the venue's clock shows a time: "00:10" asked for a 23:50 start is after
+ * midnight, not the night before.
+ * @param time `HH:MM`; `zone` IANA name; `around` ISO 8601
+ * @throws RangeError when the time or zone cannot be read
+ */
+export function nearestInstant(time: string, zone: string, around: string): string {
+  const at = Date.parse(around);
+  const distance = (instant: string) => Math.abs(Date.parse(instant) - at);
+  return [-1, 0, 1]
+    .map((days) => wallClock(new Date(at + days * 24 * HOUR).toISOString(), zone).date)
+    .map((date) => zonedInstant(date, time, zone).instant)
+    .reduce((best, instant) => (distance(instant) < distance(best) ? instant : best));
+}

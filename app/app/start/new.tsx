@@ -1,0 +1,1 @@
+export { NewStartScreen as default } from "~/features/start-form/NewStartScreen";

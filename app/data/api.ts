@@ -1,0 +1,55 @@
+import { type ApiError, apiErrorSchema, type ErrorCode } from "@tonodrome/core/api";
+import type { z } from "zod";
+
+/** A request that did not do what was asked, in words for the person. */
+export class ApiFailure extends Error {
+  constructor(
+    /** The server's code, or "unreachable" when there was no answer at all. */
+    readonly code: ErrorCode | "unreachable",
+    message: string,
+    readonly path: string | null = null,
+    readonly current: unknown = undefined,
+  ) {
+    super(message);
+  }
+}
+
+/** Longest wait for an answer, milliseconds. In a hall a hanging request is worse than a plain "not reached". */
+const PATIENCE = 10_000;
+
+/**
+ * Asks the server and checks the answer's shape.
+ * @throws ApiFailure always with a sentence to show
+ */
+export async function ask<S extends z.ZodType>(
+  schema: S,
+  method: "GET" | "POST" | "PUT",
+  path: string,
+  body?: unknown,
+): Promise<z.infer<S>> {
+  const answer = await fetch(`/api${path}`, {
+    method,
+    signal: AbortSignal.timeout(PATIENCE),
+    ...(body === undefined
+      ? {}
+      : { body: JSON.stringify(body), headers: { "content-type": "application/json" } }),
+  }).catch(() => null);
+  const data: unknown = await answer?.json().catch(() => null);
+  if (!answer || data === null || data === undefined) {
+    throw new ApiFailure(
+      "unreachable",
+      "The server cannot be reached. What you have here is kept; try again in a moment.",
+    );
+  }
+  if (!answer.ok) throw failureOf(apiErrorSchema.safeParse(data).data);
+  return schema.parse(data);
+}
+
+function failureOf(error: ApiError | undefined): ApiFailure {
+  if (!error)
+    return new ApiFailure(
+      "internal",
+      "The server answered in a way this application does not know. Nothing was lost.",
+    );
+  return new ApiFailure(error.code, error.message, error.path, error.current);
+}

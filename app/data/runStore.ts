@@ -1,0 +1,174 @@
+import type { RunEvent, RunPlan } from "@tonodrome/core";
+import type { Run } from "@tonodrome/core/api";
+import {
+  runEventSchema,
+  runEventsAnswerSchema,
+  runInputSchema,
+  runSchema,
+  type Start,
+} from "@tonodrome/core/api";
+import { useSyncExternalStore } from "react";
+import { v4 as uuid } from "uuid";
+import { z } from "zod";
+import { ApiFailure, ask } from "./api";
+import { forget, keep, keptKeys, readKept } from "./storage";
+
+const keptRunSchema = z.object({
+  run: runSchema.omit({ events: true }),
+  events: z.array(runEventSchema),
+  /** Whether the server has the run itself. */
+  created: z.boolean(),
+  /** Ids of the events that the server has confirmed. */
+  recorded: z.array(z.string()),
+  /** The server's words when it will never take this run; null while there is hope. */
+  refused: z.string().nullable(),
+});
+
+export type KeptRun = z.infer<typeof keptRunSchema>;
+
+const PREFIX = "run:";
+const RETRY = 3_000;
+
+const listeners = new Set<() => void>();
+const runs = new Map<string, KeptRun>();
+let reachable = true;
+let sending = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+function get(id: string): KeptRun | null {
+  const known = runs.get(id) ?? readKept(`${PREFIX}${id}`, keptRunSchema);
+  if (known) runs.set(id, known);
+  return known;
+}
+
+function put(kept: KeptRun): void {
+  runs.set(kept.run.id, kept);
+  keep(`${PREFIX}${kept.run.id}`, kept);
+  for (const tell of listeners) tell();
+}
+
+/** Begins a run on this device; it is sent to the server as soon as that can be reached. */
+export function createRun(start: Start, plan: RunPlan): string {
+  const id = uuid();
+  const { title, venue, zone, startsAt } = start;
+  put({
+    run: { id, startId: start.id, athleteName: start.athlete.name, title, venue, zone, startsAt, plan },
+    events: [],
+    created: false,
+    recorded: [],
+    refused: null,
+  });
+  void sendAll();
+  return id;
+}
+
+/** Takes up a run that the server has, to go on with it here. */
+export function adoptRun({ events, ...run }: Run): void {
+  if (get(run.id)) return;
+  put({ run, events, created: true, recorded: events.map((e) => e.id), refused: null });
+}
+
+type Press = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
+
+/** Records a press: kept here at once, sent when the server can be reached. */
+export function pressRun(id: string, press: Press): void {
+  const kept = get(id);
+  if (!kept) return;
+  const event = { ...press, id: uuid(), at: new Date().toISOString() } as RunEvent;
+  put({ ...kept, events: [...kept.events, event] });
+  void sendAll();
+}
+
+/** Sends whatever the server does not have yet, and tries again later when it cannot be reached. */
+export async function sendAll(): Promise<void> {
+  if (sending) return;
+  sending = true;
+  clearTimeout(timer);
+  try {
+    for (const key of keptKeys(PREFIX)) await sendRun(key.slice(PREFIX.length));
+    setReachable(true);
+  } catch (error) {
+    setReachable(!(error instanceof ApiFailure && error.code === "unreachable"));
+    timer = setTimeout(sendAll, RETRY);
+  } finally {
+    sending = false;
+  }
+  // Presses made while sending.
+  if (reachable && keptKeys(PREFIX).some((key) => waiting(key.slice(PREFIX.length))))
+    timer = setTimeout(sendAll, 0);
+}
+
+function waiting(id: string): boolean {
+  const kept = get(id);
+  return (
+    kept !== null && kept.refused === null && (!kept.created || kept.events.length > kept.recorded.length)
+  );
+}
+
+async function sendRun(id: string): Promise<void> {
+  if (!waiting(id)) return forgetIfOver(id);
+  try {
+    const before = get(id) as KeptRun;
+    if (!before.created) {
+      const { startId, plan } = before.run;
+      await ask(runSchema, "POST", "/runs", runInputSchema.parse({ id, startId, plan }));
+      put({ ...(get(id) as KeptRun), created: true });
+    }
+    const { events, recorded } = get(id) as KeptRun;
+    const unsent = events.filter((e) => !recorded.includes(e.id)).slice(0, 200);
+    if (unsent.length === 0) return;
+    const answer = await ask(runEventsAnswerSchema, "POST", `/runs/${id}/events`, { events: unsent });
+    const now = get(id) as KeptRun;
+    put({ ...now, recorded: [...now.recorded, ...answer.recorded] });
+  } catch (error) {
+    const final =
+      error instanceof ApiFailure && (error.code === "not_found" || error.code === "invalid_input");
+    if (!final) throw error;
+    // It stays on this device, but asking again is pointless.
+    put({ ...(get(id) as KeptRun), refused: error.message });
+  }
+}
+
+/** Frees this device of a run that has ended and that the server has whole. The log shows it from there. */
+function forgetIfOver(id: string): void {
+  const kept = get(id);
+  const ended = kept?.events.find((e) => e.kind === "end");
+  if (!kept || !ended || kept.refused || Date.now() - Date.parse(ended.at) < 3_600_000) return;
+  runs.delete(id);
+  forget(`${PREFIX}${id}`);
+}
+
+function setReachable(now: boolean): void {
+  if (now === reachable) return;
+  reachable = now;
+  for (const tell of listeners) tell();
+}
+
+function subscribe(tell: () => void): () => void {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+}
+
+/** A run kept on this device; null when it is not here. */
+export function useKeptRun(id: string): KeptRun | null {
+  return useSyncExternalStore(subscribe, () => get(id));
+}
+
+/** Whether the server could be reached when a run was last sent. */
+export function useReachable(): boolean {
+  return useSyncExternalStore(subscribe, () => reachable);
+}
+
+/** The run under way for a start on this device, to go back to. */
+export function useOpenRun(startId: string): string | null {
+  return useSyncExternalStore(subscribe, () => openRun(startId));
+}
+
+function openRun(startId: string): string | null {
+  for (const key of keptKeys(PREFIX)) {
+    const kept = get(key.slice(PREFIX.length));
+    const isOpen = kept?.run.startId === startId && !kept.events.some((e) => e.kind === "end");
+    if (isOpen) return kept.run.id;
+  }
+  return null;
+}

@@ -1,0 +1,31 @@
+import { useState } from "react";
+import { z } from "zod";
+import { keep, readKept } from "./storage";
+
+const themeSchema = z.enum(["light", "dark"]);
+export type Theme = z.infer<typeof themeSchema>;
+
+const KEY = "theme";
+
+/** Puts a theme chosen earlier on the page; without a choice the system's own holds. */
+export function applyKeptTheme(): void {
+  const kept = readKept(KEY, themeSchema);
+  if (kept) document.documentElement.dataset.theme = kept;
+}
+
+/** The theme in force and a press to change to the other one. */
+export function useTheme(): { theme: Theme; toggle: () => void } {
+  const [theme, setTheme] = useState<Theme>(
+    () =>
+      readKept(KEY, themeSchema) ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dark" : "light"),
+  );
+  return {
+    theme,
+    toggle: () => {
+      const next = theme === "dark" ? "light" : "dark";
+      setTheme(next);
+      keep(KEY, next);
+      document.documentElement.dataset.theme = next;
+    },
+  };
+}

@@ -1,0 +1,113 @@
+import { formatLength, type RunEvent, type RunPlan, runState, runSummary, type Split } from "@tonodrome/core";
+import { Text, View } from "react-native";
+import { useRun } from "~/data/queries";
+import { useKeptRun } from "~/data/runStore";
+import { clockTime, dayName } from "~/ui/dates";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Screen } from "~/ui/Screen";
+import { toneClasses } from "~/ui/tone";
+import { useNow } from "~/ui/useNow";
+
+interface Logged {
+  athleteName: string;
+  title: string;
+  venue: string;
+  zone: string;
+  plan: RunPlan;
+  events: RunEvent[];
+}
+
+/** One run: planned and real time for each drill. */
+export function LogRunScreen({ id }: { id: string }) {
+  const kept = useKeptRun(id);
+  // What this device has is the newest there is; without it the server is asked.
+  const run = useRun(id, kept === null);
+  if (kept)
+    return (
+      <LoggedRun
+        run={{ ...kept.run, events: kept.events }}
+        sent={kept.recorded.length >= kept.events.length}
+      />
+    );
+  if (run.data) return <LoggedRun run={run.data} sent />;
+  return (
+    <Screen title="Log" back="/log">
+      <Loaded query={run}>{() => null}</Loaded>
+    </Screen>
+  );
+}
+
+function LoggedRun({ run, sent }: { run: Logged; sent: boolean }) {
+  const now = useNow(60_000);
+  const state = runState(run.plan, run.events);
+  const summary = runSummary(run.plan, run.events);
+  const longest = Math.max(1, ...state.splits.map((s) => Math.max(s.plannedSeconds, s.realSeconds ?? 0)));
+  const at = summary.beganAt ?? run.plan.startsAt;
+  return (
+    <Screen title={run.title} over={run.athleteName} back="/log">
+      {sent ? null : (
+        <Notice text="Kept on this device; it goes to the club's log as soon as the server can be reached." />
+      )}
+      <Text className="font-text text-body text-ink">
+        {[
+          `${dayName(at, run.zone, now)} ${clockTime(at, run.zone)}`,
+          run.venue,
+          `${formatLength(summary.realSeconds)} of ${formatLength(summary.plannedSeconds)} planned`,
+          `${summary.done} done`,
+          summary.skipped > 0 ? `${summary.skipped} skipped` : "",
+        ]
+          .filter(Boolean)
+          .join(", ")}
+      </Text>
+      <View role="list">
+        {state.splits.map((split) => (
+          <SplitRow key={split.drill.itemId} split={split} longest={longest} />
+        ))}
+      </View>
+    </Screen>
+  );
+}
+
+const OUTCOMES: Record<Split["outcome"], string> = {
+  done: "",
+  skipped: "skipped",
+  "under-way": "under way",
+  pending: "not reached",
+};
+
+function SplitRow({ split, longest }: { split: Split; longest: number }) {
+  const { drill, plannedSeconds, realSeconds, heldSeconds, outcome } = split;
+  const width = (seconds: number) => `${(seconds / longest) * 100}%` as const;
+  const off = realSeconds === null ? null : Math.round(realSeconds - plannedSeconds);
+  return (
+    <View role="listitem" className="gap-1 border-t border-line py-2">
+      <View className="flex-row items-baseline gap-2">
+        <Text className="flex-1 font-strong text-body text-ink" numberOfLines={2}>
+          {drill.name}
+        </Text>
+        <Text className="font-figures text-body text-ink" style={{ fontVariant: ["tabular-nums"] }}>
+          {realSeconds === null ? "–" : formatLength(realSeconds)}
+        </Text>
+        <Text className="w-24 text-right font-text text-small text-muted">
+          {off === null || off === 0 ? "" : `${formatLength(Math.abs(off))} ${off > 0 ? "over" : "under"}`}
+        </Text>
+      </View>
+      <View className="h-2 border-b border-muted" style={{ width: width(plannedSeconds) }} />
+      <View
+        className={`h-3 ${drill.phase === "kit" ? "border border-dashed border-muted" : toneClasses(drill.intensity).fill}`}
+        style={{ width: width(realSeconds ?? 0) }}
+      />
+      <Text className="font-text text-small text-muted">
+        {[
+          `planned ${formatLength(plannedSeconds)}`,
+          drill.words,
+          OUTCOMES[outcome],
+          heldSeconds > 0 ? `held ${formatLength(heldSeconds)}` : "",
+        ]
+          .filter(Boolean)
+          .join(", ")}
+      </Text>
+    </View>
+  );
+}

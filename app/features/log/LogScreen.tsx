@@ -1,0 +1,77 @@
+import { formatLength } from "@tonodrome/core";
+import type { RunRow } from "@tonodrome/core/api";
+import { Link } from "expo-router";
+import { Text, View } from "react-native";
+import { useRuns } from "~/data/queries";
+import { Button } from "~/ui/Button";
+import { clockTime, dayName } from "~/ui/dates";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Screen } from "~/ui/Screen";
+import { useNow } from "~/ui/useNow";
+
+/** Runs, newest first. */
+export function LogScreen() {
+  const runs = useRuns();
+  const now = useNow(60_000);
+  return (
+    <Screen title="Log">
+      <Loaded query={runs}>
+        {({ pages }) => {
+          const rows = pages.flatMap((p) => p.runs);
+          if (rows.length === 0) {
+            return <Notice text="Nothing has been run yet. Open a start on Today and press Run." />;
+          }
+          return (
+            <View role="list">
+              {rows.map((row) => (
+                <Row key={row.id} row={row} now={now} />
+              ))}
+            </View>
+          );
+        }}
+      </Loaded>
+      {runs.hasNextPage ? (
+        <Button
+          label="Earlier runs"
+          disabled={runs.isFetchingNextPage}
+          onPress={() => void runs.fetchNextPage()}
+        />
+      ) : null}
+    </Screen>
+  );
+}
+
+function Row({ row, now }: { row: RunRow; now: number }) {
+  const at = row.beganAt ?? row.startsAt;
+  const off = row.realSeconds - row.plannedSeconds;
+  return (
+    <View role="listitem" className="border-t-2 border-line">
+      <Link href={`/log/${row.id}`} className="block py-2">
+        <View className="flex-row items-start gap-3">
+          <View className="flex-1">
+            <Text className="font-strong text-body text-ink" numberOfLines={1}>
+              {row.athleteName}
+            </Text>
+            <Text className="font-text text-small text-muted" numberOfLines={2}>
+              {row.title}
+            </Text>
+            <Text className="font-text text-small text-muted">
+              {dayName(at, row.zone, now)} {clockTime(at, row.zone)}, {row.done} of {row.drills} done
+              {row.skipped > 0 ? `, ${row.skipped} skipped` : ""}
+              {row.endedAt ? "" : ", not ended"}
+            </Text>
+          </View>
+          <View className="items-end">
+            <Text className="font-figures text-lead text-ink" style={{ fontVariant: ["tabular-nums"] }}>
+              {formatLength(row.realSeconds)}
+            </Text>
+            <Text className="font-text text-small text-muted">
+              {off === 0 ? "as planned" : `${formatLength(Math.abs(off))} ${off > 0 ? "over" : "under"}`}
+            </Text>
+          </View>
+        </View>
+      </Link>
+    </View>
+  );
+}

@@ -1,0 +1,16 @@
+import type { ErrorBoundaryProps } from "expo-router";
+import { View } from "react-native";
+import { Notice } from "~/ui/Notice";
+
+/** What is shown when a screen fails in a way nobody foresaw. */
+export function ErrorBoundary({ error, retry }: ErrorBoundaryProps) {
+  return (
+    <View className="h-dvh justify-center bg-paper p-4">
+      <Notice
+        warn
+        text={`This screen failed (${error.message}). What you saved, and every press of a run, is kept.`}
+        actions={[{ label: "Show it again", onPress: () => void retry() }]}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,93 @@
+import { Link, usePathname } from "expo-router";
+import type { ReactNode } from "react";
+import { Text, View } from "react-native";
+import { useClub } from "~/data/queries";
+import { useTheme } from "~/data/theme";
+import { Button } from "~/ui/Button";
+import { Icon, type IconName } from "~/ui/Icon";
+import { useWide } from "~/ui/useWide";
+
+const places: { href: "/" | "/shelf" | "/log"; label: string; icon: IconName }[] = [
+  { href: "/", label: "Today", icon: "today" },
+  { href: "/shelf", label: "Shelf", icon: "shelf" },
+  { href: "/log", label: "Log", icon: "log" },
+];
+
+/** The main places: under the thumb on a phone, down the side on a wide screen. */
+export function Frame({ children }: { children: ReactNode }) {
+  const path = usePathname();
+  const wide = useWide();
+  // A warm-up and a run have the whole phone to themselves; their foot is the start.
+  const bare = /^\/(run|start)\//.test(path) && (!wide || path.startsWith("/run/"));
+  if (bare) return <View className="h-dvh bg-paper">{children}</View>;
+  return (
+    <View className={`h-dvh bg-paper ${wide ? "flex-row" : "flex-col"}`}>
+      {wide ? <Rail path={path} /> : null}
+      <View className="min-h-0 flex-1">{children}</View>
+      {wide ? null : (
+        <View role="navigation" aria-label="Main places" className="flex-row border-t-2 border-line">
+          {places.map((place) => (
+            <Place key={place.href} {...place} here={isHere(place.href, path)} />
+          ))}
+        </View>
+      )}
+    </View>
+  );
+}
+
+function Rail({ path }: { path: string }) {
+  const club = useClub();
+  return (
+    <View role="navigation" aria-label="Main places" className="w-48 border-r-2 border-line py-4">
+      <Text className="px-4 font-strong text-lead text-press">Tonodrome</Text>
+      <Text className="px-4 pb-4 font-text text-small text-muted">{club.data?.name ?? " "}</Text>
+      {places.map((place) => (
+        <Place key={place.href} {...place} here={isHere(place.href, path)} beside />
+      ))}
+      <View className="flex-1" />
+      <ThemeButton />
+    </View>
+  );
+}
+
+/** Paper light or hall dark. */
+export function ThemeButton({ iconOnly }: { iconOnly?: boolean }) {
+  const { theme, toggle } = useTheme();
+  const other = theme === "dark" ? "light" : "dark";
+  return (
+    <Button
+      label={other === "dark" ? "Hall dark" : "Paper light"}
+      icon={other}
+      look="plain"
+      iconOnly={iconOnly ?? false}
+      onPress={toggle}
+    />
+  );
+}
+
+function isHere(href: string, path: string): boolean {
+  return href === "/" ? path === "/" || path.startsWith("/start") : path.startsWith(href);
+}
+
+interface PlaceProps {
+  href: "/" | "/shelf" | "/log";
+  label: string;
+  icon: IconName;
+  here: boolean;
+  beside?: boolean;
+}
+
+function Place({ href, label, icon, here, beside }: PlaceProps) {
+  return (
+    <Link href={href} aria-current={here ? "page" : undefined} className={beside ? "" : "flex-1"}>
+      <View
+        className={`min-h-press items-center gap-2 px-4 py-2 ${beside ? "flex-row" : "flex-col gap-0"} ${here ? "bg-tone-2" : ""}`}
+      >
+        <Icon name={icon} size={22} color={here ? "on-tone-2" : "ink"} />
+        <Text className={`text-small ${here ? "font-strong text-on-tone-2" : "font-text text-ink"}`}>
+          {label}
+        </Text>
+      </View>
+    </Link>
+  );
+}

@@ -1,0 +1,81 @@
+import { nearestInstant, wallClock } from "@tonodrome/core";
+import { LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
+import { useState } from "react";
+import { Text, View } from "react-native";
+import { useSaveStart } from "~/data/queries";
+import { Button } from "~/ui/Button";
+import { clockTime } from "~/ui/dates";
+import { Field, FieldError } from "~/ui/Field";
+
+const MINUTE = 60_000;
+const SHIFTS = [-5, -1, 1, 5];
+
+/** Moves a start by a tap. The athlete is still ready when they were, so the time available changes with it. */
+export function MoveStart({ start }: { start: Start }) {
+  const save = useSaveStart();
+  const [before, setBefore] = useState<Start | null>(null);
+  const { time } = wallClock(start.startsAt, start.zone);
+
+  function moveTo(startsAt: number) {
+    const readyAt = readyFor(startsAt, Date.parse(start.readyAt));
+    setBefore(start);
+    save.mutate({
+      start,
+      changes: { startsAt: new Date(startsAt).toISOString(), readyAt: new Date(readyAt).toISOString() },
+    });
+  }
+
+  function setTime(text: string) {
+    if (!/^\d\d:\d\d$/.test(text) || text === time) return;
+    moveTo(Date.parse(nearestInstant(text, start.zone, start.startsAt)));
+  }
+
+  return (
+    <View className="gap-2 pt-2">
+      <View className="flex-row gap-2">
+        {SHIFTS.map((minutes) => (
+          <Button
+            key={minutes}
+            label={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)} min`}
+            disabled={save.isPending}
+            className="flex-1 px-1"
+            onPress={() => moveTo(Date.parse(start.startsAt) + minutes * MINUTE)}
+          />
+        ))}
+      </View>
+      <View className="flex-row items-end gap-2">
+        <View className="flex-1">
+          <Field
+            key={time}
+            label="Set time"
+            type="time"
+            defaultValue={time}
+            onBlur={(e) => setTime(e.currentTarget.value)}
+            onKeyDown={(e) => (e.key === "Enter" ? setTime(e.currentTarget.value) : undefined)}
+          />
+        </View>
+        {before && save.isSuccess ? (
+          <Button
+            label={`Undo: ${clockTime(before.startsAt, before.zone)}`}
+            icon="undo"
+            onPress={() => {
+              save.mutate({ start, changes: { startsAt: before.startsAt, readyAt: before.readyAt } });
+              setBefore(null);
+            }}
+          />
+        ) : null}
+      </View>
+      {save.error ? <FieldError text={save.error.message} /> : null}
+      {save.isSuccess && before ? (
+        <Text role="status" className="font-text text-small text-muted">
+          Start moved to {clockTime(start.startsAt, start.zone)}.
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+/** The earliest beginning after a move: the same as before, but never after the start nor more than the most allowed before it. */
+function readyFor(startsAt: number, readyAt: number): number {
+  return Math.min(startsAt, Math.max(readyAt, startsAt - LONGEST_AVAILABLE * 1000));
+}

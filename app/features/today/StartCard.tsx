@@ -1,0 +1,108 @@
+import { givenUpLine, spokenLength } from "@tonodrome/core";
+import type { Start } from "@tonodrome/core/api";
+import { Link } from "expo-router";
+import { memo, useState } from "react";
+import { Text, View } from "react-native";
+import { useOpenRun } from "~/data/runStore";
+import { Button } from "~/ui/Button";
+import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
+import { MoveStart } from "./MoveStart";
+import { STATE_WORDS, type StartView, startView } from "./startView";
+
+interface StartCardProps {
+  start: Start;
+  now: number;
+  /** The next one has its numbers larger. */
+  first: boolean;
+}
+
+/** One start: who, what, where, when to begin, how it stands, and the two taps that move it. */
+export const StartCard = memo(function StartCard({ start, now, first }: StartCardProps) {
+  const [moving, setMoving] = useState(false);
+  const openRun = useOpenRun(start.id);
+  const view = startView(start, now);
+  const over = view.untilStart < 0;
+  const zone = foreignZone(start.zone);
+  const day = dayName(start.startsAt, start.zone, now);
+  return (
+    <View
+      role="group"
+      aria-label={`${start.athlete.name}, ${start.title}`}
+      className="border-t-2 border-line pt-3"
+    >
+      <Link href={`/start/${start.id}`} className="block">
+        <View className={`flex-row items-start gap-3 ${over ? "opacity-80" : ""}`}>
+          <View className="flex-1">
+            <Text className="font-strong text-lead text-ink" numberOfLines={2}>
+              {start.athlete.name}
+            </Text>
+            <Text className="font-text text-body text-muted" numberOfLines={2}>
+              {start.title}
+            </Text>
+            {start.venue ? (
+              <Text className="font-text text-small text-muted" numberOfLines={1}>
+                {start.venue}
+              </Text>
+            ) : null}
+          </View>
+          <View className="items-end">
+            <Text
+              className={`font-figures text-signal ${first ? "text-huge" : "text-figure"}`}
+              style={{ fontVariant: ["tabular-nums"] }}
+            >
+              {clockTime(start.startsAt, start.zone)}
+            </Text>
+            <Text className="font-text text-small text-muted">
+              {[day === "Today" ? "start" : day, zone ? `${zone} time` : null].filter(Boolean).join(", ")}
+            </Text>
+          </View>
+        </View>
+        <Standing start={start} view={view} over={over} />
+      </Link>
+      <View className="flex-row flex-wrap items-center gap-2 pt-2">
+        {openRun ? (
+          <Link href={`/run/${openRun}`} className="min-h-press justify-center bg-press px-4 py-3">
+            <Text className="font-strong text-body text-on-press">Back to the run</Text>
+          </Link>
+        ) : null}
+        <Button
+          label={moving ? "Done moving" : "Move start"}
+          icon={moving ? "fold" : "unfold"}
+          onPress={() => setMoving(!moving)}
+        />
+      </View>
+      {moving ? <MoveStart start={start} /> : null}
+    </View>
+  );
+});
+
+function Standing({ start, view, over }: { start: Start; view: StartView; over: boolean }) {
+  if (over) {
+    return (
+      <Text className="pt-1 font-text text-body text-muted">Started {roughLength(-view.untilStart)} ago</Text>
+    );
+  }
+  if (start.plan.body.items.length === 0) {
+    return <Text className="pt-1 font-strong text-body text-ink">No warm-up yet. Open it to build one.</Text>;
+  }
+  const { fit, beginsAt, untilBegin } = view;
+  const begin =
+    untilBegin > 0
+      ? `Begin at ${clockTime(beginsAt, start.zone)}, in ${roughLength(untilBegin)}`
+      : "Begin now";
+  return (
+    <View className="pt-1">
+      <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+        <Text className={`text-body text-ink ${untilBegin > 0 ? "font-text" : "font-strong"}`}>{begin}</Text>
+        <Text className={`text-body text-ink ${fit.state === "fits" ? "font-text" : "font-strong"}`}>
+          {STATE_WORDS[fit.state]}, {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
+        </Text>
+      </View>
+      {fit.state === "fits" ? null : (
+        <Text className="font-text text-small text-muted" numberOfLines={2}>
+          {givenUpLine(fit)}
+        </Text>
+      )}
+    </View>
+  );
+}

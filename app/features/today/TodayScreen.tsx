@@ -1,0 +1,61 @@
+import type { Start } from "@tonodrome/core/api";
+import { useRouter } from "expo-router";
+import { View } from "react-native";
+import { useClub, useStarts } from "~/data/queries";
+import { ThemeButton } from "~/features/nav/Frame";
+import { Button } from "~/ui/Button";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Screen } from "~/ui/Screen";
+import { useNow } from "~/ui/useNow";
+import { useWide } from "~/ui/useWide";
+import { StartCard } from "./StartCard";
+
+/** The next starts, soonest first. */
+export function TodayScreen() {
+  const router = useRouter();
+  const starts = useStarts();
+  const club = useClub();
+  const wide = useWide();
+  const now = useNow();
+  const add = () => router.push("/start/new");
+  return (
+    <Screen
+      title="Today"
+      over={wide ? undefined : club.data?.name}
+      action={
+        <View className="flex-row">
+          {wide ? null : <ThemeButton iconOnly />}
+          <Button label="New start" icon="add" onPress={add} />
+        </View>
+      }
+    >
+      {starts.error && starts.data ? <Notice warn text={starts.error.message} /> : null}
+      <Loaded query={starts}>{(list) => <StartList starts={list} now={now} onAdd={add} />}</Loaded>
+    </Screen>
+  );
+}
+
+function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd: () => void }) {
+  const ahead = starts.filter((s) => Date.parse(s.startsAt) >= now);
+  const past = starts.filter((s) => Date.parse(s.startsAt) < now).reverse();
+  if (starts.length === 0) {
+    return (
+      <View className="gap-3">
+        <Notice text="No starts ahead. Make one: who starts, where and when. Then build its warm-up from the shelf." />
+        <Button label="New start" icon="add" look="full" onPress={onAdd} />
+      </View>
+    );
+  }
+  return (
+    <View className="gap-4">
+      {ahead.map((start, i) => (
+        <StartCard key={start.id} start={start} now={now} first={i === 0} />
+      ))}
+      {ahead.length === 0 ? <Notice text="No more starts ahead today." /> : null}
+      {past.map((start) => (
+        <StartCard key={start.id} start={start} now={now} first={false} />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,141 @@
+import {
+  nameSchema,
+  noteSchema,
+  PHASES,
+  type Placement,
+  type PlanItem,
+  PRIORITIES,
+  phaseName,
+  type SteepStep,
+} from "@tonodrome/core";
+import { useState } from "react";
+import { Text, View } from "react-native";
+import { Button } from "~/ui/Button";
+import { Choice } from "~/ui/Choice";
+import { Field } from "~/ui/Field";
+import { Notice } from "~/ui/Notice";
+import { Stepper } from "~/ui/Stepper";
+import { DoseEditor } from "./DoseEditor";
+
+interface DrillEditorProps {
+  placement: Placement;
+  steep: SteepStep | null;
+  /** Why it was given up, when it was. */
+  reason: string | null;
+  first: boolean;
+  last: boolean;
+  onChange: (change: Partial<PlanItem>) => void;
+  onMove: (by: -1 | 1) => void;
+  onRemove: () => void;
+}
+
+const PHASE_OPTIONS = PHASES.map((value) => ({ value, label: phaseName(value) }));
+const PRIORITY_OPTIONS = PRIORITIES.map((value) => ({
+  value,
+  label: `${value[0]?.toUpperCase() ?? ""}${value.slice(1)}`,
+}));
+
+/** One drill of the plan: its dose, intensity, priority, focus and place in the order. */
+export function DrillEditor({
+  placement,
+  steep,
+  reason,
+  first,
+  last,
+  onChange,
+  onMove,
+  onRemove,
+}: DrillEditorProps) {
+  const { item } = placement;
+  const intensity = (by: number) => onChange({ intensity: Math.min(100, Math.max(0, item.intensity + by)) });
+  return (
+    <View className="gap-4">
+      {steep ? (
+        <Notice
+          warn
+          text={`This is ${steep.rise} points up from the technical drill before it, more than the plan allows. One of the two is left out until there is a drill between them.`}
+        />
+      ) : null}
+      {reason ? <Notice text={reason} /> : null}
+      <DoseEditor dose={item.dose} onChange={(dose) => onChange({ dose })} />
+      <Stepper
+        label="Intensity"
+        value={`${item.intensity} %`}
+        onLess={() => intensity(-5)}
+        onMore={() => intensity(5)}
+        atLeast={item.intensity <= 0}
+        atMost={item.intensity >= 100}
+      />
+      <View className="gap-1">
+        <Text className="font-text text-body text-ink">When time is short</Text>
+        <Choice
+          label="Priority"
+          options={PRIORITY_OPTIONS}
+          value={item.priority}
+          onChange={(priority) => onChange({ priority })}
+        />
+      </View>
+      <TextEdit
+        key={`focus-${item.id}`}
+        label="One thing to attend to"
+        value={item.focus}
+        check={noteSchema}
+        onChange={(focus) => onChange({ focus })}
+      />
+      <View className="flex-row flex-wrap gap-2">
+        <Button label="Earlier" icon="up" disabled={first} onPress={() => onMove(-1)} />
+        <Button label="Later" icon="down" disabled={last} onPress={() => onMove(1)} />
+        <Button label="Remove" icon="remove" onPress={onRemove} />
+      </View>
+      <TextEdit
+        key={`name-${item.id}`}
+        label="Name in this plan"
+        value={item.name}
+        check={nameSchema}
+        onChange={(name) => onChange({ name })}
+      />
+      <TextEdit
+        key={`place-${item.id}`}
+        label="Place"
+        value={item.place}
+        check={noteSchema}
+        onChange={(place) => onChange({ place })}
+      />
+      <View className="gap-1">
+        <Text className="font-text text-body text-ink">Phase</Text>
+        <Choice
+          label="Phase"
+          options={PHASE_OPTIONS}
+          value={item.phase}
+          onChange={(phase) => onChange({ phase })}
+        />
+      </View>
+    </View>
+  );
+}
+
+interface TextEditProps {
+  label: string;
+  value: string;
+  check: typeof nameSchema | typeof noteSchema;
+  onChange: (value: string) => void;
+}
+
+/** A text that only reaches the plan while it is one the plan can hold; until then its fault is said. */
+function TextEdit({ label, value, check, onChange }: TextEditProps) {
+  const [text, setText] = useState(value);
+  const answer = check.safeParse(text);
+  return (
+    <Field
+      label={label}
+      value={text}
+      error={answer.error?.issues[0]?.message}
+      onChange={(event) => {
+        const next = event.currentTarget.value;
+        setText(next);
+        const { data } = check.safeParse(next);
+        if (data !== undefined) onChange(data);
+      }}
+    />
+  );
+}

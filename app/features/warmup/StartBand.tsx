@@ -1,0 +1,45 @@
+import { formatMinus } from "@tonodrome/core";
+import type { Start } from "@tonodrome/core/api";
+import { Text, View } from "react-native";
+import { clockTime, dayName, foreignZone } from "~/ui/dates";
+
+interface StartBandProps {
+  start: Start;
+  untilStart: number;
+  /** When the first drill begins, milliseconds since the epoch. */
+  beginsAt: number;
+  now: number;
+}
+
+const HOURS = 12 * 3600;
+
+/** The start across the foot: the line that everything above is counted back from. */
+export function StartBand({ start, untilStart, beginsAt, now }: StartBandProps) {
+  const zone = foreignZone(start.zone);
+  const day = dayName(start.startsAt, start.zone, now);
+  const begin =
+    untilStart <= 0
+      ? "Started"
+      : beginsAt > now
+        ? `Begin at ${clockTime(beginsAt, start.zone)}`
+        : "Begin now";
+  return (
+    <View className="flex-row items-center gap-3 bg-signal px-4 py-2">
+      <View className="flex-1">
+        <Text className="font-strong text-body text-on-signal">{begin}</Text>
+        <Text className="font-text text-small text-on-signal" numberOfLines={1}>
+          {[
+            day === "Today" ? "Start" : `Start ${day}`,
+            Math.abs(untilStart) < HOURS ? formatMinus(-untilStart) : null,
+            zone ? `${zone} time` : null,
+          ]
+            .filter(Boolean)
+            .join(", ")}
+        </Text>
+      </View>
+      <Text className="font-figures text-figure text-on-signal" style={{ fontVariant: ["tabular-nums"] }}>
+        {clockTime(start.startsAt, start.zone)}
+      </Text>
+    </View>
+  );
+}

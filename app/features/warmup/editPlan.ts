@@ -1,0 +1,82 @@
+import type { Dose, Phase, PlanBody, PlanItem, Range } from "@tonodrome/core";
+import { PHASES } from "@tonodrome/core";
+import type { Drill } from "@tonodrome/core/api";
+import { v4 as uuid } from "uuid";
+
+/** Changes of a plan as small steps, each giving a new plan and leaving the old one as it was. */
+
+/** Copies a drill from the shelf into the plan, after the last one of its phase or of an earlier phase. */
+export function addDrill(body: PlanBody, drill: Drill): { body: PlanBody; id: string } {
+  const { id: drillId, ...rest } = drill;
+  const item: PlanItem = { id: uuid(), drillId, ...rest };
+  const rank = (phase: Phase) => PHASES.indexOf(phase);
+  // Kit is done wherever its place changes, so it goes to the end and is dragged from there.
+  const after =
+    item.phase === "kit"
+      ? -1
+      : body.items.findLastIndex((i) => i.phase !== "kit" && rank(i.phase) <= rank(item.phase));
+  const at = after < 0 && item.phase === "kit" ? body.items.length : after + 1;
+  return { body: { ...body, items: body.items.toSpliced(at, 0, item) }, id: item.id };
+}
+
+/** Changes one drill of the plan. */
+export function changeItem(body: PlanBody, id: string, change: Partial<PlanItem>): PlanBody {
+  return { ...body, items: body.items.map((i) => (i.id === id ? { ...i, ...change } : i)) };
+}
+
+/** Takes one drill out. */
+export function removeItem(body: PlanBody, id: string): PlanBody {
+  return { ...body, items: body.items.filter((i) => i.id !== id) };
+}
+
+/** Moves one drill to the place of another. */
+export function moveItem(body: PlanBody, id: string, toIndex: number): PlanBody {
+  const item = body.items.find((i) => i.id === id);
+  if (!item) return body;
+  const others = body.items.filter((i) => i.id !== id);
+  const at = Math.min(Math.max(0, toIndex), others.length);
+  return { ...body, items: others.toSpliced(at, 0, item) };
+}
+
+/** A first dose of each kind, for a drill that is changed from one kind to another. */
+export function firstDose(kind: Dose["kind"]): Dose {
+  switch (kind) {
+    case "time":
+      return {
+        kind,
+        seconds: { floor: 60, ideal: 120, ceiling: 120 },
+        step: 30,
+        sides: "one",
+        changeoverSeconds: 0,
+      };
+    case "reps":
+      return {
+        kind,
+        sets: { floor: 1, ideal: 2, ceiling: 2 },
+        reps: { floor: 6, ideal: 8, ceiling: 8 },
+        secondsPerRep: 3,
+        sides: "one",
+        restSeconds: 20,
+      };
+    case "attempts":
+      return {
+        kind,
+        attempts: { floor: 2, ideal: 3, ceiling: 3 },
+        secondsEach: 10,
+        sides: "one",
+        rest: { kind: "fixed", seconds: 20 },
+      };
+  }
+}
+
+/** The dose with its main count replaced: time, reps or attempts. */
+export function withMainRange(dose: Dose, range: Range): Dose {
+  switch (dose.kind) {
+    case "time":
+      return { ...dose, seconds: range };
+    case "reps":
+      return { ...dose, reps: range };
+    case "attempts":
+      return { ...dose, attempts: range };
+  }
+}

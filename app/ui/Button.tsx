@@ -1,0 +1,57 @@
+import { Pressable, Text } from "react-native";
+import { Icon, type IconName } from "./Icon";
+
+type Look = "full" | "outline" | "plain";
+
+const box: Record<Look, string> = {
+  full: "bg-press",
+  outline: "border-2 border-press",
+  plain: "",
+};
+const ink: Record<Look, { text: string; icon: string }> = {
+  full: { text: "text-on-press", icon: "on-press" },
+  outline: { text: "text-press", icon: "press" },
+  plain: { text: "text-ink", icon: "ink" },
+};
+
+export interface ButtonProps {
+  label: string;
+  onPress: () => void;
+  look?: Look;
+  icon?: IconName;
+  /** Shows the icon alone; the label is then for those who listen. */
+  iconOnly?: boolean;
+  disabled?: boolean;
+  pressed?: boolean;
+  className?: string;
+}
+
+/** Everything that is pressed, at least 48 px high and wide. */
+export function Button({
+  label,
+  onPress,
+  look = "outline",
+  icon,
+  iconOnly,
+  disabled,
+  pressed,
+  className,
+}: ButtonProps) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      aria-pressed={pressed}
+      disabled={disabled}
+      onPress={onPress}
+      className={`min-h-press min-w-press flex-row items-center justify-center gap-2 ${iconOnly ? "px-2" : "px-4"} ${box[look]} ${disabled ? "opacity-50" : "active:opacity-70"} ${className ?? ""}`}
+    >
+      {icon ? <Icon name={icon} size={22} color={ink[look].icon} /> : null}
+      {iconOnly ? null : (
+        <Text className={`font-strong text-body ${ink[look].text}`} numberOfLines={2}>
+          {label}
+        </Text>
+      )}
+    </Pressable>
+  );
+}

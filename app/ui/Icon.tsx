@@ -1,0 +1,49 @@
+import ArrowDown from "lucide-react-native/icons/arrow-down";
+import ArrowLeft from "lucide-react-native/icons/arrow-left";
+import ArrowUp from "lucide-react-native/icons/arrow-up";
+import ChevronDown from "lucide-react-native/icons/chevron-down";
+import ChevronUp from "lucide-react-native/icons/chevron-up";
+import GripVertical from "lucide-react-native/icons/grip-vertical";
+import ListChecks from "lucide-react-native/icons/list-checks";
+import Minus from "lucide-react-native/icons/minus";
+import Moon from "lucide-react-native/icons/moon";
+import NotebookText from "lucide-react-native/icons/notebook-text";
+import Play from "lucide-react-native/icons/play";
+import Plus from "lucide-react-native/icons/plus";
+import Settings from "lucide-react-native/icons/sliders-horizontal";
+import Sun from "lucide-react-native/icons/sun";
+import Timer from "lucide-react-native/icons/timer";
+import Trash from "lucide-react-native/icons/trash-2";
+import TriangleAlert from "lucide-react-native/icons/triangle-alert";
+import Undo from "lucide-react-native/icons/undo-2";
+import X from "lucide-react-native/icons/x";
+
+const icons = {
+  add: Plus,
+  back: ArrowLeft,
+  close: X,
+  dark: Moon,
+  down: ArrowDown,
+  fold: ChevronUp,
+  grip: GripVertical,
+  less: Minus,
+  light: Sun,
+  log: NotebookText,
+  remove: Trash,
+  run: Play,
+  settings: Settings,
+  shelf: ListChecks,
+  today: Timer,
+  undo: Undo,
+  unfold: ChevronDown,
+  up: ArrowUp,
+  warn: TriangleAlert,
+};
+
+export type IconName = keyof typeof icons;
+
+/** A drawn sign that goes with a word, never instead of one for those who listen. Takes the colour of a token. */
+export function Icon({ name, size = 24, color = "ink" }: { name: IconName; size?: number; color?: string }) {
+  const Drawn = icons[name];
+  return <Drawn size={size} color={`var(--${color})`} strokeWidth={2.25} aria-hidden />;
+}

@@ -1,0 +1,70 @@
+import { useRouter } from "expo-router";
+import { type ReactNode, useEffect } from "react";
+import { ScrollView, Text, View } from "react-native";
+import { Button } from "./Button";
+
+export interface ScreenProps {
+  title: string;
+  /** A line above the title. */
+  over?: string;
+  /** Where back goes when there is nothing to go back to. Without it there is no way back to show. */
+  back?: "/" | "/log";
+  action?: ReactNode;
+  children: ReactNode;
+}
+
+/** An ordinary screen: a heading and a column that scrolls. */
+export function Screen({ title, over, back, action, children }: ScreenProps) {
+  useTitle(title);
+  return (
+    <ScrollView
+      className="flex-1"
+      role="main"
+      contentContainerClassName="mx-auto w-full max-w-[760px] gap-4 p-4 pb-10"
+    >
+      <View className="flex-row items-start gap-2">
+        {back ? <BackButton to={back} /> : null}
+        <Heading title={title} over={over} />
+        {action}
+      </View>
+      {children}
+    </ScrollView>
+  );
+}
+
+/** The screen's heading, with the line above it. */
+export function Heading({ title, over }: { title: string; over?: string | undefined }) {
+  return (
+    <View className="min-h-press flex-1 justify-center">
+      {over ? (
+        <Text className="font-text text-body text-muted" numberOfLines={1}>
+          {over}
+        </Text>
+      ) : null}
+      <Text role="heading" aria-level={1} className="font-strong text-title text-ink" numberOfLines={2}>
+        {title}
+      </Text>
+    </View>
+  );
+}
+
+/** Back to where one came from, or to a place that always exists. */
+export function BackButton({ to }: { to: "/" | "/log" }) {
+  const router = useRouter();
+  return (
+    <Button
+      label="Back"
+      icon="back"
+      iconOnly
+      look="plain"
+      onPress={() => (router.canGoBack() ? router.back() : router.replace(to))}
+    />
+  );
+}
+
+/** Names the browser's tab. */
+export function useTitle(title: string): void {
+  useEffect(() => {
+    document.title = `${title} · Tonodrome`;
+  }, [title]);
+}

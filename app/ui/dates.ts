@@ -1,0 +1,43 @@
+import { wallClock } from "@tonodrome/core";
+
+/** The zone this device keeps. */
+export const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** Clock time at the venue, in the person's own way of writing it. */
+export function clockTime(instant: string | number, zone: string): string {
+  return new Intl.DateTimeFormat(undefined, {
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone: zone,
+    hourCycle: "h23",
+  }).format(new Date(instant));
+}
+
+/** "Today", "Tomorrow", "Yesterday", or the day and date at the venue. */
+export function dayName(instant: string, zone: string, now: number): string {
+  const day = (at: number) => wallClock(new Date(at).toISOString(), zone).date;
+  const apart = Math.round((Date.parse(day(Date.parse(instant))) - Date.parse(day(now))) / 86_400_000);
+  if (apart === 0) return "Today";
+  if (apart === 1) return "Tomorrow";
+  if (apart === -1) return "Yesterday";
+  return new Intl.DateTimeFormat(undefined, {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    timeZone: zone,
+  }).format(new Date(instant));
+}
+
+/** The city of a zone other than the device's, to say whose time it is; null when it is the device's own. */
+export function foreignZone(zone: string): string | null {
+  return zone === deviceZone() ? null : (zone.split("/").at(-1) ?? zone).replaceAll("_", " ");
+}
+
+/** A length on the scale of hours and minutes: "in 5 min" style texts are built from it. */
+export function roughLength(seconds: number): string {
+  const minutes = Math.max(0, Math.floor(seconds / 60));
+  const [h, m] = [Math.floor(minutes / 60), minutes % 60];
+  if (h >= 48) return `${Math.floor(h / 24)} days`;
+  if (h > 0) return m > 0 ? `${h} h ${m} min` : `${h} h`;
+  return minutes > 0 ? `${minutes} min` : `${Math.max(0, Math.floor(seconds))} s`;
+}

@@ -1,0 +1,7 @@
+import { useWindowDimensions } from "react-native";
+import { wide } from "./tokens";
+
+/** Whether there is room for the detail beside the stair. */
+export function useWide(): boolean {
+  return useWindowDimensions().width >= wide;
+}
