@@ -1,4 +1,13 @@
 const { getDefaultConfig } = require("expo/metro-config");
 const { withNativeWind } = require("nativewind/metro");
 
-module.exports = withNativeWind(getDefaultConfig(__dirname), { input: "./ui/global.css", inlineRem: 16 });
+const config = getDefaultConfig(__dirname);
+
+// Zod brings its messages in forty languages; every message a person sees here is our own, in one.
+const ZOD = /[\\/]node_modules[\\/]zod[\\/]/;
+config.resolver.resolveRequest = (context, name, platform) =>
+  name.endsWith("/locales/index.js") && ZOD.test(context.originModulePath)
+    ? { type: "empty" }
+    : context.resolveRequest(context, name, platform);
+
+module.exports = withNativeWind(config, { input: "./ui/global.css", inlineRem: 16 });

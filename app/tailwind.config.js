@@ -5,7 +5,7 @@ const px = (n) => `${n}px`;
 const variables = (palette) => Object.fromEntries(Object.entries(palette).map(([k, v]) => [`--${k}`, v]));
 
 module.exports = {
-  content: ["./app/**/*.tsx", "./features/**/*.tsx", "./ui/**/*.tsx"],
+  content: ["./app/**/*.{ts,tsx}", "./features/**/*.{ts,tsx}", "./ui/**/*.{ts,tsx}"],
   presets: [require("nativewind/preset")],
   theme: {
     colors: {

@@ -13,7 +13,7 @@ import Plus from "lucide-react-native/icons/plus";
 import Settings from "lucide-react-native/icons/sliders-horizontal";
 import Sun from "lucide-react-native/icons/sun";
 import Timer from "lucide-react-native/icons/timer";
-import Trash from "lucide-react-native/icons/trash-2";
+import Trash from "lucide-react-native/icons/trash";
 import TriangleAlert from "lucide-react-native/icons/triangle-alert";
 import Undo from "lucide-react-native/icons/undo-2";
 import X from "lucide-react-native/icons/x";

@@ -33,7 +33,15 @@ export function Screen({ title, over, back, action, children }: ScreenProps) {
 }
 
 /** The screen's heading, with the line above it. */
-export function Heading({ title, over }: { title: string; over?: string | undefined }) {
+export function Heading({
+  title,
+  over,
+  small,
+}: {
+  title: string;
+  over?: string | undefined;
+  small?: boolean;
+}) {
   return (
     <View className="min-h-press flex-1 justify-center">
       {over ? (
@@ -41,7 +49,12 @@ export function Heading({ title, over }: { title: string; over?: string | undefi
           {over}
         </Text>
       ) : null}
-      <Text role="heading" aria-level={1} className="font-strong text-title text-ink" numberOfLines={2}>
+      <Text
+        role="heading"
+        aria-level={1}
+        className={`font-strong text-ink ${small ? "text-lead" : "text-title"}`}
+        numberOfLines={2}
+      >
         {title}
       </Text>
     </View>

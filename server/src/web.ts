@@ -12,7 +12,6 @@ export async function serveWeb(app: FastifyInstance, webRoot: string): Promise<v
   await app.register(fastifyStatic, {
     root: webRoot,
     preCompressed: true,
-    wildcard: false,
     cacheControl: false,
     setHeaders(reply, file) {
       reply.setHeader(

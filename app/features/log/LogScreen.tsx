@@ -47,8 +47,8 @@ function Row({ row, now }: { row: RunRow; now: number }) {
   const off = row.realSeconds - row.plannedSeconds;
   return (
     <View role="listitem" className="border-t-2 border-line">
-      <Link href={`/log/${row.id}`} className="block py-2">
-        <View className="flex-row items-start gap-3">
+      <Link href={`/log/${row.id}`} className="flex w-full py-2">
+        <View className="w-full flex-row items-start gap-3">
           <View className="flex-1">
             <Text className="font-strong text-body text-ink" numberOfLines={1}>
               {row.athleteName}

@@ -79,9 +79,9 @@ interface PlaceProps {
 
 function Place({ href, label, icon, here, beside }: PlaceProps) {
   return (
-    <Link href={href} aria-current={here ? "page" : undefined} className={beside ? "" : "flex-1"}>
+    <Link href={href} aria-current={here ? "page" : undefined} className={beside ? "flex" : "flex flex-1"}>
       <View
-        className={`min-h-press items-center gap-2 px-4 py-2 ${beside ? "flex-row" : "flex-col gap-0"} ${here ? "bg-tone-2" : ""}`}
+        className={`min-h-press w-full items-center gap-2 px-4 py-2 ${beside ? "flex-row" : "flex-col gap-0"} ${here ? "bg-tone-2" : ""}`}
       >
         <Icon name={icon} size={22} color={here ? "on-tone-2" : "ink"} />
         <Text className={`text-small ${here ? "font-strong text-on-tone-2" : "font-text text-ink"}`}>

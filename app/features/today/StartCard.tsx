@@ -30,8 +30,8 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
       aria-label={`${start.athlete.name}, ${start.title}`}
       className="border-t-2 border-line pt-3"
     >
-      <Link href={`/start/${start.id}`} className="block">
-        <View className={`flex-row items-start gap-3 ${over ? "opacity-80" : ""}`}>
+      <Link href={`/start/${start.id}`} className="flex w-full flex-col">
+        <View className={`w-full flex-row items-start gap-3 ${over ? "opacity-80" : ""}`}>
           <View className="flex-1">
             <Text className="font-strong text-lead text-ink" numberOfLines={2}>
               {start.athlete.name}

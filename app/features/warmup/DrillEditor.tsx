@@ -10,7 +10,6 @@ import {
 } from "@tonodrome/core";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";
 import { Notice } from "~/ui/Notice";
@@ -22,11 +21,7 @@ interface DrillEditorProps {
   steep: SteepStep | null;
   /** Why it was given up, when it was. */
   reason: string | null;
-  first: boolean;
-  last: boolean;
   onChange: (change: Partial<PlanItem>) => void;
-  onMove: (by: -1 | 1) => void;
-  onRemove: () => void;
 }
 
 const PHASE_OPTIONS = PHASES.map((value) => ({ value, label: phaseName(value) }));
@@ -36,16 +31,7 @@ const PRIORITY_OPTIONS = PRIORITIES.map((value) => ({
 }));
 
 /** One drill of the plan: its dose, intensity, priority, focus and place in the order. */
-export function DrillEditor({
-  placement,
-  steep,
-  reason,
-  first,
-  last,
-  onChange,
-  onMove,
-  onRemove,
-}: DrillEditorProps) {
+export function DrillEditor({ placement, steep, reason, onChange }: DrillEditorProps) {
   const { item } = placement;
   const intensity = (by: number) => onChange({ intensity: Math.min(100, Math.max(0, item.intensity + by)) });
   return (
@@ -57,7 +43,6 @@ export function DrillEditor({
         />
       ) : null}
       {reason ? <Notice text={reason} /> : null}
-      <DoseEditor dose={item.dose} onChange={(dose) => onChange({ dose })} />
       <Stepper
         label="Intensity"
         value={`${item.intensity} %`}
@@ -75,6 +60,7 @@ export function DrillEditor({
           onChange={(priority) => onChange({ priority })}
         />
       </View>
+      <DoseEditor dose={item.dose} onChange={(dose) => onChange({ dose })} />
       <TextEdit
         key={`focus-${item.id}`}
         label="One thing to attend to"
@@ -82,11 +68,6 @@ export function DrillEditor({
         check={noteSchema}
         onChange={(focus) => onChange({ focus })}
       />
-      <View className="flex-row flex-wrap gap-2">
-        <Button label="Earlier" icon="up" disabled={first} onPress={() => onMove(-1)} />
-        <Button label="Later" icon="down" disabled={last} onPress={() => onMove(1)} />
-        <Button label="Remove" icon="remove" onPress={onRemove} />
-      </View>
       <TextEdit
         key={`name-${item.id}`}
         label="Name in this plan"

@@ -16,6 +16,7 @@ import { useWide } from "~/ui/useWide";
 import { Actions } from "./Actions";
 import { Dock } from "./Dock";
 import { DrillEditor } from "./DrillEditor";
+import { DrillMoves } from "./DrillMoves";
 import { EarlierVersions } from "./EarlierVersions";
 import { addDrill, changeItem, moveItem, removeItem, withMainRange } from "./editPlan";
 import { GivenUp } from "./GivenUp";
@@ -136,9 +137,13 @@ function WarmUp({ start }: { start: Start }) {
       placement={placement}
       steep={steepSteps(body.items, body.stepPoints).find((s) => s.toId === placement.item.id) ?? null}
       reason={givenUp(fit).find((g) => g.itemId === placement.item.id)?.reason ?? null}
+      onChange={change}
+    />
+  ) : null;
+  const moves = placement ? (
+    <DrillMoves
       first={index === 0}
       last={index === body.items.length - 1}
-      onChange={change}
       onMove={(by) => move(placement.item.id, index + by)}
       onRemove={remove}
     />
@@ -150,7 +155,11 @@ function WarmUp({ start }: { start: Start }) {
     <View className="min-h-0 flex-1">
       <View className="flex-row items-center gap-1 px-2 pt-1">
         <BackButton to="/" />
-        <Heading title={start.title} over={[start.athlete.name, start.venue].filter(Boolean).join(", ")} />
+        <Heading
+          small
+          title={start.title}
+          over={[start.athlete.name, start.venue].filter(Boolean).join(", ")}
+        />
       </View>
       <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair">
         <PlanNotices
@@ -200,11 +209,12 @@ function WarmUp({ start }: { start: Start }) {
           contentContainerClassName="max-w-[640px] gap-4 p-6"
         >
           <Heading title={placement?.item.name ?? "What this time gives"} />
+          {moves}
           {editor ?? <GivenUp fit={fit} table={table} />}
         </ScrollView>
       ) : null}
       {sheet === "drill" && placement && !wide ? (
-        <Sheet title={placement.item.name} onClose={close}>
+        <Sheet title={placement.item.name} onClose={close} foot={moves}>
           {editor}
         </Sheet>
       ) : null}
