@@ -27,7 +27,9 @@ export function Sheet({ title, onClose, children, foot }: SheetProps) {
             </Text>
             <Button label="Close" icon="close" iconOnly look="plain" onPress={onClose} />
           </View>
-          <ScrollView contentContainerClassName="gap-4 p-4">{children}</ScrollView>
+          <ScrollView tabIndex={0} contentContainerClassName="gap-4 p-4">
+            {children}
+          </ScrollView>
           {foot ? <View className="border-t-2 border-line p-3">{foot}</View> : null}
         </View>
       </View>

@@ -1,4 +1,4 @@
-import { isTimeZone, nameSchema, noteSchema, zonedInstant } from "@tonodrome/core";
+import { isTimeZone, nameSchema, noteSchema, type ZonedInstant, zonedInstant } from "@tonodrome/core";
 import type { StartInput } from "@tonodrome/core/api";
 import { z } from "zod";
 
@@ -22,8 +22,7 @@ export const startFormSchema = z
       context.addIssue({ code: "custom", path: [path], message });
     if (form.athleteId === "" && form.newAthlete === "")
       fault("newAthlete", "Choose an athlete, or give a new one's name.");
-    const { kind } = zonedInstant(form.date, form.time, form.zone);
-    if (kind === "never") {
+    if (read(form)?.kind === "never") {
       fault(
         "time",
         `${form.time} does not exist that night: the clocks go forward over it. Give a time before or after.`,
@@ -41,17 +40,22 @@ export function timeNews(
   form: Pick<StartForm, "date" | "time" | "zone">,
   now: number,
 ): { past: boolean; hint: string | null } {
+  const moment = read(form);
+  return {
+    past: moment !== null && Date.parse(moment.instant) <= now,
+    hint:
+      moment?.kind === "twice"
+        ? `${form.time} comes twice that night, as the clocks go back. This is the first of the two.`
+        : null,
+  };
+}
+
+/** The moment meant, or null while a part of it is missing or wrong (which its own field says). */
+function read({ date, time, zone }: Pick<StartForm, "date" | "time" | "zone">): ZonedInstant | null {
   try {
-    const { instant, kind } = zonedInstant(form.date, form.time, form.zone);
-    return {
-      past: Date.parse(instant) <= now,
-      hint:
-        kind === "twice"
-          ? `${form.time} comes twice that night, as the clocks go back. This is the first of the two.`
-          : null,
-    };
+    return zonedInstant(date, time, zone);
   } catch {
-    return { past: false, hint: null };
+    return null;
   }
 }
 

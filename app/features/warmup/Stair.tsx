@@ -68,8 +68,9 @@ export function Stair({ fit, body, selectedId, onSelect, onMove }: StairProps) {
 }
 
 const MODIFIERS = [restrictToVerticalAxis];
-// Moving by keys and by buttons is in the drill's own sheet, where it is said in words.
-const NO_INSTRUCTIONS = { screenReaderInstructions: { draggable: "" } };
+// Moving by keys and by buttons is in the drill's own sheet, where it is said in words. What the package adds for
+// those who listen belongs outside the list, which may hold drills only.
+const NO_INSTRUCTIONS = { screenReaderInstructions: { draggable: "" }, container: document.body };
 
 const SortableStrip = memo(function SortableStrip(props: StripProps) {
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({

@@ -17,12 +17,7 @@ const HOURS = 12 * 3600;
 export function StartBand({ start, untilStart, beginsAt, now }: StartBandProps) {
   const zone = foreignZone(start.zone);
   const day = dayName(start.startsAt, start.zone, now);
-  const begin =
-    untilStart <= 0
-      ? "Started"
-      : beginsAt > now
-        ? `Begin at ${clockTime(beginsAt, start.zone)}`
-        : "Begin now";
+  const begin = beginWords(untilStart, beginsAt, start, now);
   return (
     <View className="flex-row items-center gap-3 bg-signal px-4 py-2">
       <View className="flex-1">
@@ -42,4 +37,10 @@ export function StartBand({ start, untilStart, beginsAt, now }: StartBandProps) 
       </Text>
     </View>
   );
+}
+
+function beginWords(untilStart: number, beginsAt: number, start: Start, now: number): string {
+  if (untilStart <= 0) return "Started";
+  if (beginsAt === Date.parse(start.startsAt)) return "Nothing to begin yet";
+  return beginsAt > now ? `Begin at ${clockTime(beginsAt, start.zone)}` : "Begin now";
 }

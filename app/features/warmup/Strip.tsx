@@ -163,5 +163,6 @@ function LeftOut({
 function describe({ item, level, ideal, beginSeconds }: Placement): string {
   if (!level) return `${item.name}, left out`;
   const change = level === ideal ? "" : `, ${describeChange(ideal, level)}`;
-  return `${item.name}, ${item.intensity} %, ${level.words}${change}, ${formatLength(level.seconds)}, at ${formatMinus(beginSeconds)}`;
+  const effort = item.phase === "kit" ? "kit" : `${item.intensity} %`;
+  return `${item.name}, ${effort}, ${level.words}${change}, ${formatLength(level.seconds)}, at ${formatMinus(beginSeconds)}`;
 }

@@ -5,18 +5,25 @@ import { v4 as uuid } from "uuid";
 
 /** Changes of a plan as small steps, each giving a new plan and leaving the old one as it was. */
 
-/** Copies a drill from the shelf into the plan, after the last one of its phase or of an earlier phase. */
+/**
+ * Copies a drill from the shelf into the plan: after the last one of its phase or of an earlier phase, and a technical
+ * one where it keeps the climb even.
+ */
 export function addDrill(body: PlanBody, drill: Drill): { body: PlanBody; id: string } {
   const { id: drillId, ...rest } = drill;
   const item: PlanItem = { id: uuid(), drillId, ...rest };
+  return { body: { ...body, items: body.items.toSpliced(placeFor(body.items, item), 0, item) }, id: item.id };
+}
+
+function placeFor(items: readonly PlanItem[], item: PlanItem): number {
+  // Kit is done wherever the place changes, so it goes to the end and is moved from there.
+  if (item.phase === "kit") return items.length;
+  if (item.phase === "technical") {
+    const harder = items.findIndex((i) => i.phase === "technical" && i.intensity > item.intensity);
+    if (harder >= 0) return harder;
+  }
   const rank = (phase: Phase) => PHASES.indexOf(phase);
-  // Kit is done wherever its place changes, so it goes to the end and is dragged from there.
-  const after =
-    item.phase === "kit"
-      ? -1
-      : body.items.findLastIndex((i) => i.phase !== "kit" && rank(i.phase) <= rank(item.phase));
-  const at = after < 0 && item.phase === "kit" ? body.items.length : after + 1;
-  return { body: { ...body, items: body.items.toSpliced(at, 0, item) }, id: item.id };
+  return items.findLastIndex((i) => i.phase !== "kit" && rank(i.phase) <= rank(item.phase)) + 1;
 }
 
 /** Changes one drill of the plan. */

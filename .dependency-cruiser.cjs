@@ -1,0 +1,48 @@
+/** The arrows: app → core ← server, and nothing else between the rooms. */
+module.exports = {
+  forbidden: [
+    {
+      name: "core-knows-nobody",
+      comment: "The computation has no interface, no server and no I/O.",
+      severity: "error",
+      from: { path: "^core/src", pathNot: "\\.test\\.ts$|^core/src/testing/" },
+      to: { pathNot: "^core/src|node_modules/(zod|@date-fns/tz)/" },
+    },
+    {
+      name: "app-and-server-meet-only-in-core",
+      severity: "error",
+      from: { path: "^(app|server|e2e)/" },
+      to: { path: "^(app|server|e2e)/", pathNot: "^$1/" },
+    },
+    {
+      name: "routes-are-thin",
+      comment: "A route shows a feature; only the frame around all of them touches data.",
+      severity: "error",
+      from: { path: "^app/app/", pathNot: "_layout" },
+      to: { path: "^app/data/" },
+    },
+    {
+      name: "shared-parts-know-no-feature",
+      severity: "error",
+      from: { path: "^app/(ui|data)/" },
+      to: { path: "^app/(features|app)/" },
+    },
+    {
+      name: "no-circles",
+      severity: "error",
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } },
+    },
+    { name: "nothing-unresolved", severity: "error", from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: "node_modules" },
+    exclude: { path: "(^|/)(dist|dist\\.new|node_modules/\\.cache)/" },
+    enhancedResolveOptions: {
+      exportsFields: ["exports"],
+      conditionNames: ["import", "require", "node", "default", "types"],
+    },
+    tsConfig: { fileName: `${__dirname}/app/tsconfig.json` },
+  },
+};

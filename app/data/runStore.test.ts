@@ -1,0 +1,109 @@
+import { emptyPlan, fitPlan, runPlanOf } from "@tonodrome/core";
+import type { Run, Start } from "@tonodrome/core/api";
+import { addDrill, firstDose } from "../features/warmup/editPlan";
+
+const body = addDrill(emptyPlan(), {
+  id: "11111111-1111-4111-8111-111111111111",
+  name: "Laps",
+  phase: "raise",
+  priority: "essential",
+  intensity: 20,
+  dose: firstDose("time"),
+  focus: "",
+  place: "",
+}).body;
+
+const start: Start = {
+  id: "22222222-2222-4222-8222-222222222222",
+  version: 1,
+  athlete: { id: "33333333-3333-4333-8333-333333333333", name: "Ada" },
+  title: "Final",
+  venue: "Hall",
+  zone: "UTC",
+  startsAt: "2026-06-01T12:00:00.000Z",
+  readyAt: "2026-06-01T11:15:00.000Z",
+  plan: { id: "44444444-4444-4444-8444-444444444444", version: 1, body },
+};
+
+/** A server that keeps runs as the real one does, and can be taken off the net. */
+class FakeServer {
+  up = true;
+  runs = new Map<string, Run>();
+  calls = 0;
+
+  fetch = async (url: string, init: { method: string; body?: string }): Promise<Response> => {
+    this.calls++;
+    if (!this.up) throw new TypeError("Failed to fetch");
+    const sent = JSON.parse(init.body ?? "{}");
+    const eventsOf = /\/runs\/([^/]+)\/events/.exec(url)?.[1];
+    if (!eventsOf) {
+      const { athlete: _, plan: __, version: ___, readyAt: ____, id: startId, ...about } = start;
+      this.runs.set(sent.id, {
+        ...about,
+        id: sent.id,
+        startId,
+        athleteName: "Ada",
+        plan: sent.plan,
+        events: [],
+      });
+      return answer(this.runs.get(sent.id));
+    }
+    const run = this.runs.get(eventsOf) as Run;
+    const known = new Set(run.events.map((e) => e.id));
+    for (const event of sent.events) if (!known.has(event.id)) run.events.push(event);
+    return answer({ recorded: sent.events.map((e: { id: string }) => e.id) });
+  };
+}
+
+const answer = (data: unknown) => ({ ok: true, json: async () => data }) as Response;
+
+let server: FakeServer;
+let store: typeof import("./runStore");
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  localStorage.clear();
+  server = new FakeServer();
+  Object.assign(globalThis, { fetch: server.fetch });
+  Object.assign(AbortSignal, { timeout: () => undefined });
+  jest.isolateModules(() => {
+    store = require("./runStore");
+  });
+});
+afterEach(() => jest.useRealTimers());
+
+const settle = () => jest.advanceTimersByTimeAsync(10_000);
+const begin = () => store.createRun(start, runPlanOf(fitPlan(body, 2700), start.startsAt));
+
+it("sends a run and every press, once each and in order", async () => {
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  store.pressRun(id, { kind: "done" });
+  await settle();
+  expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "done"]);
+});
+
+it("keeps presses while the server is away, through a reload, and sends them afterwards", async () => {
+  server.up = false;
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  await settle();
+  expect(server.runs.size).toBe(0);
+
+  jest.isolateModules(() => {
+    store = require("./runStore");
+  });
+  store.pressRun(id, { kind: "skip" });
+  server.up = true;
+  await settle();
+  expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "skip"]);
+});
+
+it("stops asking once everything is there", async () => {
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  await settle();
+  const before = server.calls;
+  await settle();
+  expect(server.calls).toBe(before);
+});

@@ -1,0 +1,15 @@
+import type { LaunchOptions } from "@playwright/test";
+
+/** Debian's Chromium, kept from calling anybody. */
+export const chromium: LaunchOptions = {
+  executablePath: "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
+};

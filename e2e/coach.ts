@@ -1,0 +1,61 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, type Page } from "@playwright/test";
+
+/** Opens Today and, from it, an athlete's next start. */
+export async function openStart(page: Page, athlete: string): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("link").filter({ hasText: athlete }).first().click();
+  await expect(page.getByTestId("stair")).toBeVisible();
+}
+
+/** Makes a new start for a new athlete and ends on its empty warm-up. */
+export async function makeStart(page: Page, name: string, inMinutes = 120): Promise<void> {
+  await page.goto("/start/new");
+  await page.getByRole("radio", { name: "Someone new" }).click();
+  await page.getByLabel("Their name").fill(name);
+  await page.getByLabel("What is started").fill("Trial skate");
+  const at = new Date(Date.now() + inMinutes * 60_000);
+  const two = (n: number) => String(n).padStart(2, "0");
+  await page
+    .getByLabel("Day", { exact: true })
+    .fill(`${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`);
+  await page.getByLabel("Start", { exact: true }).fill(`${two(at.getHours())}:${two(at.getMinutes())}`);
+  await page.getByRole("button", { name: "Make it and build the warm-up" }).click();
+  await expect(page.getByText("No drills yet", { exact: false }).first()).toBeVisible();
+}
+
+/** Adds drills of the shelf by name to the warm-up that is open. */
+export async function addDrills(page: Page, ...names: string[]): Promise<void> {
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  for (const name of names) {
+    await page.getByRole("dialog").getByLabel("Find").fill(name);
+    await page.getByRole("button", { name: `Add ${name}` }).click();
+  }
+  await page.getByRole("button", { name: "Close" }).click();
+}
+
+/** Names of the drills of the stair, first to last. */
+export async function stairNames(page: Page): Promise<string[]> {
+  const labels = await page
+    .getByTestId("stair")
+    .getByRole("listitem")
+    .getByRole("button")
+    .evaluateAll((nodes) => nodes.map((n) => n.getAttribute("aria-label") ?? ""));
+  return labels.map((l) => l.split(/, (?:\d+ %|kit|left out)/)[0] ?? "");
+}
+
+/** Saves and waits until there is nothing left to save. */
+export async function save(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByRole("button", { name: "Run", exact: true })).toHaveText(/Run/);
+}
+
+/** Fails on anything that axe finds against WCAG 2.2 A and AA. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
+    .analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(" | ")}`)).toEqual(
+    [],
+  );
+}

@@ -1,0 +1,29 @@
+import { defineConfig } from "@playwright/test";
+import { chromium } from "./browser";
+
+const port = Number(process.env.E2E_PORT ?? 4791);
+
+export default defineConfig({
+  testDir: "tests",
+  outputDir: "test-results",
+  workers: 1,
+  timeout: 60_000,
+  retries: 0,
+  reporter: [["list"]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    locale: "en-GB",
+    launchOptions: chromium,
+    trace: "retain-on-failure",
+  },
+  webServer: {
+    command: "node ../scripts/e2e-server.mjs",
+    env: { PORT: String(port) },
+    url: `http://127.0.0.1:${port}/ready`,
+    timeout: 120_000,
+    gracefulShutdown: { signal: "SIGTERM", timeout: 20_000 },
+    reuseExistingServer: false,
+  },
+});

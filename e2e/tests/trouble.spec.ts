@@ -1,0 +1,125 @@
+import { expect, test } from "@playwright/test";
+import { addDrills, expectAccessible, makeStart, openStart, save, stairNames } from "../coach";
+
+test("the start is moved in two taps, the fit follows, and the move is taken back", async ({ page }) => {
+  await page.goto("/");
+  const card = page.getByRole("group", { name: /^Noor Whitlock/ });
+  await expect(card).toContainText("fits, 30 min available");
+  await card.getByRole("button", { name: "Move start" }).click();
+  await card.getByRole("button", { name: "−5 min" }).click();
+  await expect(card).toContainText("25 min available");
+  await expect(card).toContainText("Gave up");
+  await expectAccessible(page);
+  await card.getByRole("button", { name: /^Undo/ }).click();
+  await expect(card).toContainText("fits, 30 min available");
+});
+
+test("two tabs: saving an older version is refused, and nothing of either is lost", async ({
+  page,
+  context,
+}) => {
+  await makeStart(page, "Liv Aster");
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByText("No drills yet", { exact: false }).first()).toBeVisible();
+
+  await addDrills(page, "Leg swings");
+  await save(page);
+  // The second tab was opened before and has not heard of it.
+  await other.route("**/api/starts**", (route) => route.abort());
+  await addDrills(other, "Walking lunges");
+  await other.getByRole("button", { name: "Save" }).click();
+  await expect(other.getByText("Someone else saved this warm-up")).toBeVisible();
+  expect(await stairNames(other)).toEqual(["Walking lunges"]);
+  await other.unroute("**/api/starts**");
+  await other.getByRole("button", { name: "Take theirs" }).click();
+  await expect.poll(() => stairNames(other)).toEqual(["Leg swings"]);
+
+  await other.getByRole("button", { name: "Wait and steps" }).click();
+  await other.getByRole("button", { name: "Earlier versions" }).click();
+  await expect(other.getByRole("dialog")).toContainText("Not saved, made from version 1");
+  await other
+    .getByRole("listitem")
+    .filter({ hasText: "Not saved" })
+    .getByRole("button", { name: "Open" })
+    .click();
+  expect(await stairNames(other)).toEqual(["Walking lunges"]);
+});
+
+test("the server goes away while saving: it is said, and the edits outlive a reload", async ({ page }) => {
+  await makeStart(page, "Runa Blythe");
+  await page.route("**/api/plans/**", (route) => route.abort());
+  await addDrills(page, "Leg swings", "Landing holds");
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("The server cannot be reached", { exact: false })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText("Changes from earlier", { exact: false })).toBeVisible();
+  expect(await stairNames(page)).toEqual(["Leg swings", "Landing holds"]);
+  await page.unroute("**/api/plans/**");
+  await save(page);
+  await page.reload();
+  await expect.poll(() => stairNames(page)).toEqual(["Leg swings", "Landing holds"]);
+  await expect(page.getByText("Changes from earlier", { exact: false })).toHaveCount(0);
+});
+
+test("a new start says what is missing or impossible, beside the field, and keeps what was filled in", async ({
+  page,
+}) => {
+  await page.goto("/start/new");
+  await page.getByRole("radio", { name: "Someone new" }).click();
+  await page.getByLabel("What is started").fill("x".repeat(400));
+  await page.getByLabel("Time zone of the venue").fill("Europe/Vienna");
+  await page.getByLabel("Day", { exact: true }).fill("2027-03-28");
+  await page.getByLabel("Start", { exact: true }).fill("02:30");
+  await page.getByRole("button", { name: "Make it and build the warm-up" }).click();
+  await expect(page.getByText("at most 120 characters")).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel("What is started").fill("Night final");
+  await page.getByRole("button", { name: "Make it and build the warm-up" }).click();
+  await expect(page.getByText("Choose an athlete", { exact: false })).toBeVisible();
+  await expect(page.getByText("02:30 does not exist that night", { exact: false })).toBeVisible();
+  await page.getByLabel("Their name").fill("Yrsa Holm");
+  await page.getByLabel("Day", { exact: true }).fill("2020-01-01");
+  await page.getByRole("button", { name: "Make it and build the warm-up" }).click();
+  await expect(page.getByText("That time has passed at the venue", { exact: false })).toBeVisible();
+  await page.getByLabel("Day", { exact: true }).fill("2027-03-28");
+  await page.getByLabel("Start", { exact: true }).fill("00:10");
+  await page.getByRole("button", { name: "Make it and build the warm-up" }).click();
+  await expect(page.getByTestId("stair")).toBeVisible();
+  await expect(page.getByText("00:10", { exact: true })).toBeVisible();
+  await expect(page.getByText(/Vienna time/)).toBeVisible();
+});
+
+test("one minute to go: it says what is short, and the application goes on working", async ({ page }) => {
+  await makeStart(page, "Dagny Frost", 2);
+  await addDrills(page, "Easy laps of the corridor", "Opening pass");
+  await expect(page.getByText("does not fit")).toBeVisible();
+  await expect(page.getByText(/only \d:\d\d left/)).toBeVisible();
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await expect(page.getByRole("dialog")).toContainText("need");
+});
+
+test("addresses that lead nowhere, and a list that cannot be loaded", async ({ page }) => {
+  await page.goto("/nothing/here");
+  await expect(page.getByText("There is nothing at this address")).toBeVisible();
+  await page.goto("/start/00000000-0000-4000-8000-000000000000");
+  await expect(page.getByText("There is no such start")).toBeVisible();
+  await page.route("**/api/starts**", (route) => route.abort());
+  await page.goto("/");
+  await expect(page.getByText("The server cannot be reached", { exact: false })).toBeVisible({
+    timeout: 15_000,
+  });
+  await page.unroute("**/api/starts**");
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(page.getByText("Ilse Marrow").first()).toBeVisible();
+});
+
+test("hall dark and the wide layout are accessible too", async ({ page }) => {
+  await page.emulateMedia({ colorScheme: "dark" });
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await openStart(page, "Tamsin Okoro-Vale");
+  await page.getByRole("button", { name: /^Landing holds/ }).click();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Paper light" }).click();
+  await expectAccessible(page);
+});

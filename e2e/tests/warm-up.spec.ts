@@ -1,0 +1,139 @@
+import { expect, test } from "@playwright/test";
+import { addDrills, expectAccessible, makeStart, openStart, save, stairNames } from "../coach";
+
+test("Today shows the club's next starts, soonest first, and is accessible", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByText("Aldermere Figure Skating Club")).toBeVisible();
+  const next = page.getByRole("group", { name: /^Ilse Marrow, Short/ });
+  await expect(next).toContainText(/Begin at \d\d:\d\d, in \d+ min/);
+  const who = await page
+    .getByRole("group")
+    .evaluateAll((nodes) => nodes.map((n) => n.getAttribute("aria-label")));
+  const demo = ["Ilse Marrow", "Tamsin Okoro-Vale", "Noor Whitlock", "Pia Sandgren", "Bastian Thorne"];
+  expect(who.map((w) => w?.split(", ")[0] ?? "").filter((w) => demo.includes(w))).toEqual(demo);
+  await expectAccessible(page);
+});
+
+test("the stair re-fits as the slider moves and says what was given up", async ({ page }) => {
+  await openStart(page, "Ilse Marrow");
+  const slider = page.getByRole("slider", { name: "Time available" });
+  const line = page.getByTestId("given-up");
+  const state = page.getByRole("status").filter({ hasText: /fit|tight/ });
+
+  await slider.fill("45");
+  await expect(line).toContainText("Nothing given up");
+  await expect(state).toHaveText("fits");
+  const whole = await page.getByTestId("stair").getByText("left out").count();
+  expect(whole).toBe(0);
+
+  await slider.fill("30");
+  await expect(line).toHaveText(/^Gave up 2: Walking lunges 3 → 2 sets/);
+  await expect(page.getByRole("button", { name: /^Walking lunges, 30 %.*3 → 2 sets/ })).toBeVisible();
+
+  await slider.fill("12");
+  await expect(state).toHaveText("does not fit");
+  await expect(line).toContainText(/^Essentials are .* short/);
+  await expect(page.getByRole("button", { name: /^Boots on, kit/ })).toBeVisible();
+
+  await line.click();
+  await expect(page.getByRole("dialog")).toContainText("Five more minutes buy");
+  await expectAccessible(page);
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+
+  await slider.fill("45");
+  await expect(line).toContainText("Nothing given up");
+  await expectAccessible(page);
+});
+
+const EIGHT = [
+  "Easy laps of the corridor",
+  "Skipping, soft feet",
+  "Leg swings",
+  "Landing holds",
+  "Boots on",
+  "Edges and crossovers",
+  "Waltz jump into back spin",
+  "Double jumps",
+  "Opening pass",
+];
+
+test("a coach builds a warm-up from nothing, and it is all there later", async ({ page }) => {
+  await makeStart(page, "Wren Abernathy");
+  await addDrills(page, ...EIGHT);
+  expect((await stairNames(page)).sort()).toEqual([...EIGHT].sort());
+
+  // Kit goes to the end when it is added; the coach brings it before the ice.
+  await page.getByRole("button", { name: /^Boots on/ }).click();
+  for (let i = 0; i < 4; i++) await page.getByRole("button", { name: "Earlier" }).click();
+  await page.getByRole("button", { name: "Close" }).click();
+  expect(await stairNames(page)).toEqual(EIGHT);
+
+  await page.getByRole("button", { name: /^Landing holds/ }).click();
+  const sheet = page.getByRole("dialog");
+  await sheet.getByRole("button", { name: "Ideal reps: more" }).click();
+  await sheet.getByRole("button", { name: "Intensity: more" }).click();
+  await sheet.getByRole("radio", { name: "Useful" }).click();
+  await sheet.getByLabel("One thing to attend to").fill("Quiet upper body");
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByRole("button", { name: /^Landing holds, 40 %, 2 × 6 a side/ })).toBeVisible();
+
+  await page.getByRole("button", { name: /^Skipping, soft feet/ }).click();
+  await page.getByRole("button", { name: "Remove" }).click();
+  const kept = EIGHT.filter((n) => n !== "Skipping, soft feet");
+  expect(await stairNames(page)).toEqual(kept);
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect(await stairNames(page)).toEqual(EIGHT);
+  await save(page);
+
+  await page.goto("/");
+  await openStart(page, "Wren Abernathy");
+  expect(await stairNames(page)).toEqual(EIGHT);
+  await page.getByRole("button", { name: /^Landing holds, 40 %, 2 × 6 a side/ }).click();
+  await expect(page.getByLabel("One thing to attend to")).toHaveValue("Quiet upper body");
+  await expect(page.getByRole("radio", { name: "Useful" })).toBeChecked();
+});
+
+test("a strip is dragged to another place", async ({ page }) => {
+  await makeStart(page, "Odile Brandt");
+  await addDrills(page, "Leg swings", "Walking lunges", "Landing holds");
+  const box = async (name: RegExp) => {
+    const rect = await page.getByRole("button", { name }).boundingBox();
+    if (!rect) throw new Error(`${name} is not on the screen`);
+    return { x: rect.x + 40, y: rect.y + rect.height / 2 };
+  };
+  const [from, to] = [await box(/^Leg swings/), await box(/^Landing holds/)];
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x, from.y + 20, { steps: 4 });
+  await page.mouse.move(to.x, to.y + 10, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(() => stairNames(page)).toEqual(["Walking lunges", "Landing holds", "Leg swings"]);
+});
+
+test("a drill of one's own is made and added in one go", async ({ page }) => {
+  await makeStart(page, "Ketil Moe");
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await page.getByRole("button", { name: "Make a new drill" }).click();
+  await page.getByRole("button", { name: "Put on the shelf" }).click();
+  await expect(page.getByText("Give a name.")).toBeVisible();
+  await page.getByLabel("Name", { exact: true }).fill("Hop ladder");
+  await page.getByRole("dialog").getByRole("radio", { name: "Mobilise and activate" }).click();
+  await page.getByRole("button", { name: "Put on the shelf" }).click();
+  await page.getByRole("button", { name: "Close" }).click();
+  expect(await stairNames(page)).toEqual(["Hop ladder"]);
+  await page.goto("/shelf");
+  await expect(page.getByText("Hop ladder")).toBeVisible();
+  await expectAccessible(page);
+});
+
+test("a step that is too steep is marked and left out, not climbed", async ({ page }) => {
+  await makeStart(page, "Ines Falk");
+  await addDrills(page, "Edges and crossovers", "Double jumps");
+  await expect(page.getByTestId("given-up")).toContainText("too steep a step apart");
+  const names = page.getByTestId("stair");
+  await expect(names.getByText("left out")).toHaveCount(1);
+  await addDrills(page, "Waltz jump into back spin");
+  await expect(names.getByText("left out")).toHaveCount(0);
+});
