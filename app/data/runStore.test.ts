@@ -1,17 +1,28 @@
-import { emptyPlan, fitPlan, runPlanOf } from "@tonodrome/core";
+import { emptyPlan, fitPlan, type PlanBody, runPlanOf } from "@tonodrome/core";
 import type { Run, Start } from "@tonodrome/core/api";
-import { addDrill, firstDose } from "../features/warmup/editPlan";
 
-const body = addDrill(emptyPlan(), {
-  id: "11111111-1111-4111-8111-111111111111",
-  name: "Laps",
-  phase: "raise",
-  priority: "essential",
-  intensity: 20,
-  dose: firstDose("time"),
-  focus: "",
-  place: "",
-}).body;
+const body: PlanBody = {
+  ...emptyPlan(),
+  items: [
+    {
+      id: "11111111-1111-4111-8111-111111111111",
+      drillId: null,
+      name: "Laps",
+      phase: "raise",
+      priority: "essential",
+      intensity: 20,
+      dose: {
+        kind: "time",
+        seconds: { floor: 60, ideal: 120, ceiling: 120 },
+        step: 30,
+        sides: "one",
+        changeoverSeconds: 0,
+      },
+      focus: "",
+      place: "",
+    },
+  ],
+};
 
 const start: Start = {
   id: "22222222-2222-4222-8222-222222222222",

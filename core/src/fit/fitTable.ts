@@ -24,17 +24,22 @@ export interface FitTable {
   most: number;
   /** Per column the best worth with exactly that total; `high` is −1 where the total cannot be made. */
   worth: { high: Float64Array; low: Float64Array };
-  /** Per column the last technical class of that best plan. */
+  /**
+   * Index of the last technical drill, −1 when there is none, and per column the class that the best plan up to there
+   * ends in. After it the class no longer matters, and all classes are one.
+   */
+  lastTechnical: number;
   lastClass: Uint8Array;
-  /** Per drill and class: the level chosen (0 = left out) and the class before, per column. */
-  choices: Choice[][];
+  /** Per drill and class what was chosen; null where the drill cannot have been the last one to change that class. */
+  choices: (Choice | null)[][];
   /** Least seconds of work with every essential drill at its floor or above; Infinity when the step rule forbids it. */
   essentialSeconds: number;
 }
 
+/** Per column the level chosen (0 = left out), and for a technical drill the class before it. */
 export interface Choice {
   level: Uint8Array;
-  from: Uint8Array;
+  from: Uint8Array | null;
 }
 
 interface Layer {
@@ -66,45 +71,53 @@ export function buildFitTable(plan: PlanBody, horizonSeconds: number): FitTable 
   layers[0] = first;
   let reach = 0;
 
-  const choices: Choice[][] = [];
-  drills.forEach((drill, i) => {
-    const row: Choice[] = [];
+  const lastTechnical = drills.findLastIndex((d) => d.item.phase === "technical");
+  let lastClass: Uint8Array = new Uint8Array(most + 1);
+  const choices = drills.map((drill, i) => {
     const seconds = drill.levels.map((l) => l.seconds / grain);
     const rows = worth[i] ?? [];
-    const next: (Layer | null)[] = layers.map((layer, c) => {
-      row[c] = emptyChoice(layer ? most : -1, c);
-      return layer && { high: layer.high.slice(), low: layer.low.slice() };
-    });
+    const limits = { reach, most };
+    const row: (Choice | null)[] = Array(layers.length).fill(null);
     if (drill.item.phase === "technical") {
-      const into = classes.indexOf(drill.item.intensity) + 1;
+      const { intensity } = drill.item;
+      const into = classes.indexOf(intensity) + 1;
       const allowed = layers.map((layer, c) =>
-        layer && stepAllowed(c === 0 ? null : (classes[c - 1] ?? 0), drill.item.intensity, plan.stepPoints)
-          ? layer
-          : null,
+        stepAllowed(c === 0 ? null : (classes[c - 1] ?? 0), intensity, plan.stepPoints) ? layer : null,
       );
-      const { best, from } = bestOver(allowed, most, reach);
-      next[into] ??= emptyLayer(most);
-      const choice = row[into]?.level.length ? (row[into] as Choice) : emptyChoice(most, into);
+      const { best, from } = bestOver(allowed, limits);
+      const choice = { level: new Uint8Array(most + 1), from: new Uint8Array(most + 1) };
+      const old = layers[into];
+      const next = old ? copyOf(old) : emptyLayer(most);
+      relax({ source: best, into: next, choice, from }, seconds, rows, limits);
       row[into] = choice;
-      relax(best, next[into] as Layer, choice, from, seconds, rows, reach, most);
+      layers = layers.with(into, next);
     } else {
-      layers.forEach((layer, c) => {
-        if (layer) relax(layer, next[c] as Layer, row[c] as Choice, null, seconds, rows, reach, most);
+      layers = layers.map((layer, c) => {
+        if (!layer) return null;
+        const choice = { level: new Uint8Array(most + 1), from: null };
+        const next = copyOf(layer);
+        relax({ source: layer, into: next, choice, from: null }, seconds, rows, limits);
+        row[c] = choice;
+        return next;
       });
     }
     reach = Math.min(most, reach + (seconds.at(-1) ?? 0));
-    choices.push(row);
-    layers = next;
+    if (i === lastTechnical) {
+      const { best, from } = bestOver(layers, { reach, most });
+      layers = [best];
+      lastClass = from;
+    }
+    return row;
   });
 
-  const { best, from } = bestOver(layers, most, reach);
   return {
     plan,
     drills,
     grain,
     most,
-    worth: best,
-    lastClass: from,
+    worth: layers[0] as Layer,
+    lastTechnical,
+    lastClass,
     choices,
     essentialSeconds: leastEssential(drills, plan.stepPoints),
   };
@@ -118,47 +131,61 @@ export function buildFitTable(plan: PlanBody, horizonSeconds: number): FitTable 
 export function readLevels(table: FitTable, column: number): number[] {
   const levels: number[] = Array(table.drills.length).fill(-1);
   let at = column;
-  let c = table.lastClass[column] ?? 0;
+  let c = 0;
   for (let i = table.drills.length - 1; i >= 0; i--) {
+    if (i === table.lastTechnical) c = table.lastClass[at] ?? 0;
     const choice = table.choices[i]?.[c];
     const level = choice?.level[at] ?? 0;
     if (level === 0) continue;
     levels[i] = level - 1;
     const seconds = table.drills[i]?.levels[level - 1]?.seconds ?? 0;
-    c = choice?.from[at] ?? 0;
+    if (choice?.from) c = choice.from[at] ?? 0;
     at -= seconds / table.grain;
   }
   return levels;
 }
 
-/** Tries every level of one drill after every total of `source`, keeping the better in `into`. */
+interface Limits {
+  /** Greatest total that can have been made so far. */
+  reach: number;
+  most: number;
+}
+
+interface Relaxation {
+  source: Layer;
+  into: Layer;
+  choice: Choice;
+  /** Per column the class that the source came from; null when it is the same class. */
+  from: Uint8Array | null;
+}
+
+/** Tries every level of one drill after every total of the source, keeping the better. */
 function relax(
-  source: Layer,
-  into: Layer,
-  choice: Choice,
-  from: Uint8Array | null,
+  { source, into, choice, from }: Relaxation,
   seconds: readonly number[],
   worth: readonly Worth[],
-  reach: number,
-  most: number,
+  { reach, most }: Limits,
 ): void {
+  const { high: fromHigh, low: fromLow } = source;
+  const { high: toHigh, low: toLow } = into;
+  const { level } = choice;
   for (let k = 0; k < seconds.length; k++) {
     const add = seconds[k] as number;
     const { high, low } = worth[k] as Worth;
     const end = Math.min(reach, most - add);
     for (let d = 0; d <= end; d++) {
-      const h = source.high[d] as number;
+      const h = fromHigh[d] as number;
       if (h < 0) continue;
       const to = d + add;
       const newHigh = h + high;
-      const oldHigh = into.high[to] as number;
+      const oldHigh = toHigh[to] as number;
       if (newHigh < oldHigh) continue;
-      const newLow = (source.low[d] as number) + low;
-      if (newHigh === oldHigh && newLow <= (into.low[to] as number)) continue;
-      into.high[to] = newHigh;
-      into.low[to] = newLow;
-      choice.level[to] = k + 1;
-      if (from) choice.from[to] = from[d] as number;
+      const newLow = (fromLow[d] as number) + low;
+      if (newHigh === oldHigh && newLow <= (toLow[to] as number)) continue;
+      toHigh[to] = newHigh;
+      toLow[to] = newLow;
+      level[to] = k + 1;
+      if (from && choice.from) choice.from[to] = from[d] as number;
     }
   }
 }
@@ -166,8 +193,7 @@ function relax(
 /** Per column the best of several layers, and which layer it came from. Ties go to the first. */
 function bestOver(
   layers: readonly (Layer | null)[],
-  most: number,
-  reach: number,
+  { reach, most }: Limits,
 ): { best: Layer; from: Uint8Array } {
   const best = emptyLayer(most);
   const from = new Uint8Array(most + 1);
@@ -212,8 +238,8 @@ function emptyLayer(most: number): Layer {
   return { high: new Float64Array(most + 1).fill(-1), low: new Float64Array(most + 1).fill(-1) };
 }
 
-function emptyChoice(most: number, c: number): Choice {
-  return { level: new Uint8Array(most + 1), from: new Uint8Array(most + 1).fill(c) };
+function copyOf(layer: Layer): Layer {
+  return { high: layer.high.slice(), low: layer.low.slice() };
 }
 
 function gcd(a: number, b: number): number {
