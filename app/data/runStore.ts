@@ -35,10 +35,23 @@ let reachable = true;
 let sending = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
+/** Reads what this device kept; again whenever another tab has kept something. */
+function load(): void {
+  for (const key of keptKeys(PREFIX)) {
+    const kept = readKept(key, keptRunSchema);
+    if (kept) runs.set(kept.run.id, kept);
+  }
+}
+
+load();
+window.addEventListener("storage", (event) => {
+  if (!event.key?.startsWith(PREFIX)) return;
+  load();
+  for (const tell of listeners) tell();
+});
+
 function get(id: string): KeptRun | null {
-  const known = runs.get(id) ?? readKept(`${PREFIX}${id}`, keptRunSchema);
-  if (known) runs.set(id, known);
-  return known;
+  return runs.get(id) ?? null;
 }
 
 function put(kept: KeptRun): void {
@@ -85,7 +98,7 @@ export async function sendAll(): Promise<void> {
   sending = true;
   clearTimeout(timer);
   try {
-    for (const key of keptKeys(PREFIX)) await sendRun(key.slice(PREFIX.length));
+    for (const id of [...runs.keys()]) await sendRun(id);
     setReachable(true);
   } catch (error) {
     setReachable(!(error instanceof ApiFailure && error.code === "unreachable"));
@@ -94,8 +107,7 @@ export async function sendAll(): Promise<void> {
     sending = false;
   }
   // Presses made while sending.
-  if (reachable && keptKeys(PREFIX).some((key) => waiting(key.slice(PREFIX.length))))
-    timer = setTimeout(sendAll, 0);
+  if (reachable && [...runs.keys()].some(waiting)) timer = setTimeout(sendAll, 0);
 }
 
 function waiting(id: string): boolean {
@@ -165,10 +177,8 @@ export function useOpenRun(startId: string): string | null {
 }
 
 function openRun(startId: string): string | null {
-  for (const key of keptKeys(PREFIX)) {
-    const kept = get(key.slice(PREFIX.length));
-    const isOpen = kept?.run.startId === startId && !kept.events.some((e) => e.kind === "end");
-    if (isOpen) return kept.run.id;
+  for (const { run, events } of runs.values()) {
+    if (run.startId === startId && !events.some((e) => e.kind === "end")) return run.id;
   }
   return null;
 }

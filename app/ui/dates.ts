@@ -3,14 +3,20 @@ import { wallClock } from "@tonodrome/core";
 /** The zone this device keeps. */
 export const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
+const known = new Map<string, Intl.DateTimeFormat>();
+
+/** A formatter kept for the next time: making one costs more than all its uses on a screen. */
+function formatter(name: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = `${name} ${options.timeZone}`;
+  const found = known.get(key) ?? new Intl.DateTimeFormat(undefined, options);
+  known.set(key, found);
+  return found;
+}
+
 /** Clock time at the venue, in the person's own way of writing it. */
 export function clockTime(instant: string | number, zone: string): string {
-  return new Intl.DateTimeFormat(undefined, {
-    hour: "2-digit",
-    minute: "2-digit",
-    timeZone: zone,
-    hourCycle: "h23",
-  }).format(new Date(instant));
+  const options = { hour: "2-digit", minute: "2-digit", timeZone: zone, hourCycle: "h23" } as const;
+  return formatter("time", options).format(new Date(instant));
 }
 
 /** "Today", "Tomorrow", "Yesterday", or the day and date at the venue. */
@@ -20,12 +26,9 @@ export function dayName(instant: string, zone: string, now: number): string {
   if (apart === 0) return "Today";
   if (apart === 1) return "Tomorrow";
   if (apart === -1) return "Yesterday";
-  return new Intl.DateTimeFormat(undefined, {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    timeZone: zone,
-  }).format(new Date(instant));
+  return formatter("day", { weekday: "short", day: "numeric", month: "short", timeZone: zone }).format(
+    new Date(instant),
+  );
 }
 
 /** The city of a zone other than the device's, to say whose time it is; null when it is the device's own. */

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { View } from "react-native";
 import { Button } from "~/ui/Button";
 
@@ -14,7 +15,16 @@ interface ActionsProps {
 }
 
 /** What is done with a warm-up. Saving takes the largest place while there is something to save. */
-export function Actions({ dirty, saving, running, onRun, onAdd, onSave, onUndo, onSettings }: ActionsProps) {
+export const Actions = memo(function Actions({
+  dirty,
+  saving,
+  running,
+  onRun,
+  onAdd,
+  onSave,
+  onUndo,
+  onSettings,
+}: ActionsProps) {
   return (
     <View className="flex-row gap-2 pb-2">
       {dirty ? (
@@ -40,4 +50,4 @@ export function Actions({ dirty, saving, running, onRun, onAdd, onSave, onUndo, 
       <Button label="Wait and steps" icon="settings" iconOnly onPress={onSettings} />
     </View>
   );
-}
+});

@@ -1,7 +1,9 @@
 import { type Fit, formatLength, givenUpLine } from "@tonodrome/core";
-import { Pressable, Text, View } from "react-native";
+import { memo, useEffect, useState } from "react";
+import { Pressable, Text } from "react-native";
 import { STATE_WORDS } from "~/features/today/startView";
 import { Slider } from "~/ui/Slider";
+import { useAfterPaint } from "~/ui/useAfterPaint";
 
 interface DockProps {
   minutes: number;
@@ -14,42 +16,72 @@ interface DockProps {
 }
 
 /** Time available under the thumb: the number, the slider and one line of what was given up. */
-export function Dock({ minutes, mostMinutes, fit, cappedBy, onMinutes, onExplain }: DockProps) {
+export const Dock = memo(function Dock({
+  minutes,
+  mostMinutes,
+  fit,
+  cappedBy,
+  onMinutes,
+  onExplain,
+}: DockProps) {
   return (
-    <View>
-      <View className="flex-row items-baseline gap-2">
-        <Text className="font-figures text-figure text-ink" style={{ fontVariant: ["tabular-nums"] }}>
-          {minutes}
-        </Text>
-        <Text className="flex-1 font-text text-body text-ink" numberOfLines={1}>
+    <div>
+      <Finger
+        minutes={minutes}
+        mostMinutes={mostMinutes}
+        state={fit.state}
+        cappedBy={cappedBy}
+        onMinutes={onMinutes}
+      />
+      <GivenUpLine text={givenUpLine(fit)} onPress={onExplain} />
+    </div>
+  );
+});
+
+type FingerProps = Pick<DockProps, "minutes" | "mostMinutes" | "cappedBy" | "onMinutes"> & {
+  state: Fit["state"];
+};
+
+/** What moves with the finger in the same frame; everybody else hears of it when that is painted. */
+function Finger({ minutes, mostMinutes, state, cappedBy, onMinutes }: FingerProps) {
+  const [held, setHeld] = useState<number | null>(null);
+  const settled = useAfterPaint(held);
+  useEffect(() => {
+    if (settled !== null) onMinutes(settled);
+  }, [settled, onMinutes]);
+  // Once the value has come back from outside, what comes from outside counts again.
+  useEffect(() => setHeld((h) => (h === minutes ? null : h)), [minutes]);
+  const shown = held ?? minutes;
+  return (
+    <>
+      <div className="flex items-baseline gap-2 text-ink">
+        <span className="font-figures text-figure tabular-nums">{shown}</span>
+        <span className="flex-1 font-text text-body">
           min available{cappedBy === null ? "" : `, only ${formatLength(cappedBy)} left`}
-        </Text>
-        <Text
-          role="status"
-          className={`text-body text-ink ${fit.state === "fits" ? "font-text" : "font-strong"}`}
-        >
-          {STATE_WORDS[fit.state]}
-        </Text>
-      </View>
+        </span>
+        <span role="status" className={`text-body ${state === "fits" ? "font-text" : "font-strong"}`}>
+          {STATE_WORDS[state]}
+        </span>
+      </div>
       <Slider
         label="Time available"
-        value={minutes}
+        value={shown}
         least={1}
         most={mostMinutes}
         step={1}
-        words={`${minutes} min, ${STATE_WORDS[fit.state]}`}
-        onChange={onMinutes}
+        words={`${shown} min, ${STATE_WORDS[state]}`}
+        onChange={setHeld}
       />
-      <Pressable
-        role="button"
-        aria-haspopup="dialog"
-        onPress={onExplain}
-        className="min-h-press justify-center"
-      >
-        <Text className="font-text text-small text-ink underline" numberOfLines={2} testID="given-up">
-          {givenUpLine(fit)}
-        </Text>
-      </Pressable>
-    </View>
+    </>
   );
 }
+
+const GivenUpLine = memo(function GivenUpLine({ text, onPress }: { text: string; onPress: () => void }) {
+  return (
+    <Pressable role="button" aria-haspopup="dialog" onPress={onPress} className="min-h-press justify-center">
+      <Text className="font-text text-small text-ink underline" numberOfLines={2} testID="given-up">
+        {text}
+      </Text>
+    </Pressable>
+  );
+});

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { View } from "react-native";
 import type { PlanDraft } from "~/data/planDraft";
 import { Button } from "~/ui/Button";
@@ -14,7 +15,13 @@ interface PlanNoticesProps {
 }
 
 /** Whatever there is to know about the plan as a whole, above the stair. */
-export function PlanNotices({ draft, failure, empty, over, onAdd }: PlanNoticesProps) {
+export const PlanNotices = memo(function PlanNotices({
+  draft,
+  failure,
+  empty,
+  over,
+  onAdd,
+}: PlanNoticesProps) {
   const { conflict } = draft;
   return (
     <View className="gap-2 pb-2">
@@ -51,4 +58,4 @@ export function PlanNotices({ draft, failure, empty, over, onAdd }: PlanNoticesP
       ) : null}
     </View>
   );
-}
+});

@@ -10,10 +10,16 @@ import {
 import { restrictToVerticalAxis } from "@dnd-kit/modifiers";
 import { SortableContext, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
-import { type Fit, formatMinus, type PlanBody, spokenLength, steepSteps } from "@tonodrome/core";
-import { memo, useCallback, useMemo } from "react";
-import { Text, View } from "react-native";
-import { heightOf, Strip, type StripProps } from "./Strip";
+import {
+  type Fit,
+  formatMinus,
+  type Placement,
+  type PlanBody,
+  spokenLength,
+  steepSteps,
+} from "@tonodrome/core";
+import { createContext, memo, useCallback, useContext, useMemo } from "react";
+import { Gutter, heightOf, Strip } from "./Strip";
 
 interface StairProps {
   fit: Fit;
@@ -23,13 +29,44 @@ interface StairProps {
   onMove: (id: string, toIndex: number) => void;
 }
 
+/** What the strips show. Apart from the list of them, so that a new fit redraws strips and not what makes them draggable. */
+interface Shown {
+  placements: ReadonlyMap<string, Placement>;
+  steep: ReadonlySet<string>;
+  selectedId: string | null;
+  onSelect: (id: string) => void;
+}
+
+const ShownContext = createContext<Shown | null>(null);
+
 /** The warm-up down to the start line: earliest at the top, stepped in as it gets harder, waits as bare paper. */
-export function Stair({ fit, body, selectedId, onSelect, onMove }: StairProps) {
+export const Stair = memo(function Stair({ fit, body, selectedId, onSelect, onMove }: StairProps) {
   const ids = useMemo(() => body.items.map((i) => i.id), [body.items]);
   const steep = useMemo(
     () => new Set(steepSteps(body.items, body.stepPoints).map((s) => s.toId)),
     [body.items, body.stepPoints],
   );
+  const shown = useMemo(
+    () => ({ placements: new Map(fit.placements.map((p) => [p.item.id, p])), steep, selectedId, onSelect }),
+    [fit, steep, selectedId, onSelect],
+  );
+  return (
+    <ul aria-label="Drills, first to last" className="m-0 list-none p-0">
+      <ShownContext.Provider value={shown}>
+        <SortableStrips ids={ids} onMove={onMove} />
+      </ShownContext.Provider>
+      <Wait seconds={fit.waitSeconds} overSeconds={fit.waitOverSeconds} />
+    </ul>
+  );
+});
+
+const SortableStrips = memo(function SortableStrips({
+  ids,
+  onMove,
+}: {
+  ids: string[];
+  onMove: StairProps["onMove"];
+}) {
   // A short press selects; a held one, or a mouse that moves, takes the strip along.
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
@@ -42,46 +79,35 @@ export function Stair({ fit, body, selectedId, onSelect, onMove }: StairProps) {
     [ids, onMove],
   );
   return (
-    <View role="list" aria-label="Drills, first to last">
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        modifiers={MODIFIERS}
-        onDragEnd={drop}
-        accessibility={NO_INSTRUCTIONS}
-      >
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          {fit.placements.map((placement) => (
-            <SortableStrip
-              key={placement.item.id}
-              placement={placement}
-              selected={placement.item.id === selectedId}
-              steep={steep.has(placement.item.id)}
-              onSelect={onSelect}
-            />
-          ))}
-        </SortableContext>
-      </DndContext>
-      <Wait seconds={fit.waitSeconds} overSeconds={fit.waitOverSeconds} />
-    </View>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      modifiers={MODIFIERS}
+      onDragEnd={drop}
+      accessibility={NO_INSTRUCTIONS}
+    >
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+        {ids.map((id) => (
+          <SortableStrip key={id} id={id} />
+        ))}
+      </SortableContext>
+    </DndContext>
   );
-}
+});
 
 const MODIFIERS = [restrictToVerticalAxis];
 // Moving by keys and by buttons is in the drill's own sheet, where it is said in words. What the package adds for
 // those who listen belongs outside the list, which may hold drills only.
 const NO_INSTRUCTIONS = { screenReaderInstructions: { draggable: "" }, container: document.body };
 
-const SortableStrip = memo(function SortableStrip(props: StripProps) {
-  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({
-    id: props.placement.item.id,
-  });
+const SortableStrip = memo(function SortableStrip({ id }: { id: string }) {
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id });
   return (
     <li
       ref={setNodeRef}
       {...listeners}
+      className="strip"
       style={{
-        listStyle: "none",
         transform: CSS.Translate.toString(transform),
         transition,
         opacity: isDragging ? 0.75 : 1,
@@ -90,25 +116,35 @@ const SortableStrip = memo(function SortableStrip(props: StripProps) {
         touchAction: "manipulation",
       }}
     >
-      <Strip {...props} />
+      <ShownStrip id={id} />
     </li>
   );
 });
 
+const ShownStrip = memo(function ShownStrip({ id }: { id: string }) {
+  const shown = useContext(ShownContext);
+  const placement = shown?.placements.get(id);
+  if (!shown || !placement) return null;
+  return (
+    <Strip
+      placement={placement}
+      selected={shown.selectedId === id}
+      steep={shown.steep.has(id)}
+      onSelect={shown.onSelect}
+    />
+  );
+});
+
+/** The wait before the start: bare paper, as high as it is long. */
 function Wait({ seconds, overSeconds }: { seconds: number; overSeconds: number }) {
   if (seconds === 0) return null;
   return (
-    <View role="listitem" className="flex-row" style={{ minHeight: heightOf(seconds) }}>
-      <Text
-        className="w-[64px] pt-1 font-figures text-small text-muted"
-        style={{ fontVariant: ["tabular-nums"] }}
-      >
-        {formatMinus(-seconds)}
-      </Text>
-      <Text className="flex-1 px-3 pt-1 font-text text-body text-muted">
+    <li className="flex" style={{ minHeight: heightOf(seconds) }}>
+      <Gutter text={formatMinus(-seconds)} />
+      <span className="flex-1 px-3 pt-1 font-text text-body text-muted">
         Wait {spokenLength(seconds)}, warm clothes on, keep moving
         {overSeconds > 0 ? `. ${spokenLength(overSeconds)} longer than you wanted` : ""}
-      </Text>
-    </View>
+      </span>
+    </li>
   );
 }

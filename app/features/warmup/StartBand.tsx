@@ -1,23 +1,23 @@
 import { formatMinus } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
+import { memo } from "react";
 import { Text, View } from "react-native";
 import { clockTime, dayName, foreignZone } from "~/ui/dates";
 
 interface StartBandProps {
   start: Start;
+  /** Whole seconds. */
   untilStart: number;
-  /** When the first drill begins, milliseconds since the epoch. */
-  beginsAt: number;
-  now: number;
+  /** When the first drill begins, in words. */
+  begin: string;
 }
 
 const HOURS = 12 * 3600;
 
 /** The start across the foot: the line that everything above is counted back from. */
-export function StartBand({ start, untilStart, beginsAt, now }: StartBandProps) {
+export const StartBand = memo(function StartBand({ start, untilStart, begin }: StartBandProps) {
   const zone = foreignZone(start.zone);
-  const day = dayName(start.startsAt, start.zone, now);
-  const begin = beginWords(untilStart, beginsAt, start, now);
+  const day = dayName(start.startsAt, start.zone, Date.parse(start.startsAt) - untilStart * 1000);
   return (
     <View className="flex-row items-center gap-3 bg-signal px-4 py-2">
       <View className="flex-1">
@@ -37,10 +37,14 @@ export function StartBand({ start, untilStart, beginsAt, now }: StartBandProps) 
       </Text>
     </View>
   );
-}
+});
 
-function beginWords(untilStart: number, beginsAt: number, start: Start, now: number): string {
-  if (untilStart <= 0) return "Started";
+/**
+ * When to begin, in words.
+ * @param beginsAt when the first drill begins, milliseconds since the epoch; the start itself when there is none
+ */
+export function beginWords(start: Start, beginsAt: number, now: number): string {
+  if (Date.parse(start.startsAt) <= now) return "Started";
   if (beginsAt === Date.parse(start.startsAt)) return "Nothing to begin yet";
   return beginsAt > now ? `Begin at ${clockTime(beginsAt, start.zone)}` : "Begin now";
 }

@@ -1,8 +1,12 @@
-import { describeChange, formatLength, formatMinus, type Placement, type PlanItem } from "@tonodrome/core";
+import { describeChange, formatLength, formatMinus, type Placement } from "@tonodrome/core";
 import { memo } from "react";
-import { Pressable, Text, View } from "react-native";
 import { Icon } from "~/ui/Icon";
 import { toneClasses } from "~/ui/tone";
+
+/*
+ * The stair follows the finger on the slider: thirty strips may change with every move. They are drawn with the
+ * browser's own elements, which cost a tenth of the shared parts' (measured by `npm run bench`).
+ */
 
 /** Lowest strip, pixels, and how much it grows for each second beyond two minutes: a long drill looks long. */
 const LEAST = 52;
@@ -13,7 +17,7 @@ const STEP_IN = 24;
 
 export const heightOf = (seconds: number): number => LEAST + Math.max(0, seconds - 120) * PER_SECOND;
 
-export interface StripProps {
+interface StripProps {
   placement: Placement;
   selected: boolean;
   /** Warns that the climb to this drill is steeper than the plan allows. */
@@ -21,142 +25,123 @@ export interface StripProps {
   onSelect: (id: string) => void;
 }
 
-/** One drill of the stair: tone and offset for its intensity, height for its length. */
+/** One drill of the stair and the minus time it begins at. */
 export const Strip = memo(
-  function Strip({ placement, selected, steep, onSelect }: StripProps) {
-    const { item, level, beginSeconds } = placement;
-    const press = () => onSelect(item.id);
-    const label = describe(placement);
+  function Strip(props: StripProps) {
+    const { level, beginSeconds } = props.placement;
     return (
-      <View className="flex-row">
-        <Text
-          className="w-[64px] pt-1 font-figures text-small text-muted"
-          style={{ fontVariant: ["tabular-nums"] }}
-          numberOfLines={1}
-        >
-          {level ? formatMinus(beginSeconds) : ""}
-        </Text>
-        <View className="flex-1">
-          {level === null ? (
-            <LeftOut item={item} label={label} selected={selected} onPress={press} />
-          ) : item.phase === "kit" ? (
-            <Gap placement={placement} label={label} selected={selected} onPress={press} />
-          ) : (
-            <Filled placement={placement} label={label} selected={selected} steep={steep} onPress={press} />
-          )}
-        </View>
-      </View>
+      <div className="flex">
+        <Gutter text={level ? formatMinus(beginSeconds) : ""} />
+        <div className="min-w-0 flex-1">
+          <Body {...props} />
+        </div>
+      </div>
     );
   },
-  (a, b) =>
-    a.selected === b.selected &&
-    a.steep === b.steep &&
-    a.onSelect === b.onSelect &&
-    a.placement.item === b.placement.item &&
-    a.placement.levelIndex === b.placement.levelIndex &&
-    // Where a drill that is left out would stand is not shown.
-    (a.placement.level === null || a.placement.beginSeconds === b.placement.beginSeconds),
+  (a, b) => sameBody(a, b) && shownBegin(a.placement) === shownBegin(b.placement),
 );
 
-const ring = (selected: boolean) => (selected ? "outline outline-2 outline-offset-1 outline-ink" : "");
+/** Where a drill that is left out would stand is not shown. */
+const shownBegin = (p: Placement) => (p.level ? p.beginSeconds : null);
 
-interface PartProps {
-  placement: Placement;
-  label: string;
-  selected: boolean;
-  onPress: () => void;
+/** The line of minus times down the side. */
+export function Gutter({ text }: { text: string }) {
+  return <div className="w-[64px] pt-1 font-figures text-small tabular-nums text-muted">{text}</div>;
 }
 
-function Filled({ placement, label, selected, steep, onPress }: PartProps & { steep: boolean }) {
-  const { item, level, ideal } = placement;
-  const seconds = level?.seconds ?? 0;
-  const tone = toneClasses(item.intensity);
-  const change = level && level !== ideal ? describeChange(ideal, level) : "";
+const sameBody = (a: StripProps, b: StripProps) =>
+  a.selected === b.selected &&
+  a.steep === b.steep &&
+  a.onSelect === b.onSelect &&
+  a.placement.item === b.placement.item &&
+  a.placement.levelIndex === b.placement.levelIndex;
+
+/** The pressed part: tone and offset for its intensity, height for its length. */
+const Body = memo(function Body({ placement, selected, steep, onSelect }: StripProps) {
+  const { item, level } = placement;
+  const look =
+    level === null
+      ? leftOut()
+      : item.phase === "kit"
+        ? gap(level.seconds)
+        : filled(item.intensity, level.seconds);
   return (
-    <Pressable
-      role="button"
-      aria-label={label}
+    <button
+      type="button"
+      aria-label={describe(placement)}
       aria-pressed={selected}
-      onPress={onPress}
-      className={`mb-[3px] px-3 py-1 ${tone.fill} ${ring(selected)}`}
-      style={{
-        minHeight: heightOf(seconds),
-        width: `${100 - STEP_IN}%`,
-        marginLeft: `${(item.intensity / 100) * STEP_IN}%`,
-      }}
+      onClick={() => onSelect(item.id)}
+      className={`mb-[3px] block cursor-pointer border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-2 outline-offset-1 outline-ink" : ""}`}
+      style={look.style}
     >
-      <View className="flex-row items-start gap-2">
-        <Text className={`flex-1 font-strong text-body ${tone.text}`} numberOfLines={2}>
-          {item.name}
-        </Text>
-        <Text className={`font-figures text-body ${tone.text}`} style={{ fontVariant: ["tabular-nums"] }}>
-          {formatLength(seconds)}
-        </Text>
-      </View>
-      <Text className={`font-text text-small ${tone.text}`} numberOfLines={2}>
-        {item.intensity} %, {change || level?.words}
-        {steep ? ", steep step" : ""}
-      </Text>
-    </Pressable>
+      {level === null ? (
+        <LeftOutLine name={item.name} />
+      ) : (
+        <Lines placement={placement} steep={steep} small={look.small} />
+      )}
+    </button>
   );
+}, sameBody);
+
+interface Look {
+  classes: string;
+  /** Colour of the smaller line. */
+  small: string;
+  style: { minHeight: number; width: string; marginLeft?: string };
+}
+
+/** A strip of equal width, stepped to the right as intensity rises. */
+function filled(intensity: number, seconds: number): Look {
+  const tone = toneClasses(intensity);
+  return {
+    classes: `${tone.fill} ${tone.text}`,
+    small: "",
+    style: {
+      minHeight: heightOf(seconds),
+      width: `${100 - STEP_IN}%`,
+      marginLeft: `${(intensity / 100) * STEP_IN}%`,
+    },
+  };
 }
 
 /** A kit change: an open gap between dashed lines. */
-function Gap({ placement, label, selected, onPress }: PartProps) {
-  const { item, level } = placement;
-  const seconds = level?.seconds ?? 0;
-  return (
-    <Pressable
-      role="button"
-      aria-label={label}
-      aria-pressed={selected}
-      onPress={onPress}
-      className={`mb-[3px] border-y-2 border-dashed border-muted px-3 py-1 ${ring(selected)}`}
-      style={{ minHeight: heightOf(seconds) }}
-    >
-      <View className="flex-row items-start gap-2">
-        <Text className="flex-1 font-strong text-body text-ink" numberOfLines={2}>
-          {item.name}
-        </Text>
-        <Text className="font-figures text-body text-ink" style={{ fontVariant: ["tabular-nums"] }}>
-          {formatLength(seconds)}
-        </Text>
-      </View>
-      {item.place ? (
-        <Text className="font-text text-small text-muted" numberOfLines={1}>
-          {item.place}
-        </Text>
-      ) : null}
-    </Pressable>
-  );
+function gap(seconds: number): Look {
+  return {
+    classes: "border-x-0 border-y-2 border-dashed border-muted bg-transparent text-ink",
+    small: "text-muted",
+    style: { minHeight: heightOf(seconds), width: "100%" },
+  };
 }
 
 /** A drill that did not fit: kept in sight, so that it is seen to come back. */
-function LeftOut({
-  item,
-  label,
-  selected,
-  onPress,
-}: {
-  item: PlanItem;
-  label: string;
-  selected: boolean;
-  onPress: () => void;
-}) {
+function leftOut(): Look {
+  return { classes: "bg-transparent text-muted", small: "", style: { minHeight: LEAST, width: "100%" } };
+}
+
+function Lines({ placement, steep, small }: { placement: Placement; steep: boolean; small: string }) {
+  const { item, level, ideal } = placement;
+  const change = level && level !== ideal ? describeChange(ideal, level) : "";
   return (
-    <Pressable
-      role="button"
-      aria-label={label}
-      aria-pressed={selected}
-      onPress={onPress}
-      className={`mb-[3px] min-h-press flex-row items-center gap-2 px-3 ${ring(selected)}`}
-    >
+    <>
+      <span className="flex items-start gap-2 text-body">
+        <span className="line-clamp-2 flex-1 font-strong">{item.name}</span>
+        <span className="font-figures tabular-nums">{formatLength(level?.seconds ?? 0)}</span>
+      </span>
+      <span className={`line-clamp-2 font-text text-small ${small}`}>
+        {item.phase === "kit" ? item.place : `${item.intensity} %, ${change || level?.words}`}
+        {steep ? ", steep step" : ""}
+      </span>
+    </>
+  );
+}
+
+function LeftOutLine({ name }: { name: string }) {
+  return (
+    <span className="flex items-center gap-2 text-body">
       <Icon name="less" size={16} color="muted" />
-      <Text className="flex-1 font-text text-body text-muted line-through" numberOfLines={1}>
-        {item.name}
-      </Text>
-      <Text className="font-text text-small text-muted">left out</Text>
-    </Pressable>
+      <span className="line-clamp-1 flex-1 font-text line-through">{name}</span>
+      <span className="font-text text-small">left out</span>
+    </span>
   );
 }
 
