@@ -1,7 +1,8 @@
 // Prints what is fast and what is not; asserts nothing. `npm run bench`.
-import { existsSync } from "node:fs";
+
 import { spawn } from "node:child_process";
 import { once } from "node:events";
+import { existsSync } from "node:fs";
 import { setTimeout as sleep } from "node:timers/promises";
 import { ensureBuilt } from "./lib/build.mjs";
 import { run } from "./lib/command.mjs";

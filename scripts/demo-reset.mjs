@@ -21,7 +21,7 @@ main(async () => {
       process.execPath,
       ["--import", "tsx", inRoot("server", "src", "demo", "reset.ts")],
       {
-        env: { ...process.env, DATABASE_URL: process.env.DATABASE_URL ?? cluster.url() },
+        env: { ...process.env, DATABASE_URL: process.env.DATABASE_URL || cluster.url() },
       },
     );
     if (code !== 0) throw new Stop("The demo could not be reset.", "The reason is above.");

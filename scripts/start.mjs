@@ -115,7 +115,7 @@ main(async () => {
     if (!dev) await ensureBuilt();
     if (ending) return;
     server = new ServerProcess({
-      DATABASE_URL: process.env.DATABASE_URL ?? cluster.url(),
+      DATABASE_URL: process.env.DATABASE_URL || cluster.url(),
       PORT: String(port),
       HOST: host,
       TONODROME_WEB: inRoot("app", "dist"),

@@ -12,7 +12,6 @@ import {
   rmSync,
   writeFileSync,
 } from "node:fs";
-import os from "node:os";
 import path from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { ask, isRoot } from "./command.mjs";
@@ -53,7 +52,7 @@ function clusterDir(home, as) {
     ask("true", [], { cwd: home, ...as }) !== null && ask("test", ["-x", home], { cwd: "/", ...as }) !== null;
   if (reaches) return path.join(home, "postgres");
   const mark = createHash("sha256").update(home).digest("hex").slice(0, 12);
-  const elsewhere = path.join(os.tmpdir(), `tonodrome-${mark}`);
+  const elsewhere = path.join("/var/lib/tonodrome", mark);
   mkdirSync(elsewhere, { recursive: true, mode: 0o755 });
   say(`(The database's user cannot reach ${home}; its files are in ${elsewhere}.)`);
   return path.join(elsewhere, "postgres");
@@ -67,6 +66,7 @@ function clusterDir(home, as) {
 export class Cluster {
   #bin;
   #dir;
+  #home;
   #as;
   #log;
   #secret;
@@ -80,6 +80,7 @@ export class Cluster {
     const cluster = new Cluster();
     cluster.#bin = await ensureDebian(findBin, "postgresql", "PostgreSQL");
     cluster.#as = unprivileged();
+    cluster.#home = home;
     cluster.#dir = clusterDir(home, cluster.#as);
     cluster.#log = path.join(home, "postgres.log");
     cluster.#secret = path.join(home, "database-password");
@@ -129,6 +130,8 @@ export class Cluster {
   /** Deletes the cluster's files. For clusters that tests made. */
   remove() {
     rmSync(this.#dir, { recursive: true, force: true });
+    if (path.dirname(this.#dir) !== this.#home)
+      rmSync(path.dirname(this.#dir), { recursive: true, force: true });
   }
 
   /** The end of the cluster's own log. */
