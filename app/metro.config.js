@@ -10,4 +10,13 @@ config.resolver.resolveRequest = (context, name, platform) =>
     ? { type: "empty" }
     : context.resolveRequest(context, name, platform);
 
+// While developing, the application is served by Metro and its API by the server: one address for both.
+const api = process.env.TONODROME_API;
+if (api) {
+  const { createProxyMiddleware } = require("http-proxy-middleware");
+  const proxy = createProxyMiddleware({ target: api, pathFilter: "/api" });
+  config.server.enhanceMiddleware = (metro) => (request, response, next) =>
+    proxy(request, response, () => metro(request, response, next));
+}
+
 module.exports = withNativeWind(config, { input: "./ui/global.css", inlineRem: 16 });

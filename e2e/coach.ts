@@ -4,7 +4,11 @@ import { expect, type Page } from "@playwright/test";
 /** Opens Today and, from it, an athlete's next start. */
 export async function openStart(page: Page, athlete: string): Promise<void> {
   await page.goto("/");
-  await page.getByRole("link").filter({ hasText: athlete }).first().click();
+  await page
+    .getByRole("group", { name: new RegExp(`^${athlete}`) })
+    .getByRole("link")
+    .first()
+    .click();
   await expect(page.getByTestId("stair")).toBeVisible();
 }
 

@@ -1,6 +1,7 @@
 import { buildApp } from "./app";
 import { readConfig } from "./config";
 import { connect } from "./db/connect";
+import { ensureLocalClub } from "./db/localClub";
 import { migrate } from "./db/migrate";
 import { seedDemo } from "./demo/seedDemo";
 
@@ -8,6 +9,7 @@ const config = readConfig(process.env);
 const database = connect(config.databaseUrl);
 await migrate(database.sequelize);
 if (config.demo) await seedDemo(database, new Date());
+else await ensureLocalClub(database);
 
 const app = await buildApp(database, { webRoot: config.webRoot, logLevel: config.logLevel });
 

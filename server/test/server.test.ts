@@ -4,6 +4,7 @@ import { QueryTypes } from "sequelize";
 import { buildApp } from "../src/app";
 import { readConfig } from "../src/config";
 import { connect } from "../src/db/connect";
+import { ensureLocalClub } from "../src/db/localClub";
 import { migrate } from "../src/db/migrate";
 import { seedDemo } from "../src/demo/seedDemo";
 import { makeStart, planItem } from "./make";
@@ -127,6 +128,17 @@ describe("the demo", () => {
     expect(await seedDemo(database, later)).toBe(true);
     expect(await Start.count()).toBe(starts.length + 5);
     expect(await Run.count()).toBe(7);
+    await database.sequelize.close();
+  });
+
+  it("is not needed: an empty database can have one empty club instead, made once", async () => {
+    const database = connect(await freshDatabase());
+    await migrate(database.sequelize);
+    await ensureLocalClub(database);
+    await ensureLocalClub(database);
+    expect(await database.models.Club.findAll({ raw: true })).toMatchObject([
+      { name: "Our club", demo: false },
+    ]);
     await database.sequelize.close();
   });
 

@@ -101,7 +101,8 @@ function SplitRow({ split, longest }: { split: Split; longest: number }) {
       <Text className="font-text text-small text-muted">
         {[
           `planned ${formatLength(plannedSeconds)}`,
-          drill.words,
+          // A plain time says nothing that the planned time has not said.
+          drill.words === formatLength(plannedSeconds) ? "" : drill.words,
           OUTCOMES[outcome],
           heldSeconds > 0 ? `held ${formatLength(heldSeconds)}` : "",
         ]

@@ -61,9 +61,9 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
       </Link>
       <View className="flex-row flex-wrap items-center gap-2 pt-2">
         {openRun ? (
-          <Link href={`/run/${openRun}`} className="min-h-press justify-center bg-press px-4 py-3">
-            <Text className="font-strong text-body text-on-press">Back to the run</Text>
-          </Link>
+          <GoLink href={`/run/${openRun}`} label="Back to the run" />
+        ) : first ? (
+          <GoLink href={`/start/${start.id}`} label="Open the warm-up" />
         ) : null}
         <Button
           label={moving ? "Done moving" : "Move start"}
@@ -75,6 +75,15 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
     </View>
   );
 });
+
+/** The next thing to do, as large as a button. */
+function GoLink({ href, label }: { href: `/run/${string}` | `/start/${string}`; label: string }) {
+  return (
+    <Link href={href} className="flex min-h-press items-center bg-press px-4">
+      <Text className="font-strong text-body text-on-press">{label}</Text>
+    </Link>
+  );
+}
 
 function Standing({ start, view, over }: { start: Start; view: StartView; over: boolean }) {
   if (over) {

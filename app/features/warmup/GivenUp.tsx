@@ -3,6 +3,9 @@ import { Text, View } from "react-native";
 
 const FIVE = 300;
 
+/** Spare time below this is not worth beginning later for, seconds. */
+const NOTABLE = 30;
+
 /** What was given up and why, and what five minutes either way would change. */
 export function GivenUp({ fit, table }: { fit: Fit; table: FitTable }) {
   const list = givenUp(fit);
@@ -28,7 +31,7 @@ export function GivenUp({ fit, table }: { fit: Fit; table: FitTable }) {
 function Summary({ fit }: { fit: Fit }) {
   const lines = [
     `${spokenLength(fit.workSeconds)} of drills, ${spokenLength(fit.waitSeconds)} of wait.`,
-    fit.spareSeconds > 0 ? `${spokenLength(fit.spareSeconds)} to spare: begin that much later.` : "",
+    fit.spareSeconds >= NOTABLE ? `${spokenLength(fit.spareSeconds)} to spare: begin that much later.` : "",
     fit.missingSeconds > 0
       ? `The essentials at their floors need ${spokenLength(fit.missingSeconds)} more. What matters least of them is left out: kit goes last, then what is nearest the start.`
       : "",

@@ -55,7 +55,7 @@ export const Stair = memo(function Stair({ fit, body, selectedId, onSelect, onMo
       <ShownContext.Provider value={shown}>
         <SortableStrips ids={ids} onMove={onMove} />
       </ShownContext.Provider>
-      <Wait seconds={fit.waitSeconds} overSeconds={fit.waitOverSeconds} />
+      <Wait seconds={ids.length > 0 ? fit.waitSeconds : 0} overSeconds={fit.waitOverSeconds} />
     </ul>
   );
 });

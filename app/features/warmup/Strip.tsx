@@ -71,7 +71,7 @@ const Body = memo(function Body({ placement, selected, steep, onSelect }: StripP
       aria-label={describe(placement)}
       aria-pressed={selected}
       onClick={() => onSelect(item.id)}
-      className={`mb-[3px] block cursor-pointer border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-2 outline-offset-1 outline-ink" : ""}`}
+      className={`mb-[3px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[6px] outline-current" : ""}`}
       style={look.style}
     >
       {level === null ? (
@@ -137,7 +137,7 @@ function Lines({ placement, steep, small }: { placement: Placement; steep: boole
 
 function LeftOutLine({ name }: { name: string }) {
   return (
-    <span className="flex items-center gap-2 text-body">
+    <span className="flex flex-1 items-center gap-2 text-body">
       <Icon name="less" size={16} color="muted" />
       <span className="line-clamp-1 flex-1 font-text line-through">{name}</span>
       <span className="font-text text-small">left out</span>

@@ -1,0 +1,109 @@
+import path from "node:path";
+import { chromium, expect, type Page } from "@playwright/test";
+import { chromium as launch } from "./browser";
+import { makeStart, openStart } from "./coach";
+
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+const base = process.env.SHOTS_URL as string;
+
+const browser = await chromium.launch(launch);
+
+interface Shot {
+  name: string;
+  size?: typeof PHONE;
+  dark?: boolean;
+  go: (page: Page) => Promise<void>;
+}
+
+async function runTwo(page: Page): Promise<void> {
+  await openStart(page, "Ilse Marrow");
+  await page.getByRole("button", { name: /^Run$|^Back to the run$/ }).click();
+  await page.getByRole("button", { name: "Begin" }).click();
+  await page.clock.fastForward(385_000);
+  await page.getByRole("button", { name: "Done" }).click();
+  for (let i = 0; i < 8; i++) await page.getByRole("button", { name: "Skip" }).click();
+  await page.clock.fastForward(24_000);
+}
+
+const shots: Shot[] = [
+  { name: "today", go: async (page) => void (await page.goto("/")) },
+  { name: "today-dark", dark: true, go: async (page) => void (await page.goto("/")) },
+  { name: "warm-up", go: (page) => openStart(page, "Ilse Marrow") },
+  {
+    name: "warm-up-short",
+    go: async (page) => {
+      await openStart(page, "Ilse Marrow");
+      await page.getByRole("slider").fill("16");
+    },
+  },
+  {
+    name: "warm-up-wide",
+    size: WIDE,
+    go: async (page) => {
+      await openStart(page, "Tamsin Okoro-Vale");
+      await page.getByRole("button", { name: /^Rotation jumps/ }).click();
+    },
+  },
+  {
+    name: "warm-up-dark",
+    dark: true,
+    go: async (page) => {
+      await openStart(page, "Tamsin Okoro-Vale");
+      await page.getByTestId("stair").hover();
+      await page.mouse.wheel(0, 560);
+    },
+  },
+  {
+    name: "drill",
+    go: async (page) => {
+      await openStart(page, "Ilse Marrow");
+      await page.getByRole("button", { name: /^Landing holds/ }).click();
+    },
+  },
+  {
+    name: "given-up",
+    go: async (page) => {
+      await openStart(page, "Pia Sandgren");
+      await page.getByTestId("given-up").click();
+    },
+  },
+  { name: "new-start", go: (page) => page.goto("/start/new").then(() => undefined) },
+  { name: "empty", go: (page) => makeStart(page, "Maximiliane Featherstonehaugh-Oduya") },
+  { name: "shelf", go: async (page) => void (await page.goto("/shelf")) },
+  { name: "log", go: async (page) => void (await page.goto("/log")) },
+  {
+    name: "log-run",
+    go: async (page) => {
+      await page.goto("/log");
+      await page.getByRole("listitem").getByRole("link").last().click();
+    },
+  },
+  { name: "run", go: runTwo },
+  { name: "run-dark", dark: true, go: runTwo },
+];
+
+const wanted = process.argv.slice(2);
+for (const { name, size = PHONE, dark, go } of shots) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  const context = await browser.newContext({
+    baseURL: base,
+    viewport: size,
+    colorScheme: dark ? "dark" : "light",
+    locale: "en-GB",
+  });
+  const page = await context.newPage();
+  await page.clock.install();
+  await go(page);
+  await page.getByRole("main").waitFor();
+  await expect(page.getByText("Loading …")).toHaveCount(0);
+  await page.waitForLoadState("networkidle");
+  await page.evaluate(() => document.fonts.ready);
+  await page.clock.runFor(1500);
+  await page.screenshot({
+    path: path.join(process.env.SHOTS_DIR as string, `${name}.png`),
+    animations: "disabled",
+  });
+  await context.close();
+}
+await browser.close();
