@@ -44,7 +44,7 @@ export function Button({
       aria-pressed={pressed}
       disabled={disabled}
       onPress={onPress}
-      className={`min-h-press min-w-press flex-row items-center justify-center gap-2 ${iconOnly ? "px-2" : "px-4"} ${box[look]} ${disabled ? "opacity-50" : "active:opacity-70"} ${className ?? ""}`}
+      className={`min-h-press min-w-press flex-row items-center justify-center gap-2 ${iconOnly || icon ? "px-2" : "px-4"} ${box[look]} ${disabled ? "opacity-50" : "active:opacity-70"} ${className ?? ""}`}
     >
       {icon ? <Icon name={icon} size={22} color={ink[look].icon} /> : null}
       {iconOnly ? null : (

@@ -45,5 +45,7 @@ export type IconName = keyof typeof icons;
 /** A drawn sign that goes with a word, never instead of one for those who listen. Takes the colour of a token. */
 export function Icon({ name, size = 24, color = "ink" }: { name: IconName; size?: number; color?: string }) {
   const Drawn = icons[name];
-  return <Drawn size={size} color={`var(--${color})`} strokeWidth={2.25} aria-hidden />;
+  return (
+    <Drawn size={size} color={`var(--${color})`} strokeWidth={2.25} style={{ flexShrink: 0 }} aria-hidden />
+  );
 }

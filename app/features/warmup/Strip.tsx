@@ -71,7 +71,7 @@ const Body = memo(function Body({ placement, selected, steep, onSelect }: StripP
       aria-label={describe(placement)}
       aria-pressed={selected}
       onClick={() => onSelect(item.id)}
-      className={`mb-[3px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[6px] outline-current" : ""}`}
+      className={`mb-[3px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}
       style={look.style}
     >
       {level === null ? (

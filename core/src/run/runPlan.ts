@@ -12,7 +12,7 @@ export const runDrillSchema = z.strictObject({
   focus: noteSchema,
   place: noteSchema,
   /** The dose in words: "3 × 5 a side". */
-  words: z.string().max(200),
+  words: noteSchema,
   /** Seconds. */
   plannedSeconds: z.number().int().min(1).max(86_400),
 });

@@ -1,0 +1,105 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { act, renderHook } from "@testing-library/react-native";
+import { emptyPlan } from "@tonodrome/core";
+import type { Start } from "@tonodrome/core/api";
+import type { ReactNode } from "react";
+import { usePlanDraft } from "./planDraft";
+
+const start: Start = {
+  id: "22222222-2222-4222-8222-222222222222",
+  version: 1,
+  athlete: { id: "33333333-3333-4333-8333-333333333333", name: "Ada" },
+  title: "Final",
+  venue: "",
+  zone: "UTC",
+  startsAt: "2026-06-01T12:00:00.000Z",
+  readyAt: "2026-06-01T11:15:00.000Z",
+  plan: { id: "44444444-4444-4444-8444-444444444444", version: 3, body: emptyPlan() },
+};
+
+const sent: { version: number; body: { stepPoints: number } }[] = [];
+let answer: (write: (typeof sent)[number]) => { ok: boolean; data: unknown } | null;
+
+beforeEach(() => {
+  localStorage.clear();
+  sent.length = 0;
+  Object.assign(AbortSignal, { timeout: () => undefined });
+  Object.assign(globalThis, {
+    fetch: async (_: string, init: { body: string }) => {
+      const write = JSON.parse(init.body);
+      sent.push(write);
+      const said = answer(write);
+      if (!said) throw new TypeError("Failed to fetch");
+      return { ok: said.ok, json: async () => said.data };
+    },
+  });
+});
+
+function draftOf() {
+  const client = new QueryClient();
+  client.setQueryData(["start", start.id], start);
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={client}>{children}</QueryClientProvider>
+  );
+  return renderHook(() => usePlanDraft(start), { wrapper }).result;
+}
+
+const steps = (points: number) => (body: ReturnType<typeof emptyPlan>) => ({ ...body, stepPoints: points });
+const saved = (write: (typeof sent)[number]) => ({
+  ok: true,
+  data: { id: start.plan.id, version: write.version + 1, body: write.body },
+});
+
+it("keeps edits on the device until the server has them, against the version they began from", async () => {
+  answer = saved;
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  expect(draft.current).toMatchObject({ dirty: true, body: { stepPoints: 25 } });
+  expect(draftOf().current).toMatchObject({ restored: true, body: { stepPoints: 25 } });
+
+  await act(() => draft.current.save());
+  expect(sent).toMatchObject([{ version: 3, body: { stepPoints: 25 } }]);
+  expect(draft.current.dirty).toBe(false);
+  expect(localStorage).toHaveLength(0);
+});
+
+it("takes edits back one by one", () => {
+  const draft = draftOf();
+  expect(draft.current.undo).toBeNull();
+  act(() => draft.current.edit(steps(25)));
+  act(() => draft.current.edit(steps(30)));
+  act(() => draft.current.undo?.());
+  expect(draft.current.body.stepPoints).toBe(25);
+  act(() => draft.current.undo?.());
+  expect(draft.current.body.stepPoints).toBe(20);
+  expect(draft.current.undo).toBeNull();
+});
+
+it("loses nothing when the server is away, and says so", async () => {
+  answer = () => null;
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  await act(() => draft.current.save());
+  expect(draft.current).toMatchObject({ dirty: true, body: { stepPoints: 25 } });
+  expect(draft.current.failure).toContain("cannot be reached");
+});
+
+it("has both versions in hand when someone else saved, and saves over theirs only when told to", async () => {
+  const theirs = { id: start.plan.id, version: 7, body: { ...emptyPlan(), stepPoints: 40 } };
+  const conflict = {
+    code: "version_conflict",
+    message: "Someone else saved.",
+    path: "version",
+    current: theirs,
+  };
+  answer = (write) => (write.version === 7 ? saved(write) : { ok: false, data: conflict });
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  await act(() => draft.current.save());
+  expect(draft.current.conflict).toEqual(theirs);
+  expect(draft.current.body.stepPoints).toBe(25);
+
+  await act(() => draft.current.keepMine());
+  expect(sent.at(-1)).toMatchObject({ version: 7, body: { stepPoints: 25 } });
+  expect(draft.current).toMatchObject({ conflict: null, dirty: false });
+});
