@@ -1,5 +1,5 @@
 // Brings everything up with one command, from a fresh clone on. Uses nothing but Node.js until packages are there.
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readFileSync, rmSync, watch, writeFileSync } from "node:fs";
 import path from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { ensureBuilt } from "./lib/build.mjs";
@@ -93,10 +93,28 @@ async function checkPort() {
 }
 
 async function startServer() {
-  const failed = await server.start({ watch: dev });
+  const failed = await server.start();
   if (!failed) return;
   if (failed.failed === "EADDRINUSE") await checkPort();
   throw new Stop(`The server did not start: ${failed.message}.`, "The reason is above.");
+}
+
+/** While developing: starts the server anew whenever its sources or the core's change. */
+function reloadOnChange() {
+  let timer;
+  const reload = async () => {
+    if (ending) return;
+    say("The sources changed; the server starts anew.");
+    await server.stop();
+    // A mistake in the sources is said above and waits for the next change.
+    await startServer().catch((error) => say(error.message));
+  };
+  for (const dir of [inRoot("server", "src"), inRoot("core", "src")]) {
+    watch(dir, { recursive: true }, () => {
+      clearTimeout(timer);
+      timer = setTimeout(reload, 200);
+    });
+  }
 }
 
 main(async () => {
@@ -121,8 +139,8 @@ main(async () => {
       TONODROME_WEB: inRoot("app", "dist"),
     });
     await startServer();
-    server.onExit = () => recover("The server", startServer);
     if (dev) {
+      reloadOnChange();
       say("The application reloads as you edit: http://localhost:8081 (its API is behind the same address).");
       const expo = run(inRoot("node_modules", ".bin", "expo"), ["start", "--web", "--port", "8081"], {
         cwd: inRoot("app"),
@@ -136,6 +154,7 @@ main(async () => {
       });
       expo.then(() => end(0));
     } else {
+      server.onExit = () => recover("The server", startServer);
       say(`\nTonodrome is ready: ${address}\nStop it with Ctrl-C.`);
     }
   } catch (error) {

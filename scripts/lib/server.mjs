@@ -17,11 +17,11 @@ export class ServerProcess {
   }
 
   /** Resolves to null once it answers, or to what it failed with. */
-  start({ watch = false } = {}) {
-    const loader = ["--import", "tsx"];
+  start() {
+    this.#stopping = false;
     const child = fork(inRoot("server", "src", "main.ts"), [], {
       cwd: root,
-      execArgv: watch ? ["--watch-path=server/src", "--watch-path=core/src", ...loader] : loader,
+      execArgv: ["--import", "tsx"],
       env: { ...process.env, ...this.env },
       // A group of its own: Ctrl-C reaches us alone, and we end things in order.
       detached: true,
