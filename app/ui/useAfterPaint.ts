@@ -1,20 +1,26 @@
-import { useEffect, useState } from "react";
+import { useCallback, useRef } from "react";
+import { useStable } from "./useStable";
 
 /**
- * A value that follows another one frame later: what is under the finger is painted first, and whatever is slow to
- * draw comes when that is on the screen.
+ * Tells of a value one frame later: what is under the finger is painted first, and whatever is slow to draw comes when
+ * that is on the screen. Of several values in one frame only the last is told.
  */
-export function useAfterPaint<T>(value: T): T {
-  const [shown, setShown] = useState(value);
-  useEffect(() => {
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const frame = requestAnimationFrame(() => {
-      timer = setTimeout(() => setShown(value));
-    });
-    return () => {
-      cancelAnimationFrame(frame);
-      clearTimeout(timer);
-    };
-  }, [value]);
-  return shown;
+export function useAfterPaint<T>(tell: (value: T) => void): (value: T) => void {
+  const waiting = useRef<{ value: T } | null>(null);
+  const latest = useStable(tell);
+  return useCallback(
+    (value: T) => {
+      const isFirst = waiting.current === null;
+      waiting.current = { value };
+      if (!isFirst) return;
+      requestAnimationFrame(() =>
+        setTimeout(() => {
+          const last = waiting.current;
+          waiting.current = null;
+          if (last) latest(last.value);
+        }),
+      );
+    },
+    [latest],
+  );
 }

@@ -1,5 +1,5 @@
 import { type Fit, formatLength, givenUpLine } from "@tonodrome/core";
-import { memo, useEffect, useState } from "react";
+import { memo, useCallback, useEffect, useState } from "react";
 import { Pressable, Text } from "react-native";
 import { STATE_WORDS } from "~/features/today/startView";
 import { Slider } from "~/ui/Slider";
@@ -45,10 +45,14 @@ type FingerProps = Pick<DockProps, "minutes" | "mostMinutes" | "cappedBy" | "onM
 /** What moves with the finger in the same frame; everybody else hears of it when that is painted. */
 function Finger({ minutes, mostMinutes, state, cappedBy, onMinutes }: FingerProps) {
   const [held, setHeld] = useState<number | null>(null);
-  const settled = useAfterPaint(held);
-  useEffect(() => {
-    if (settled !== null) onMinutes(settled);
-  }, [settled, onMinutes]);
+  const tell = useAfterPaint(onMinutes);
+  const change = useCallback(
+    (value: number) => {
+      setHeld(value);
+      tell(value);
+    },
+    [tell],
+  );
   // Once the value has come back from outside, what comes from outside counts again.
   useEffect(() => setHeld((h) => (h === minutes ? null : h)), [minutes]);
   const shown = held ?? minutes;
@@ -70,7 +74,7 @@ function Finger({ minutes, mostMinutes, state, cappedBy, onMinutes }: FingerProp
         most={mostMinutes}
         step={1}
         words={`${shown} min, ${STATE_WORDS[state]}`}
-        onChange={setHeld}
+        onChange={change}
       />
     </>
   );

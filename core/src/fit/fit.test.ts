@@ -172,6 +172,14 @@ describe("the wait", () => {
     });
   });
 
+  it("refuses to begin at once from a table that has dropped the totals that would need", () => {
+    const plan = planOf([drill("a")]);
+    expect(() => fitAt(buildFitTable(plan, 600), 600, { beginAtOnce: true })).toThrow(/everyTotal/);
+    const whole = buildFitTable(plan, 600, { everyTotal: true });
+    expect(fitAt(whole, 300, { beginAtOnce: true })).toEqual(fitPlan(plan, 300, { beginAtOnce: true }));
+    expect(fitAt(whole, 300)).toEqual(fitPlan(plan, 300));
+  });
+
   it("takes all there is when one minute is left", () => {
     const plan = planOf([drill("a", { priority: "essential" })], {
       wait: { leastSeconds: 300, longestSeconds: 600 },

@@ -55,15 +55,20 @@ export interface FitOptions {
  * @see buildFitTable when several times are wanted for one plan
  */
 export function fitPlan(plan: PlanBody, availableSeconds: number, options: FitOptions = {}): Fit {
-  return fitAt(buildFitTable(plan, availableSeconds), availableSeconds, options);
+  const table = buildFitTable(plan, availableSeconds, { everyTotal: options.beginAtOnce ?? false });
+  return fitAt(table, availableSeconds, options);
 }
 
 /**
  * Reads the best plan for one time available from a table.
- * @param table built for at least this time
+ * @param table built for at least this time; with `everyTotal` when it is to begin at once
  * @param availableSeconds whole seconds; below 0 counts as 0
+ * @throws RangeError when the table does not hold what beginning at once asks
  */
 export function fitAt(table: FitTable, availableSeconds: number, options: FitOptions = {}): Fit {
+  if (options.beginAtOnce && !table.everyTotal) {
+    throw new RangeError("To begin at once, build the table with everyTotal: a plan may be too short.");
+  }
   const available = Math.max(0, Math.floor(availableSeconds));
   const { leastSeconds, longestSeconds } = table.plan.wait;
   const room = Math.max(0, available - leastSeconds);

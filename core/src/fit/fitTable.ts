@@ -17,6 +17,8 @@ export interface FitDrill {
  */
 export interface FitTable {
   plan: PlanBody;
+  /** Whether the best plan of every exact total is kept. */
+  everyTotal: boolean;
   drills: FitDrill[];
   /** Seconds that one column stands for: the greatest common divisor of all durations, so nothing is rounded. */
   grain: number;
@@ -42,9 +44,20 @@ export interface Choice {
   from: Uint8Array | null;
 }
 
+/** The best worth for every total so far, within one class. */
 interface Layer {
   high: Float64Array;
   low: Float64Array;
+  /** The totals worth going on from, ascending. */
+  live: Int32Array;
+}
+
+export interface TableOptions {
+  /**
+   * Keep the best plan of every exact total, even where a shorter one is worth as much or more. Needed to begin at
+   * once, where a plan may be too short; otherwise such totals are dropped on the way, which is several times faster.
+   */
+  everyTotal?: boolean;
 }
 
 /**
@@ -52,7 +65,11 @@ interface Layer {
  * the intensity of the last technical drill kept (the step rule needs no more of the past than that).
  * @param horizonSeconds the longest work time that will be asked for, seconds
  */
-export function buildFitTable(plan: PlanBody, horizonSeconds: number): FitTable {
+export function buildFitTable(
+  plan: PlanBody,
+  horizonSeconds: number,
+  { everyTotal = false }: TableOptions = {},
+): FitTable {
   const drills = plan.items.map((item) => ({
     item,
     levels: levelsOf(item.dose),
@@ -68,15 +85,15 @@ export function buildFitTable(plan: PlanBody, horizonSeconds: number): FitTable 
   let layers: (Layer | null)[] = Array(classes.length + 1).fill(null);
   const first = emptyLayer(most);
   first.high[0] = 0;
+  first.low[0] = 0;
+  first.live = Int32Array.of(0);
   layers[0] = first;
-  let reach = 0;
 
   const lastTechnical = drills.findLastIndex((d) => d.item.phase === "technical");
   let lastClass: Uint8Array = new Uint8Array(most + 1);
   const choices = drills.map((drill, i) => {
     const seconds = drill.levels.map((l) => l.seconds / grain);
     const rows = worth[i] ?? [];
-    const limits = { reach, most };
     const row: (Choice | null)[] = Array(layers.length).fill(null);
     if (drill.item.phase === "technical") {
       const { intensity } = drill.item;
@@ -84,11 +101,12 @@ export function buildFitTable(plan: PlanBody, horizonSeconds: number): FitTable 
       const allowed = layers.map((layer, c) =>
         stepAllowed(c === 0 ? null : (classes[c - 1] ?? 0), intensity, plan.stepPoints) ? layer : null,
       );
-      const { best, from } = bestOver(allowed, limits);
+      const { best, from } = bestOver(allowed, most, everyTotal);
       const choice = { level: new Uint8Array(most + 1), from: new Uint8Array(most + 1) };
       const old = layers[into];
       const next = old ? copyOf(old) : emptyLayer(most);
-      relax({ source: best, into: next, choice, from }, seconds, rows, limits);
+      relax({ source: best, into: next, choice, from }, seconds, rows, most);
+      next.live = liveTotals(next, everyTotal);
       row[into] = choice;
       layers = layers.with(into, next);
     } else {
@@ -96,14 +114,14 @@ export function buildFitTable(plan: PlanBody, horizonSeconds: number): FitTable 
         if (!layer) return null;
         const choice = { level: new Uint8Array(most + 1), from: null };
         const next = copyOf(layer);
-        relax({ source: layer, into: next, choice, from: null }, seconds, rows, limits);
+        relax({ source: layer, into: next, choice, from: null }, seconds, rows, most);
+        next.live = liveTotals(next, everyTotal);
         row[c] = choice;
         return next;
       });
     }
-    reach = Math.min(most, reach + (seconds.at(-1) ?? 0));
     if (i === lastTechnical) {
-      const { best, from } = bestOver(layers, { reach, most });
+      const { best, from } = bestOver(layers, most, everyTotal);
       layers = [best];
       lastClass = from;
     }
@@ -112,6 +130,7 @@ export function buildFitTable(plan: PlanBody, horizonSeconds: number): FitTable 
 
   return {
     plan,
+    everyTotal,
     drills,
     grain,
     most,
@@ -145,12 +164,6 @@ export function readLevels(table: FitTable, column: number): number[] {
   return levels;
 }
 
-interface Limits {
-  /** Greatest total that can have been made so far. */
-  reach: number;
-  most: number;
-}
-
 interface Relaxation {
   source: Layer;
   into: Layer;
@@ -164,20 +177,19 @@ function relax(
   { source, into, choice, from }: Relaxation,
   seconds: readonly number[],
   worth: readonly Worth[],
-  { reach, most }: Limits,
+  most: number,
 ): void {
-  const { high: fromHigh, low: fromLow } = source;
+  const { high: fromHigh, low: fromLow, live } = source;
   const { high: toHigh, low: toLow } = into;
   const { level } = choice;
   for (let k = 0; k < seconds.length; k++) {
     const add = seconds[k] as number;
     const { high, low } = worth[k] as Worth;
-    const end = Math.min(reach, most - add);
-    for (let d = 0; d <= end; d++) {
-      const h = fromHigh[d] as number;
-      if (h < 0) continue;
+    for (let n = 0; n < live.length; n++) {
+      const d = live[n] as number;
       const to = d + add;
-      const newHigh = h + high;
+      if (to > most) break;
+      const newHigh = (fromHigh[d] as number) + high;
       const oldHigh = toHigh[to] as number;
       if (newHigh < oldHigh) continue;
       const newLow = (fromLow[d] as number) + low;
@@ -190,16 +202,45 @@ function relax(
   }
 }
 
+/**
+ * The totals that anything better can still come of: those that can be made and, unless every total is wanted, are
+ * worth more than every shorter one. The others are marked as not to be made.
+ */
+function liveTotals({ high, low }: Layer, everyTotal: boolean): Int32Array {
+  const live = new Int32Array(high.length);
+  let count = 0;
+  let bestHigh = -1;
+  let bestLow = -1;
+  for (let d = 0; d < high.length; d++) {
+    const h = high[d] as number;
+    if (h < 0) continue;
+    const l = low[d] as number;
+    const isBetter = h > bestHigh || (h === bestHigh && l > bestLow);
+    if (isBetter) {
+      bestHigh = h;
+      bestLow = l;
+    } else if (!everyTotal) {
+      high[d] = -1;
+      low[d] = -1;
+      continue;
+    }
+    live[count++] = d;
+  }
+  return live.subarray(0, count);
+}
+
 /** Per column the best of several layers, and which layer it came from. Ties go to the first. */
 function bestOver(
   layers: readonly (Layer | null)[],
-  { reach, most }: Limits,
+  most: number,
+  everyTotal: boolean,
 ): { best: Layer; from: Uint8Array } {
   const best = emptyLayer(most);
   const from = new Uint8Array(most + 1);
   layers.forEach((layer, c) => {
     if (!layer) return;
-    for (let d = 0; d <= reach; d++) {
+    for (let n = 0; n < layer.live.length; n++) {
+      const d = layer.live[n] as number;
       const h = layer.high[d] as number;
       const old = best.high[d] as number;
       if (h < old || (h === old && (layer.low[d] as number) <= (best.low[d] as number))) continue;
@@ -208,6 +249,7 @@ function bestOver(
       from[d] = c;
     }
   });
+  best.live = liveTotals(best, everyTotal);
   return { best, from };
 }
 
@@ -235,11 +277,15 @@ function technicalClasses(items: readonly PlanItem[]): number[] {
 }
 
 function emptyLayer(most: number): Layer {
-  return { high: new Float64Array(most + 1).fill(-1), low: new Float64Array(most + 1).fill(-1) };
+  return {
+    high: new Float64Array(most + 1).fill(-1),
+    low: new Float64Array(most + 1).fill(-1),
+    live: new Int32Array(0),
+  };
 }
 
 function copyOf(layer: Layer): Layer {
-  return { high: layer.high.slice(), low: layer.low.slice() };
+  return { high: layer.high.slice(), low: layer.low.slice(), live: layer.live };
 }
 
 function gcd(a: number, b: number): number {
