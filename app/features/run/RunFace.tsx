@@ -87,6 +87,10 @@ function Middle({
           {state.splits.length} drills, {spokenLength(plannedSeconds(state))}. First: {first?.drill.name}
           {first?.drill.place ? `, ${first.drill.place}` : ""}.
         </Text>
+        <Text className={`pt-6 font-text text-body ${text}`}>
+          Chest pain, faintness, confusion, sharp or growing pain: stop and get help. This plans time and
+          gives no medical advice; the venue and those who treat the athlete come first.
+        </Text>
       </>
     );
   }
