@@ -1,21 +1,12 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
 import { emptyPlan } from "@tonodrome/core";
-import type { Start } from "@tonodrome/core/api";
 import type { ReactNode } from "react";
 import { usePlanDraft } from "./planDraft";
+import { makeStart } from "./testing/makeStart";
 
-const start: Start = {
-  id: "22222222-2222-4222-8222-222222222222",
-  version: 1,
-  athlete: { id: "33333333-3333-4333-8333-333333333333", name: "Ada" },
-  title: "Final",
-  venue: "",
-  zone: "UTC",
-  startsAt: "2026-06-01T12:00:00.000Z",
-  readyAt: "2026-06-01T11:15:00.000Z",
-  plan: { id: "44444444-4444-4444-8444-444444444444", version: 3, body: emptyPlan() },
-};
+const blank = makeStart();
+const start = { ...blank, plan: { ...blank.plan, version: 3 } };
 
 const sent: { version: number; body: { stepPoints: number } }[] = [];
 let answer: (write: (typeof sent)[number]) => { ok: boolean; data: unknown } | null;

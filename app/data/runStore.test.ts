@@ -1,40 +1,8 @@
-import { emptyPlan, fitPlan, type PlanBody, runPlanOf } from "@tonodrome/core";
-import type { Run, Start } from "@tonodrome/core/api";
+import { fitPlan, runPlanOf } from "@tonodrome/core";
+import type { Run } from "@tonodrome/core/api";
+import { makeStart, twoMinutePlan } from "./testing/makeStart";
 
-const body: PlanBody = {
-  ...emptyPlan(),
-  items: [
-    {
-      id: "11111111-1111-4111-8111-111111111111",
-      drillId: null,
-      name: "Laps",
-      phase: "raise",
-      priority: "essential",
-      intensity: 20,
-      dose: {
-        kind: "time",
-        seconds: { floor: 60, ideal: 120, ceiling: 120 },
-        step: 30,
-        sides: "one",
-        changeoverSeconds: 0,
-      },
-      focus: "",
-      place: "",
-    },
-  ],
-};
-
-const start: Start = {
-  id: "22222222-2222-4222-8222-222222222222",
-  version: 1,
-  athlete: { id: "33333333-3333-4333-8333-333333333333", name: "Ada" },
-  title: "Final",
-  venue: "Hall",
-  zone: "UTC",
-  startsAt: "2026-06-01T12:00:00.000Z",
-  readyAt: "2026-06-01T11:15:00.000Z",
-  plan: { id: "44444444-4444-4444-8444-444444444444", version: 1, body },
-};
+const start = makeStart({}, twoMinutePlan);
 
 /** A server that keeps runs as the real one does, and can be taken off the net. */
 class FakeServer {
@@ -84,7 +52,7 @@ beforeEach(() => {
 afterEach(() => jest.useRealTimers());
 
 const settle = () => jest.advanceTimersByTimeAsync(10_000);
-const begin = () => store.createRun(start, runPlanOf(fitPlan(body, 2700), start.startsAt));
+const begin = () => store.createRun(start, runPlanOf(fitPlan(start.plan.body, 2700), start.startsAt));
 
 it("sends a run and every press, once each and in order", async () => {
   const id = begin();

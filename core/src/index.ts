@@ -1,4 +1,4 @@
-export { type DoseEnd, mainRange, moveEnd } from "./dose/adjustDose";
+export { type DoseEnd, mainRange, moveEnd, withMainRange } from "./dose/adjustDose";
 export { describeChange } from "./dose/describeChange";
 export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
 export type { DoseLevel } from "./dose/level";

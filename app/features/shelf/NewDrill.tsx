@@ -4,8 +4,8 @@ import { type Drill, type DrillInput, drillInputSchema } from "@tonodrome/core/a
 import { Controller, useForm } from "react-hook-form";
 import { Text, View } from "react-native";
 import { useCreateDrill } from "~/data/queries";
-import { DoseEditor } from "~/features/warmup/DoseEditor";
-import { firstDose } from "~/features/warmup/editPlan";
+import { DoseEditor } from "~/features/dose/DoseEditor";
+import { firstDose } from "~/features/dose/firstDose";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";

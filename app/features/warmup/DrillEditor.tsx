@@ -10,11 +10,11 @@ import {
 } from "@tonodrome/core";
 import { useState } from "react";
 import { Text, View } from "react-native";
+import { DoseEditor } from "~/features/dose/DoseEditor";
 import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";
 import { Notice } from "~/ui/Notice";
 import { Stepper } from "~/ui/Stepper";
-import { DoseEditor } from "./DoseEditor";
 
 interface DrillEditorProps {
   placement: Placement;

@@ -1,6 +1,7 @@
 import { doseSchema, emptyPlan, type Phase, type PlanBody, planBodySchema } from "@tonodrome/core";
 import type { Drill } from "@tonodrome/core/api";
-import { addDrill, changeItem, firstDose, moveItem, removeItem } from "./editPlan";
+import { firstDose } from "../dose/firstDose";
+import { addDrill, changeItem, moveItem, removeItem } from "./editPlan";
 
 const shelfDrill = (name: string, phase: Phase): Drill => ({
   id: "11111111-1111-4111-8111-111111111111",

@@ -1,4 +1,4 @@
-import type { Dose, Phase, PlanBody, PlanItem, Range } from "@tonodrome/core";
+import type { Phase, PlanBody, PlanItem } from "@tonodrome/core";
 import { PHASES } from "@tonodrome/core";
 import type { Drill } from "@tonodrome/core/api";
 import { v4 as uuid } from "uuid";
@@ -43,47 +43,4 @@ export function moveItem(body: PlanBody, id: string, toIndex: number): PlanBody 
   const others = body.items.filter((i) => i.id !== id);
   const at = Math.min(Math.max(0, toIndex), others.length);
   return { ...body, items: others.toSpliced(at, 0, item) };
-}
-
-/** A first dose of each kind, for a drill that is changed from one kind to another. */
-export function firstDose(kind: Dose["kind"]): Dose {
-  switch (kind) {
-    case "time":
-      return {
-        kind,
-        seconds: { floor: 60, ideal: 120, ceiling: 120 },
-        step: 30,
-        sides: "one",
-        changeoverSeconds: 0,
-      };
-    case "reps":
-      return {
-        kind,
-        sets: { floor: 1, ideal: 2, ceiling: 2 },
-        reps: { floor: 6, ideal: 8, ceiling: 8 },
-        secondsPerRep: 3,
-        sides: "one",
-        restSeconds: 20,
-      };
-    case "attempts":
-      return {
-        kind,
-        attempts: { floor: 2, ideal: 3, ceiling: 3 },
-        secondsEach: 10,
-        sides: "one",
-        rest: { kind: "fixed", seconds: 20 },
-      };
-  }
-}
-
-/** The dose with its main count replaced: time, reps or attempts. */
-export function withMainRange(dose: Dose, range: Range): Dose {
-  switch (dose.kind) {
-    case "time":
-      return { ...dose, seconds: range };
-    case "reps":
-      return { ...dose, reps: range };
-    case "attempts":
-      return { ...dose, attempts: range };
-  }
 }

@@ -7,6 +7,7 @@ import {
   type Placement,
   type PlanItem,
   runPlanOf,
+  withMainRange,
 } from "@tonodrome/core";
 import { type Drill, LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
@@ -17,7 +18,7 @@ import { createRun, useOpenRun } from "~/data/runStore";
 import { useNow } from "~/ui/useNow";
 import { useStable } from "~/ui/useStable";
 import { useWide } from "~/ui/useWide";
-import { addDrill, changeItem, moveItem, removeItem, withMainRange } from "./editPlan";
+import { addDrill, changeItem, moveItem, removeItem } from "./editPlan";
 import { SLIDER_MINUTES, useFit, useFitTable } from "./useFit";
 
 /** The sheet that lies over the warm-up, if any. */

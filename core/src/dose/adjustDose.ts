@@ -16,6 +16,18 @@ export function mainRange(dose: Dose): Range {
   }
 }
 
+/** The dose with its main count replaced: time, reps or attempts. */
+export function withMainRange(dose: Dose, range: Range): Dose {
+  switch (dose.kind) {
+    case "time":
+      return { ...dose, seconds: range };
+    case "reps":
+      return { ...dose, reps: range };
+    case "attempts":
+      return { ...dose, attempts: range };
+  }
+}
+
 /**
  * Moves one end of a range by whole steps and pushes the others along so that floor ≤ ideal ≤ ceiling still holds.
  * @param steps positive or negative; `step` the size of one; results stay within `least`..`most`

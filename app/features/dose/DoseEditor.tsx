@@ -9,11 +9,12 @@ import {
   mainRange,
   moveEnd,
   type Sides,
+  withMainRange,
 } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Choice } from "~/ui/Choice";
 import { Stepper } from "~/ui/Stepper";
-import { firstDose, withMainRange } from "./editPlan";
+import { firstDose } from "./firstDose";
 
 const KINDS: { value: DoseKind; label: string }[] = [
   { value: "time", label: "Time" },
