@@ -16,6 +16,8 @@ const ink: Record<Look, { text: string; icon: string }> = {
 
 export interface ButtonProps {
   label: string;
+  /** Shown instead of the label where there is little room; the label is then for those who listen. */
+  short?: string;
   onPress: () => void;
   look?: Look;
   icon?: IconName;
@@ -29,6 +31,7 @@ export interface ButtonProps {
 /** Everything that is pressed, at least 48 px high and wide. */
 export function Button({
   label,
+  short,
   onPress,
   look = "outline",
   icon,
@@ -49,7 +52,7 @@ export function Button({
       {icon ? <Icon name={icon} size={22} color={ink[look].icon} /> : null}
       {iconOnly ? null : (
         <Text className={`font-strong text-body ${ink[look].text}`} numberOfLines={2}>
-          {label}
+          {short ?? label}
         </Text>
       )}
     </Pressable>

@@ -76,6 +76,8 @@ const type = {
   figure: [34, 38],
   huge: [52, 54],
   giant: [128, 128],
+  /** The running clock on a wide screen. */
+  colossal: [240, 240],
 };
 
 /** Smallest side of anything that is pressed, pixels: everywhere, and on the running screen. */

@@ -103,7 +103,7 @@ function Middle({
           {ended ? "Ended" : gone ? "Started" : "Wait"}
         </Text>
         <Text
-          className={`font-figures text-giant ${text}`}
+          className={`font-figures text-giant wide:text-colossal ${text}`}
           style={TABULAR}
           adjustsFontSizeToFit
           numberOfLines={1}
@@ -137,7 +137,12 @@ function Middle({
           .filter(Boolean)
           .join(", ")}
       </Text>
-      <Text className={`font-figures text-giant ${text}`} style={TABULAR} numberOfLines={1} role="timer">
+      <Text
+        className={`font-figures text-giant wide:text-colossal ${text}`}
+        style={TABULAR}
+        numberOfLines={1}
+        role="timer"
+      >
         {over ? formatMinus(-clock.remaining) : formatLength(Math.ceil(clock.remaining))}
       </Text>
       <Text className={`font-strong text-title ${text}`} numberOfLines={3}>

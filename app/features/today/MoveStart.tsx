@@ -9,6 +9,7 @@ import { Field, FieldError } from "~/ui/Field";
 
 const MINUTE = 60_000;
 const SHIFTS = [-5, -1, 1, 5];
+const signed = (minutes: number) => `${minutes > 0 ? "+" : "−"}${Math.abs(minutes)}`;
 
 /** Moves a start by a tap. The athlete is still ready when they were, so the time available changes with it. */
 export function MoveStart({ start }: { start: Start }) {
@@ -36,9 +37,10 @@ export function MoveStart({ start }: { start: Start }) {
         {SHIFTS.map((minutes) => (
           <Button
             key={minutes}
-            label={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)} min`}
+            label={`${signed(minutes)} min`}
+            short={signed(minutes)}
             disabled={save.isPending}
-            className="flex-1 px-1"
+            className="flex-1"
             onPress={() => moveTo(Date.parse(start.startsAt) + minutes * MINUTE)}
           />
         ))}
