@@ -1,6 +1,18 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
 
+/** Opens the demo club, as its button does, and leaves the page where it is. */
+export async function openDemo(page: Page): Promise<void> {
+  const answer = await page.request.post("/api/auth/demo");
+  expect(answer.ok()).toBe(true);
+}
+
+/** The address of the API for the club that is open. */
+export async function clubApi(page: Page): Promise<string> {
+  const me = await (await page.request.get("/api/me")).json();
+  return `/api/clubs/${me.clubs[0].id}`;
+}
+
 /** Opens Today and, from it, an athlete's next start. */
 export async function openStart(page: Page, athlete: string): Promise<void> {
   await page.goto("/");
@@ -10,6 +22,16 @@ export async function openStart(page: Page, athlete: string): Promise<void> {
     .first()
     .click();
   await expect(page.getByTestId("stair")).toBeVisible();
+}
+
+/** Makes a link to an athlete's next warm-up, through the sheet, and gives its address. */
+export async function shareStart(page: Page, athlete: string): Promise<string> {
+  await openStart(page, athlete);
+  await page.getByRole("button", { name: "Share" }).click();
+  await page.getByRole("button", { name: "Make a link" }).click();
+  const link = await page.getByLabel("Link", { exact: true }).inputValue();
+  await page.getByRole("button", { name: "Close" }).click();
+  return link;
 }
 
 /** Makes a new start for a new athlete and ends on its empty warm-up. */

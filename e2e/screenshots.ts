@@ -1,7 +1,7 @@
 import path from "node:path";
 import { chromium, expect, type Page } from "@playwright/test";
 import { chromium as launch } from "./browser";
-import { makeStart, openStart } from "./coach";
+import { makeStart, openDemo, openStart, shareStart } from "./coach";
 
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -13,6 +13,7 @@ interface Shot {
   name: string;
   size?: typeof PHONE;
   dark?: boolean;
+  signedOut?: boolean;
   go: (page: Page) => Promise<void>;
 }
 
@@ -27,6 +28,22 @@ async function runTwo(page: Page): Promise<void> {
 }
 
 const shots: Shot[] = [
+  { name: "sign-in", signedOut: true, go: async (page) => void (await page.goto("/")) },
+  {
+    name: "members",
+    go: async (page) => {
+      await page.goto("/club/members");
+      await page.getByText("Henrike Vogt").waitFor();
+    },
+  },
+  {
+    name: "shared",
+    go: async (page) => {
+      const link = await shareStart(page, "Tamsin Okoro-Vale");
+      await page.context().clearCookies();
+      await page.goto(link);
+    },
+  },
   { name: "today", go: async (page) => void (await page.goto("/")) },
   { name: "today-dark", dark: true, go: async (page) => void (await page.goto("/")) },
   { name: "warm-up", go: (page) => openStart(page, "Ilse Marrow") },
@@ -84,7 +101,7 @@ const shots: Shot[] = [
 ];
 
 const wanted = process.argv.slice(2);
-for (const { name, size = PHONE, dark, go } of shots) {
+for (const { name, size = PHONE, dark, signedOut, go } of shots) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
   const context = await browser.newContext({
     baseURL: base,
@@ -94,10 +111,10 @@ for (const { name, size = PHONE, dark, go } of shots) {
   });
   const page = await context.newPage();
   await page.clock.install();
+  if (!signedOut) await openDemo(page);
   await go(page);
   await page.getByRole("main").waitFor();
   await expect(page.getByText("Loading …")).toHaveCount(0);
-  await page.waitForLoadState("networkidle");
   await page.evaluate(() => document.fonts.ready);
   await page.clock.runFor(1500);
   await page.screenshot({

@@ -1,4 +1,4 @@
-// Empties the database, so that the next start lays the demo anew.
+// Takes the demo club away and lays it anew; other clubs are left alone.
 import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { run } from "./lib/command.mjs";
@@ -6,6 +6,7 @@ import { ensurePackages } from "./lib/install.mjs";
 import { dataDir, inRoot } from "./lib/paths.mjs";
 import { Cluster } from "./lib/postgres.mjs";
 import { main, Stop, say } from "./lib/say.mjs";
+import { ensureSecret } from "./lib/secret.mjs";
 
 main(async () => {
   const pidFile = path.join(dataDir, "start.pid");
@@ -21,7 +22,11 @@ main(async () => {
       process.execPath,
       ["--import", "tsx", inRoot("server", "src", "demo", "reset.ts")],
       {
-        env: { ...process.env, DATABASE_URL: process.env.DATABASE_URL || cluster.url() },
+        env: {
+          ...process.env,
+          DATABASE_URL: process.env.DATABASE_URL || cluster.url(),
+          TONODROME_SECRET: ensureSecret(dataDir),
+        },
       },
     );
     if (code !== 0) throw new Stop("The demo could not be reset.", "The reason is above.");

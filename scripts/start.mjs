@@ -9,6 +9,7 @@ import { dataDir, inRoot } from "./lib/paths.mjs";
 import { portFault } from "./lib/ports.mjs";
 import { Cluster } from "./lib/postgres.mjs";
 import { main, Stop, say } from "./lib/say.mjs";
+import { ensureSecret } from "./lib/secret.mjs";
 import { ServerProcess } from "./lib/server.mjs";
 
 const dev = process.argv.includes("--dev");
@@ -134,6 +135,7 @@ main(async () => {
     if (ending) return;
     server = new ServerProcess({
       DATABASE_URL: process.env.DATABASE_URL || cluster.url(),
+      TONODROME_SECRET: ensureSecret(dataDir),
       PORT: String(port),
       HOST: host,
       TONODROME_WEB: inRoot("app", "dist"),
@@ -155,6 +157,9 @@ main(async () => {
       expo.then(() => end(0));
     } else {
       server.onExit = () => recover("The server", startServer);
+      for (const { club, path: link } of server.ownerLinks) {
+        say(`The club "${club}" has no owner yet. Whoever opens this link first is it: ${address}${link}`);
+      }
       say(`\nTonodrome is ready: ${address}\nStop it with Ctrl-C.`);
     }
   } catch (error) {

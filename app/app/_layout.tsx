@@ -9,7 +9,7 @@ import { useEffect, useState } from "react";
 import { makeQueryClient } from "~/data/queries";
 import { sendAll } from "~/data/runStore";
 import { applyKeptTheme } from "~/data/theme";
-import { Frame } from "~/features/nav/Frame";
+import { Door } from "~/features/account/Door";
 
 export { ErrorBoundary } from "~/features/nav/ErrorBoundary";
 
@@ -28,9 +28,9 @@ export default function Layout() {
   }, []);
   return (
     <QueryClientProvider client={client}>
-      <Frame>
+      <Door>
         <Slot />
-      </Frame>
+      </Door>
     </QueryClientProvider>
   );
 }

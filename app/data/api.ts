@@ -17,19 +17,28 @@ export class ApiFailure extends Error {
 /** Longest wait for an answer, milliseconds. In a hall a hanging request is worse than a plain "not reached". */
 const PATIENCE = 10_000;
 
+let signedOut = (): void => undefined;
+
+/** What is to happen when the server no longer knows who asks. */
+export function whenSignedOut(act: () => void): void {
+  signedOut = act;
+}
+
 /**
  * Asks the server and checks the answer's shape.
+ * @param patience longest wait for an answer, milliseconds
  * @throws ApiFailure always with a sentence to show
  */
 export async function ask<S extends z.ZodType>(
   schema: S,
-  method: "GET" | "POST" | "PUT",
+  method: "GET" | "POST" | "PUT" | "DELETE",
   path: string,
   body?: unknown,
+  patience = PATIENCE,
 ): Promise<z.infer<S>> {
   const answer = await fetch(`/api${path}`, {
     method,
-    signal: AbortSignal.timeout(PATIENCE),
+    signal: AbortSignal.timeout(patience),
     ...(body === undefined
       ? {}
       : { body: JSON.stringify(body), headers: { "content-type": "application/json" } }),
@@ -41,7 +50,11 @@ export async function ask<S extends z.ZodType>(
       "The server cannot be reached. What you have here is kept; try again in a moment.",
     );
   }
-  if (!answer.ok) throw failureOf(apiErrorSchema.safeParse(data).data);
+  if (!answer.ok) {
+    const failure = failureOf(apiErrorSchema.safeParse(data).data);
+    if (failure.code === "signed_out") signedOut();
+    throw failure;
+  }
   return schema.parse(data);
 }
 

@@ -2,7 +2,9 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
 import { emptyPlan } from "@tonodrome/core";
 import type { ReactNode } from "react";
-import { usePlanDraft } from "./planDraft";
+import { signedInAs } from "./account";
+import { unsavedDrafts, usePlanDraft } from "./planDraft";
+import { makeMe } from "./testing/makeMe";
 import { makeStart } from "./testing/makeStart";
 
 const blank = makeStart();
@@ -13,6 +15,7 @@ let answer: (write: (typeof sent)[number]) => { ok: boolean; data: unknown } | n
 
 beforeEach(() => {
   localStorage.clear();
+  signedInAs(makeMe());
   sent.length = 0;
   Object.assign(AbortSignal, { timeout: () => undefined });
   Object.assign(globalThis, {
@@ -51,7 +54,7 @@ it("keeps edits on the device until the server has them, against the version the
   await act(() => draft.current.save());
   expect(sent).toMatchObject([{ version: 3, body: { stepPoints: 25 } }]);
   expect(draft.current.dirty).toBe(false);
-  expect(localStorage).toHaveLength(0);
+  expect(unsavedDrafts()).toBe(0);
 });
 
 it("takes edits back one by one", () => {

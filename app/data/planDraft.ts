@@ -5,7 +5,7 @@ import { useCallback, useState } from "react";
 import { z } from "zod";
 import { ApiFailure } from "./api";
 import { useSavePlan } from "./queries";
-import { forget, keep, readKept } from "./storage";
+import { forget, keep, keptKeys, readKept } from "./storage";
 
 const draftSchema = z.object({
   /** The version it was begun from. */
@@ -14,6 +14,13 @@ const draftSchema = z.object({
 });
 
 type Draft = z.infer<typeof draftSchema>;
+
+const PREFIX = "draft:";
+
+/** How many warm-ups have edits that only this device knows. */
+export function unsavedDrafts(): number {
+  return keptKeys(PREFIX).length;
+}
 
 /** Most edits that can be taken back one by one. */
 const MOST_UNDO = 50;
@@ -41,7 +48,7 @@ export interface PlanDraft {
  */
 export function usePlanDraft(start: Start): PlanDraft {
   const { plan } = start;
-  const key = `draft:${plan.id}`;
+  const key = `${PREFIX}${plan.id}`;
   const [draft, setDraft] = useState<Draft | null>(() => readKept(key, draftSchema));
   const [restored] = useState(draft !== null);
   const [past, setPast] = useState<PlanBody[]>([]);

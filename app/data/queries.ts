@@ -1,10 +1,11 @@
 import { QueryClient, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import {
+  type Athlete,
   type AthleteInput,
   athleteListSchema,
   athleteSchema,
-  clubSchema,
   type DrillInput,
+  doneSchema,
   drillListSchema,
   drillSchema,
   type Plan,
@@ -17,8 +18,13 @@ import {
   type StartWrite,
   startListSchema,
   startSchema,
+  type Topic,
 } from "@tonodrome/core/api";
+import { useCallback } from "react";
+import type { z } from "zod";
+import { refreshMe, useMembership } from "./account";
 import { ApiFailure, ask } from "./api";
+import { useChanges } from "./live";
 
 /** The one cache of what the server said. A refusal is final; only an unreachable server is asked again. */
 export function makeQueryClient(): QueryClient {
@@ -36,11 +42,50 @@ export function makeQueryClient(): QueryClient {
 
 const LOOK_BACK = 3 * 3_600_000;
 
-export const useClub = () =>
-  useQuery({ queryKey: ["club"], queryFn: () => ask(clubSchema, "GET", "/club"), staleTime: Infinity });
+/** Asks the server about the club one acts in. Every such question is scoped to it by its address. */
+export function useClubAsk() {
+  const { id } = useMembership();
+  return useCallback(
+    <S extends z.ZodType>(
+      schema: S,
+      method: "GET" | "POST" | "PUT" | "DELETE",
+      path: string,
+      body?: unknown,
+      patience?: number,
+    ) => ask(schema, method, `/clubs/${id}${path}`, body, patience),
+    [id],
+  );
+}
+
+/** What is read again when the server tells that something changed. */
+const KEYS: Record<Topic, string[]> = {
+  club: ["members", "invites", "shares", "audit"],
+  athletes: ["athletes"],
+  drills: ["drills"],
+  starts: ["starts", "start", "edits"],
+  runs: ["runs", "run"],
+};
+
+/** Reads again whatever others change in the club, as they change it. */
+export function useLiveClub(): void {
+  const client = useQueryClient();
+  const { id } = useMembership();
+  useChanges(
+    `/clubs/${id}/changes`,
+    (topic) => {
+      for (const key of KEYS[topic]) void client.invalidateQueries({ queryKey: [key] });
+      if (topic === "club") void refreshMe();
+    },
+    () => {
+      void client.invalidateQueries();
+      void refreshMe();
+    },
+  );
+}
 
 /** Starts from three hours ago on, soonest first. */
 export function useStarts() {
+  const ask = useClubAsk();
   return useQuery({
     queryKey: ["starts"],
     queryFn: async () => {
@@ -53,6 +98,7 @@ export function useStarts() {
 
 export function useStart(id: string, options: { every?: number } = {}) {
   const client = useQueryClient();
+  const ask = useClubAsk();
   return useQuery({
     queryKey: ["start", id],
     queryFn: () => ask(startSchema, "GET", `/starts/${id}`),
@@ -77,6 +123,7 @@ function useKeepStart() {
 
 export function useCreateStart() {
   const keep = useKeepStart();
+  const ask = useClubAsk();
   return useMutation({
     mutationFn: (input: StartInput) => ask(startSchema, "POST", "/starts", input),
     onSuccess: keep,
@@ -92,6 +139,7 @@ export function startWrite(start: Start, changes: Partial<StartInput>): StartWri
 export function useSaveStart() {
   const keep = useKeepStart();
   const client = useQueryClient();
+  const ask = useClubAsk();
   return useMutation({
     mutationFn: ({ start, changes }: { start: Start; changes: Partial<StartInput> }) =>
       ask(startSchema, "PUT", `/starts/${start.id}`, startWrite(start, changes)),
@@ -106,6 +154,7 @@ export function useSaveStart() {
 export function useSavePlan(startId: string) {
   const client = useQueryClient();
   const keep = useKeepStart();
+  const ask = useClubAsk();
   const keepPlan = (plan: Plan) => {
     const start = client.getQueryData<Start>(["start", startId]);
     if (start) keep({ ...start, plan });
@@ -122,42 +171,72 @@ export function useSavePlan(startId: string) {
   });
 }
 
-export const useAthletes = () =>
-  useQuery({
+export function useAthletes() {
+  const ask = useClubAsk();
+  return useQuery({
     queryKey: ["athletes"],
     queryFn: async () => (await ask(athleteListSchema, "GET", "/athletes")).athletes,
   });
+}
 
 export function useCreateAthlete() {
   const client = useQueryClient();
+  const ask = useClubAsk();
   return useMutation({
     mutationFn: (input: AthleteInput) => ask(athleteSchema, "POST", "/athletes", input),
     onSuccess: () => client.invalidateQueries({ queryKey: ["athletes"] }),
   });
 }
 
-export const useDrills = () =>
-  useQuery({
+export function useDrills() {
+  const ask = useClubAsk();
+  return useQuery({
     queryKey: ["drills"],
     queryFn: async () => (await ask(drillListSchema, "GET", "/drills")).drills,
   });
+}
 
 export function useCreateDrill() {
   const client = useQueryClient();
+  const ask = useClubAsk();
   return useMutation({
     mutationFn: (input: DrillInput) => ask(drillSchema, "POST", "/drills", input),
     onSuccess: () => client.invalidateQueries({ queryKey: ["drills"] }),
   });
 }
 
+/** Takes an athlete's name away, everywhere and for good. */
+export function useAnonymiseAthlete() {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: ({ id }: Athlete) => ask(athleteSchema, "POST", `/athletes/${id}/anonymise`),
+    onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+/** Deletes an athlete with every start, warm-up and run. */
+export function useDeleteAthlete() {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: ({ id }: Athlete) => ask(doneSchema, "DELETE", `/athletes/${id}`),
+    onSuccess: () => client.invalidateQueries(),
+  });
+}
+
 /** The log, a page at a time, newest first. */
-export const useRuns = () =>
-  useInfiniteQuery({
+export function useRuns() {
+  const ask = useClubAsk();
+  return useInfiniteQuery({
     queryKey: ["runs"],
     queryFn: ({ pageParam }) => ask(runListSchema, "GET", pageParam ? `/runs?before=${pageParam}` : "/runs"),
     initialPageParam: "",
     getNextPageParam: (page) => page.next,
   });
+}
 
-export const useRun = (id: string, enabled = true) =>
-  useQuery({ queryKey: ["run", id], queryFn: () => ask(runSchema, "GET", `/runs/${id}`), enabled });
+export function useRun(id: string, enabled = true) {
+  const ask = useClubAsk();
+  return useQuery({ queryKey: ["run", id], queryFn: () => ask(runSchema, "GET", `/runs/${id}`), enabled });
+}

@@ -1,5 +1,6 @@
 import { fitPlan, runPlanOf } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
+import { CLUB, makeMe } from "./testing/makeMe";
 import { makeStart, twoMinutePlan } from "./testing/makeStart";
 
 const start = makeStart({}, twoMinutePlan);
@@ -9,9 +10,12 @@ class FakeServer {
   up = true;
   runs = new Map<string, Run>();
   calls = 0;
+  /** Clubs that were asked about. */
+  clubs = new Set<string>();
 
   fetch = async (url: string, init: { method: string; body?: string }): Promise<Response> => {
     this.calls++;
+    this.clubs.add(/\/clubs\/([^/]+)\//.exec(url)?.[1] ?? "none");
     if (!this.up) throw new TypeError("Failed to fetch");
     const sent = JSON.parse(init.body ?? "{}");
     const eventsOf = /\/runs\/([^/]+)\/events/.exec(url)?.[1];
@@ -38,18 +42,26 @@ const answer = (data: unknown) => ({ ok: true, json: async () => data }) as Resp
 
 let server: FakeServer;
 let store: typeof import("./runStore");
+let account: typeof import("./account");
 
 beforeEach(() => {
   jest.useFakeTimers();
   localStorage.clear();
+  localStorage.setItem("me", JSON.stringify(makeMe()));
   server = new FakeServer();
   Object.assign(globalThis, { fetch: server.fetch });
   Object.assign(AbortSignal, { timeout: () => undefined });
-  jest.isolateModules(() => {
-    store = require("./runStore");
-  });
+  load();
 });
 afterEach(() => jest.useRealTimers());
+
+/** Opens the application anew on the same device. */
+function load(): void {
+  jest.isolateModules(() => {
+    account = require("./account");
+    store = require("./runStore");
+  });
+}
 
 const settle = () => jest.advanceTimersByTimeAsync(10_000);
 const begin = () => store.createRun(start, runPlanOf(fitPlan(start.plan.body, 2700), start.startsAt));
@@ -69,9 +81,7 @@ it("keeps presses while the server is away, through a reload, and sends them aft
   await settle();
   expect(server.runs.size).toBe(0);
 
-  jest.isolateModules(() => {
-    store = require("./runStore");
-  });
+  load();
   store.pressRun(id, { kind: "skip" });
   server.up = true;
   await settle();
@@ -85,4 +95,32 @@ it("stops asking once everything is there", async () => {
   const before = server.calls;
   await settle();
   expect(server.calls).toBe(before);
+});
+
+it("keeps what was not sent at signing out, and sends it to its own club when its people sign in again", async () => {
+  const other = "77777777-7777-4777-8777-777777777777";
+  const sent = begin();
+  await settle();
+  server.up = false;
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  await settle();
+  expect(store.unsentRuns()).toBe(1);
+  store.forgetSentRuns();
+  account.signedOutHere();
+  server.up = true;
+  await settle();
+  expect(server.runs.has(id)).toBe(false);
+  expect(localStorage.getItem(`run:${sent}`)).toBeNull();
+
+  account.signedInAs(makeMe("owner", other));
+  void store.sendAll();
+  await settle();
+  expect(server.runs.has(id)).toBe(false);
+
+  account.signedInAs(makeMe("assistant"));
+  void store.sendAll();
+  await settle();
+  expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin"]);
+  expect([...server.clubs]).toEqual([CLUB]);
 });

@@ -10,10 +10,13 @@ import {
 import { useSyncExternalStore } from "react";
 import { v4 as uuid } from "uuid";
 import { z } from "zod";
+import { currentAccount } from "./account";
 import { ApiFailure, ask } from "./api";
 import { forget, keep, keptKeys, readKept } from "./storage";
 
 const keptRunSchema = z.object({
+  /** The club it is made in. A run kept by an earlier version has none and belongs to the one that is open. */
+  clubId: z.string().nullish(),
   run: runSchema.omit({ events: true }),
   events: z.array(runEventSchema),
   /** Whether the server has the run itself. */
@@ -25,6 +28,9 @@ const keptRunSchema = z.object({
 });
 
 export type KeptRun = z.infer<typeof keptRunSchema>;
+
+/** Refusals that asking again does not change. */
+const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden"]);
 
 const PREFIX = "run:";
 const RETRY = 3_000;
@@ -65,6 +71,7 @@ export function createRun(start: Start, plan: RunPlan): string {
   const id = uuid();
   const { title, venue, zone, startsAt } = start;
   put({
+    clubId: currentAccount().club?.id,
     run: { id, startId: start.id, athleteName: start.athlete.name, title, venue, zone, startsAt, plan },
     events: [],
     created: false,
@@ -78,7 +85,8 @@ export function createRun(start: Start, plan: RunPlan): string {
 /** Takes up a run that the server has, to go on with it here. */
 export function adoptRun({ events, ...run }: Run): void {
   if (get(run.id)) return;
-  put({ run, events, created: true, recorded: events.map((e) => e.id), refused: null });
+  const clubId = currentAccount().club?.id;
+  put({ clubId, run, events, created: true, recorded: events.map((e) => e.id), refused: null });
 }
 
 type Press = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
@@ -112,29 +120,51 @@ export async function sendAll(): Promise<void> {
 
 function waiting(id: string): boolean {
   const kept = get(id);
-  return (
-    kept !== null && kept.refused === null && (!kept.created || kept.events.length > kept.recorded.length)
-  );
+  return kept !== null && kept.refused === null && isUnsent(kept) && clubOf(kept) !== null;
+}
+
+const isUnsent = (kept: KeptRun) => !kept.created || kept.events.length > kept.recorded.length;
+
+/** The club to send a run to; null while nobody who belongs to it is signed in: then it waits. */
+function clubOf(kept: KeptRun): string | null {
+  const { me, club } = currentAccount();
+  if (!kept.clubId) return club?.id ?? null;
+  return me?.clubs.some((c) => c.id === kept.clubId) ? kept.clubId : null;
+}
+
+/** How many runs have presses that only this device knows. */
+export function unsentRuns(): number {
+  return [...runs.values()].filter(isUnsent).length;
+}
+
+/** Frees this device of every run that the server has whole: what is left is only here. */
+export function forgetSentRuns(): void {
+  for (const [id, kept] of runs) {
+    if (isUnsent(kept)) continue;
+    runs.delete(id);
+    forget(`${PREFIX}${id}`);
+  }
+  for (const tell of listeners) tell();
 }
 
 async function sendRun(id: string): Promise<void> {
   if (!waiting(id)) return forgetIfOver(id);
   try {
     const before = get(id) as KeptRun;
+    const base = `/clubs/${clubOf(before)}/runs`;
     if (!before.created) {
       const { startId, plan } = before.run;
-      await ask(runSchema, "POST", "/runs", runInputSchema.parse({ id, startId, plan }));
+      await ask(runSchema, "POST", base, runInputSchema.parse({ id, startId, plan }));
       put({ ...(get(id) as KeptRun), created: true });
     }
     const { events, recorded } = get(id) as KeptRun;
     const unsent = events.filter((e) => !recorded.includes(e.id)).slice(0, 200);
     if (unsent.length === 0) return;
-    const answer = await ask(runEventsAnswerSchema, "POST", `/runs/${id}/events`, { events: unsent });
+    const answer = await ask(runEventsAnswerSchema, "POST", `${base}/${id}/events`, { events: unsent });
     const now = get(id) as KeptRun;
     put({ ...now, recorded: [...now.recorded, ...answer.recorded] });
   } catch (error) {
-    const final =
-      error instanceof ApiFailure && (error.code === "not_found" || error.code === "invalid_input");
+    const final = error instanceof ApiFailure && FINAL.has(error.code);
     if (!final) throw error;
     // It stays on this device, but asking again is pointless.
     put({ ...(get(id) as KeptRun), refused: error.message });
@@ -145,7 +175,8 @@ async function sendRun(id: string): Promise<void> {
 function forgetIfOver(id: string): void {
   const kept = get(id);
   const ended = kept?.events.find((e) => e.kind === "end");
-  if (!kept || !ended || kept.refused || Date.now() - Date.parse(ended.at) < 3_600_000) return;
+  if (!kept || !ended || kept.refused || isUnsent(kept) || Date.now() - Date.parse(ended.at) < 3_600_000)
+    return;
   runs.delete(id);
   forget(`${PREFIX}${id}`);
 }

@@ -1,8 +1,11 @@
 import ArrowDown from "lucide-react-native/icons/arrow-down";
 import ArrowLeft from "lucide-react-native/icons/arrow-left";
 import ArrowUp from "lucide-react-native/icons/arrow-up";
+import Check from "lucide-react-native/icons/check";
 import ChevronDown from "lucide-react-native/icons/chevron-down";
+import ChevronRight from "lucide-react-native/icons/chevron-right";
 import ChevronUp from "lucide-react-native/icons/chevron-up";
+import Copy from "lucide-react-native/icons/copy";
 import GripVertical from "lucide-react-native/icons/grip-vertical";
 import ListChecks from "lucide-react-native/icons/list-checks";
 import Minus from "lucide-react-native/icons/minus";
@@ -10,19 +13,24 @@ import Moon from "lucide-react-native/icons/moon";
 import NotebookText from "lucide-react-native/icons/notebook-text";
 import Play from "lucide-react-native/icons/play";
 import Plus from "lucide-react-native/icons/plus";
+import Share from "lucide-react-native/icons/share-2";
 import Settings from "lucide-react-native/icons/sliders-horizontal";
 import Sun from "lucide-react-native/icons/sun";
 import Timer from "lucide-react-native/icons/timer";
 import Trash from "lucide-react-native/icons/trash";
 import TriangleAlert from "lucide-react-native/icons/triangle-alert";
 import Undo from "lucide-react-native/icons/undo-2";
+import Users from "lucide-react-native/icons/users";
 import X from "lucide-react-native/icons/x";
 
 const icons = {
   add: Plus,
   back: ArrowLeft,
   close: X,
+  club: Users,
+  copy: Copy,
   dark: Moon,
+  done: Check,
   down: ArrowDown,
   fold: ChevronUp,
   grip: GripVertical,
@@ -30,8 +38,10 @@ const icons = {
   light: Sun,
   log: NotebookText,
   remove: Trash,
+  onward: ChevronRight,
   run: Play,
   settings: Settings,
+  share: Share,
   shelf: ListChecks,
   today: Timer,
   undo: Undo,

@@ -23,6 +23,11 @@ export function Loaded<T>({
       </View>
     );
   }
+  return <Loading />;
+}
+
+/** Something is on its way. */
+export function Loading() {
   return (
     <View className="p-4" role="status">
       <Text className="font-text text-body text-muted">Loading …</Text>

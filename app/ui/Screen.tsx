@@ -3,12 +3,15 @@ import { type ReactNode, useEffect } from "react";
 import { ScrollView, Text, View } from "react-native";
 import { Button } from "./Button";
 
+/** Places that are always there to go back to. */
+export type BackTo = "/" | "/log" | "/club";
+
 export interface ScreenProps {
   title: string;
   /** A line above the title. */
   over?: string;
   /** Where back goes when there is nothing to go back to. Without it there is no way back to show. */
-  back?: "/" | "/log";
+  back?: BackTo;
   action?: ReactNode;
   children: ReactNode;
 }
@@ -62,7 +65,7 @@ export function Heading({
 }
 
 /** Back to where one came from, or to a place that always exists. */
-export function BackButton({ to }: { to: "/" | "/log" }) {
+export function BackButton({ to }: { to: BackTo }) {
   const router = useRouter();
   return (
     <Button

@@ -44,3 +44,22 @@ export function roughLength(seconds: number): string {
   if (h > 0) return m > 0 ? `${h} h ${m} min` : `${h} h`;
   return minutes > 0 ? `${minutes} min` : `${Math.max(0, Math.floor(seconds))} s`;
 }
+
+/** Day and clock time where the device is, for what has no venue. */
+export function deviceMoment(instant: string): string {
+  const options = {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  } as const;
+  return formatter("moment", { ...options, hourCycle: "h23" }).format(new Date(instant));
+}
+
+/** The day where the device is. */
+export function deviceDay(instant: string): string {
+  return formatter("deviceDay", { weekday: "short", day: "numeric", month: "short" }).format(
+    new Date(instant),
+  );
+}

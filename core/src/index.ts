@@ -26,4 +26,11 @@ export { type RunDrill, type RunPlan, runPlanOf } from "./run/runPlan";
 export { type RunState, runState, type Split } from "./run/runState";
 export { type RunSummary, runSummary } from "./run/runSummary";
 export { formatLength, formatMinus, spokenLength } from "./time/clock";
-export { isTimeZone, nearestInstant, wallClock, type ZonedInstant, zonedInstant } from "./time/zone";
+export {
+  endOfDay,
+  isTimeZone,
+  nearestInstant,
+  wallClock,
+  type ZonedInstant,
+  zonedInstant,
+} from "./time/zone";

@@ -1,6 +1,8 @@
 import { expect, test } from "@playwright/test";
 import { formatLength } from "@tonodrome/core";
-import { addDrills, expectAccessible, makeStart, save } from "../coach";
+import { addDrills, clubApi, expectAccessible, makeStart, openDemo, save } from "../coach";
+
+test.beforeEach(({ page }) => openDemo(page));
 
 /** A timer's text at this many seconds or up to nine fewer: the test's own steps take a moment. */
 function near(seconds: number): RegExp {
@@ -73,19 +75,20 @@ test("a run goes on without the server, survives a reload, and is sent when the 
   await makeStart(page, "Tove Lund", 60);
   await addDrills(page, "Easy laps of the corridor", "Leg swings");
   await save(page);
-  await page.route("**/api/runs**", (route) => route.abort());
+  await page.route("**/api/clubs/*/runs**", (route) => route.abort());
   await page.getByRole("button", { name: "Run", exact: true }).click();
   await page.getByRole("button", { name: "Begin" }).click();
   await expect(page.getByText("No connection").first()).toBeVisible();
   await page.getByRole("button", { name: "Done" }).click();
   await page.reload();
   await expect(page.getByText("2 of 2").first()).toBeVisible();
-  await page.unroute("**/api/runs**");
+  await page.unroute("**/api/clubs/*/runs**");
   await page.getByRole("button", { name: "Done" }).click();
 
   const run = page.url().split("/").at(-1) ?? "";
+  const api = await clubApi(page);
   await expect
-    .poll(async () => (await (await context.request.get(`/api/runs/${run}`)).json()).events?.length)
+    .poll(async () => (await (await context.request.get(`${api}/runs/${run}`)).json()).events?.length)
     .toBe(3);
 });
 

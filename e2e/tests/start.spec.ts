@@ -1,7 +1,7 @@
 import { type ChildProcess, execFileSync, spawn } from "node:child_process";
 import { createHash } from "node:crypto";
 import { once } from "node:events";
-import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, readFileSync, rmSync, statSync } from "node:fs";
 import { createServer } from "node:net";
 import os from "node:os";
 import path from "node:path";
@@ -43,7 +43,32 @@ function start(env: NodeJS.ProcessEnv = {}): { process: ChildProcess; said: () =
 }
 
 const ready = async () => (await fetch(`${base}/ready`).catch(() => null))?.ok ?? false;
-const athletes = async () => (await fetch(`${base}/api/athletes`)).json();
+
+/** A new account with a club of its own, and what it asks of that club. */
+async function signUp() {
+  const answer = await fetch(`${base}/api/auth/sign-up`, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({
+      name: "Vera Holt",
+      email: "vera@example.org",
+      password: "a long enough password",
+      clubName: "Crash club",
+    }),
+  });
+  const cookie = answer.headers.get("set-cookie")?.split(";")[0] ?? "";
+  const { clubs } = (await answer.json()) as { clubs: { id: string }[] };
+  const url = `${base}/api/clubs/${clubs[0]?.id}/athletes`;
+  return {
+    athletes: async () => (await fetch(url, { headers: { cookie } })).json(),
+    add: (name: string) =>
+      fetch(url, {
+        method: "POST",
+        headers: { "content-type": "application/json", cookie },
+        body: JSON.stringify({ name }),
+      }),
+  };
+}
 
 /** Processes whose command line holds all of these words. */
 function pids(...words: string[]): number[] {
@@ -74,12 +99,10 @@ test("starts, recovers from kill -9 of database and server, keeps what was saved
   const first = start();
   await expect.poll(ready, { timeout: 60_000 }).toBe(true);
   await expect.poll(first.said).toContain(`ready: ${base}`);
-  await fetch(`${base}/api/athletes`, {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: JSON.stringify({ name: "Saved before the crash" }),
-  });
+  const { athletes, add } = await signUp();
+  await add("Saved before the crash");
   const saved = await athletes();
+  expect(saved).toMatchObject({ athletes: [{ name: "Saved before the crash" }] });
 
   const [oldDatabase] = database();
   expect(oldDatabase).toBeGreaterThan(0);
@@ -95,6 +118,9 @@ test("starts, recovers from kill -9 of database and server, keeps what was saved
   await expect.poll(ready, { timeout: 60_000 }).toBe(true);
   expect(await athletes()).toEqual(saved);
   expect(first.said()).toContain("is back");
+
+  // The key that signs sessions is made once, kept apart from the sources, and readable by nobody else.
+  expect(statSync(path.join(data, "secret")).mode & 0o077).toBe(0);
 
   // The start command itself is killed: nothing stays behind that the next start cannot take over.
   first.process.kill("SIGKILL");

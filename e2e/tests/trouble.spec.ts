@@ -1,5 +1,7 @@
 import { expect, test } from "@playwright/test";
-import { addDrills, expectAccessible, makeStart, openStart, save, stairNames } from "../coach";
+import { addDrills, expectAccessible, makeStart, openDemo, openStart, save, stairNames } from "../coach";
+
+test.beforeEach(({ page }) => openDemo(page));
 
 test("the start is moved in two taps, the fit follows, and the move is taken back", async ({ page }) => {
   await page.goto("/");
@@ -23,15 +25,15 @@ test("two tabs: saving an older version is refused, and nothing of either is los
   await other.goto(page.url());
   await expect(other.getByText("No drills yet", { exact: false }).first()).toBeVisible();
 
+  // The second tab was opened before and does not hear of it.
+  await other.route("**/api/clubs/*/starts**", (route) => route.abort());
   await addDrills(page, "Leg swings");
   await save(page);
-  // The second tab was opened before and has not heard of it.
-  await other.route("**/api/starts**", (route) => route.abort());
   await addDrills(other, "Walking lunges");
   await other.getByRole("button", { name: "Save" }).click();
   await expect(other.getByText("Someone else saved this warm-up")).toBeVisible();
   expect(await stairNames(other)).toEqual(["Walking lunges"]);
-  await other.unroute("**/api/starts**");
+  await other.unroute("**/api/clubs/*/starts**");
   await other.getByRole("button", { name: "Take theirs" }).click();
   await expect.poll(() => stairNames(other)).toEqual(["Leg swings"]);
 
@@ -48,14 +50,14 @@ test("two tabs: saving an older version is refused, and nothing of either is los
 
 test("the server goes away while saving: it is said, and the edits outlive a reload", async ({ page }) => {
   await makeStart(page, "Runa Blythe");
-  await page.route("**/api/plans/**", (route) => route.abort());
+  await page.route("**/api/clubs/*/plans/**", (route) => route.abort());
   await addDrills(page, "Leg swings", "Landing holds");
   await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText("The server cannot be reached", { exact: false })).toBeVisible();
   await page.reload();
   await expect(page.getByText("Changes from earlier", { exact: false })).toBeVisible();
   expect(await stairNames(page)).toEqual(["Leg swings", "Landing holds"]);
-  await page.unroute("**/api/plans/**");
+  await page.unroute("**/api/clubs/*/plans/**");
   await save(page);
   await page.reload();
   await expect.poll(() => stairNames(page)).toEqual(["Leg swings", "Landing holds"]);
@@ -104,12 +106,12 @@ test("addresses that lead nowhere, and a list that cannot be loaded", async ({ p
   await expect(page.getByText("There is nothing at this address")).toBeVisible();
   await page.goto("/start/00000000-0000-4000-8000-000000000000");
   await expect(page.getByText("There is no such start")).toBeVisible();
-  await page.route("**/api/starts**", (route) => route.abort());
+  await page.route("**/api/clubs/*/starts**", (route) => route.abort());
   await page.goto("/");
   await expect(page.getByText("The server cannot be reached", { exact: false })).toBeVisible({
     timeout: 15_000,
   });
-  await page.unroute("**/api/starts**");
+  await page.unroute("**/api/clubs/*/starts**");
   await page.getByRole("button", { name: "Try again" }).click();
   await expect(page.getByText("Ilse Marrow").first()).toBeVisible();
 });

@@ -1,5 +1,7 @@
 import { expect, test } from "@playwright/test";
-import { addDrills, expectAccessible, makeStart, openStart, save, stairNames } from "../coach";
+import { addDrills, expectAccessible, makeStart, openDemo, openStart, save, stairNames } from "../coach";
+
+test.beforeEach(({ page }) => openDemo(page));
 
 test("Today shows the club's next starts, soonest first, and is accessible", async ({ page }) => {
   await page.goto("/");

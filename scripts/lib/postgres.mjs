@@ -90,6 +90,20 @@ export class Cluster {
     return cluster;
   }
 
+  /** The path of each of PostgreSQL's own programs, by name. */
+  static async programs() {
+    const bin = await ensureDebian(findBin, "postgresql", "PostgreSQL");
+    return (name) => path.join(bin, name);
+  }
+
+  /** Connection URL of the cluster that runs for a data folder at this moment; null when none does. */
+  static runningUrl(home) {
+    const note = path.join(home, "database-url");
+    if (!existsSync(note)) return null;
+    const url = readFileSync(note, "utf8");
+    return ask(path.join(findBin() ?? "", "psql"), ["-tAc", "SELECT 1", url]) === "1" ? url : null;
+  }
+
   /** Connection URL of one of the cluster's databases. */
   url(database = USER) {
     return `postgresql://${USER}:${readFileSync(this.#secret, "utf8")}@127.0.0.1:${this.port}/${database}`;
@@ -112,6 +126,21 @@ export class Cluster {
     ) {
       this.createDatabase(USER);
     }
+    writeFileSync(this.#note(), this.url(), { mode: 0o600 });
+  }
+
+  /** Ends the database server as a power cut does, without a moment's notice. For tests. */
+  async kill() {
+    const gone = once(this.#child, "exit");
+    this.#stopping = true;
+    this.#child.kill("SIGKILL");
+    await gone;
+    this.#child = null;
+  }
+
+  /** Where it is noted how to reach the cluster while it runs. */
+  #note() {
+    return path.join(this.#home, "database-url");
   }
 
   createDatabase(name) {
@@ -125,6 +154,7 @@ export class Cluster {
     const gone = once(this.#child, "exit");
     this.#child.kill("SIGINT");
     await gone;
+    rmSync(this.#note(), { force: true });
   }
 
   /** Deletes the cluster's files. For clusters that tests made. */

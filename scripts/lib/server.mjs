@@ -7,6 +7,8 @@ export class ServerProcess {
   #child = null;
   #stopping = false;
   onExit = () => {};
+  /** Clubs that nobody owns, each with the path of a link that makes whoever opens it their owner. */
+  ownerLinks = [];
 
   constructor(env) {
     this.env = env;
@@ -31,6 +33,7 @@ export class ServerProcess {
       let answered = false;
       child.on("message", (message) => {
         answered = true;
+        this.ownerLinks = message.ownerLinks ?? [];
         resolve(message.ready ? null : message);
       });
       child.on("exit", (code, signal) => {
@@ -39,6 +42,14 @@ export class ServerProcess {
         if (!this.#stopping) this.onExit();
       });
     });
+  }
+
+  /** Ends it as a crash does. For tests. */
+  async kill() {
+    this.#stopping = true;
+    const gone = once(this.#child, "exit");
+    this.#child.kill("SIGKILL");
+    await gone;
   }
 
   async stop() {

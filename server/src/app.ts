@@ -1,49 +1,111 @@
 import fastifyCompress from "@fastify/compress";
+import fastifyCookie from "@fastify/cookie";
+import fastifyHelmet from "@fastify/helmet";
 import fastifySwagger from "@fastify/swagger";
-import Fastify, { type FastifyInstance } from "fastify";
+import Fastify, { type FastifyInstance, type RouteOptions } from "fastify";
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from "fastify-type-provider-zod";
+import { guard } from "./access/access";
+import { makeLimits } from "./access/limits";
+import type { Config } from "./config";
+import { endUnusedConnections } from "./connections";
 import type { Database } from "./db/connect";
 import { answerError, notFound } from "./errors";
+import { makeChanges } from "./live/changes";
+import { endStreams } from "./live/eventStream";
+import { type LogOptions, logAnswers, logOptions } from "./log";
 import { athletes } from "./resources/athletes";
+import { auditTrail } from "./resources/auditTrail";
+import { auth } from "./resources/auth";
+import { changes } from "./resources/changes";
 import { club } from "./resources/club";
+import { clubFile } from "./resources/clubFile";
 import type { Context } from "./resources/context";
 import { drills } from "./resources/drills";
 import { health } from "./resources/health";
+import { invites } from "./resources/invites";
+import { me } from "./resources/me";
+import { members } from "./resources/members";
 import { plans } from "./resources/plans";
 import { runs } from "./resources/runs";
+import { shares } from "./resources/shares";
 import { starts } from "./resources/starts";
-import { serveWeb } from "./web";
+import { contentPolicy, serveWeb } from "./web";
 
-export interface AppOptions {
+/** What the server is built from, apart from its database. */
+export type AppOptions = Pick<
+  Config,
+  "secrets" | "listenUrl" | "writesPerMinute" | "importMegabytes" | "trustProxy"
+> & {
   /** Folder of the exported web application, if it is to be served. */
   webRoot?: string;
-  logLevel?: string;
+  log: LogOptions;
+};
+
+declare module "fastify" {
+  interface FastifyInstance {
+    /** Every route that came up, for whoever checks them all. */
+    routeTable: readonly RouteOptions[];
+  }
 }
 
+const resources = [
+  auth,
+  me,
+  club,
+  members,
+  invites,
+  auditTrail,
+  clubFile,
+  changes,
+  athletes,
+  drills,
+  starts,
+  plans,
+  runs,
+  shares,
+];
+
 /** The whole server, ready to listen or to be asked by a test. */
-export async function buildApp(database: Database, options: AppOptions = {}): Promise<FastifyInstance> {
+export async function buildApp(database: Database, options: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
-    logger: { level: options.logLevel ?? "silent" },
+    ...logOptions(options.log),
     bodyLimit: 1_048_576,
     forceCloseConnections: "idle",
+    trustProxy: options.trustProxy,
   });
+  const routeTable: RouteOptions[] = [];
+  app.addHook("onRoute", (route) => void routeTable.push(route));
+  app.decorate("routeTable", routeTable);
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   app.setErrorHandler(answerError);
+  logAnswers(app);
+  await app.register(fastifyCookie, { secret: options.secrets });
+  await app.register(fastifyHelmet, contentPolicy);
   await app.register(fastifyCompress, { threshold: 1024 });
   await app.register(fastifySwagger, {
     openapi: { info: { title: "Tonodrome", version: "0.1.0", description: "See docs/api.md." } },
     transform: jsonSchemaTransform,
   });
 
-  const context: Context = { ...database, clubOf: localClub(database) };
+  const context: Context = {
+    ...database,
+    changes: makeChanges(database, options.listenUrl),
+    limits: makeLimits(database, options.secrets[0] as string, options.writesPerMinute),
+    importLimit: options.importMegabytes * 1_048_576,
+  };
+  // Streams never end by themselves, so they are ended first; what is being answered then finishes.
+  app.addHook("preClose", async () => endStreams());
+  endUnusedConnections(app);
+  app.addHook("onClose", () => context.changes.close());
   await app.register(health(context));
   await app.register(
     async (api) => {
-      for (const resource of [club, athletes, drills, starts, plans, runs]) {
-        await api.register(resource(context));
-      }
-      api.get("/openapi.json", { schema: { hide: true } }, () => app.swagger());
+      guard(api, database, context.limits);
+      for (const resource of resources) await api.register(resource(context));
+      api.get("/openapi.json", { config: { access: "anybody" }, schema: { hide: true } }, () =>
+        app.swagger(),
+      );
     },
     { prefix: "/api" },
   );
@@ -56,14 +118,4 @@ export async function buildApp(database: Database, options: AppOptions = {}): Pr
     throw notFound("address");
   });
   return app;
-}
-
-/** Until there are accounts, everybody acts for the one local club. */
-function localClub({ models }: Database): () => Promise<string> {
-  let known: string | undefined;
-  return async () => {
-    known ??= (await models.Club.findOne({ order: ["id"] }))?.id;
-    if (!known) throw notFound("club");
-    return known;
-  };
 }

@@ -5,10 +5,18 @@ import { ConnectionError, DatabaseError } from "sequelize";
 
 const STATUS: Record<ErrorCode, number> = {
   invalid_input: 400,
+  signed_out: 401,
+  wrong_password: 401,
+  forbidden: 403,
   not_found: 404,
   version_conflict: 409,
+  taken: 409,
+  last_owner: 409,
+  not_empty: 409,
+  link_over: 410,
   too_large: 413,
   unsupported_media_type: 415,
+  too_many: 429,
   unavailable: 503,
   internal: 500,
 };
@@ -19,6 +27,8 @@ export class Refusal extends Error {
     readonly code: ErrorCode,
     message: string,
     readonly more: Partial<Pick<ApiError, "path" | "problems" | "current">> = {},
+    /** After how many seconds asking again makes sense. */
+    readonly retryAfter?: number,
   ) {
     super(message);
   }
@@ -48,6 +58,7 @@ export function answerError(error: FastifyError | Error, request: FastifyRequest
     path: null,
     ...refusal.more,
   };
+  if (refusal.retryAfter !== undefined) void reply.header("retry-after", refusal.retryAfter);
   void reply.code(STATUS[refusal.code]).type("application/json").send(JSON.stringify(body));
 }
 
@@ -70,8 +81,16 @@ function refusalOf(error: FastifyError | Error): Refusal {
       "The database cannot be reached just now. Nothing was saved; try again in a moment.",
     );
   }
+  const state = sqlState(error);
+  if (state === FOREIGN_KEY_VIOLATION) return notFound("thing any more");
+  if (state === DEADLOCK)
+    return new Refusal(
+      "unavailable",
+      "Someone else is changing the same thing. Nothing was saved; try again.",
+    );
   const status = "statusCode" in error ? error.statusCode : undefined;
-  if (status === 413) return new Refusal("too_large", "This is larger than the server takes (1 MB).");
+  if (status === 413)
+    return new Refusal("too_large", "This is larger than the server takes here. Nothing was changed.");
   if (status === 415) return new Refusal("unsupported_media_type", "Send JSON, as application/json.");
   if (status !== undefined && status >= 400 && status < 500) {
     return new Refusal("invalid_input", `The request cannot be read: ${error.message}`);
@@ -82,13 +101,21 @@ function refusalOf(error: FastifyError | Error): Refusal {
   );
 }
 
+/** What a write ran into was deleted while it was on its way. */
+const FOREIGN_KEY_VIOLATION = "23503";
+const DEADLOCK = "40P01";
+
+/** PostgreSQL's SQLSTATE of an error, or the system's code; empty when it has neither. */
+function sqlState(error: Error): string {
+  const parent = error instanceof DatabaseError ? error.parent : error;
+  return "code" in parent ? String(parent.code) : "";
+}
+
 /** SQLSTATE class 57P: the server is shutting down or starting; class 08: the connection broke. */
 function isOutage(error: Error): boolean {
   if (error instanceof ConnectionError) return true;
-  const parent = error instanceof DatabaseError ? error.parent : error;
-  const code = "code" in parent ? String(parent.code) : "";
   return (
-    /^(57P0\d|08\w{3}|ECONNRESET|ECONNREFUSED|EPIPE)$/.test(code) ||
-    /Connection terminated/.test(error.message)
+    /^(57P0\d|08\w{3}|ECONNRESET|ECONNREFUSED|EPIPE)$/.test(sqlState(error)) ||
+    /Connection terminated|not queryable/.test(error.message)
   );
 }

@@ -1,22 +1,25 @@
+import { makeOwnerLink, ownerlessClubs } from "./access/ownerLink";
 import { buildApp } from "./app";
 import { readConfig } from "./config";
 import { connect } from "./db/connect";
-import { ensureLocalClub } from "./db/localClub";
 import { migrate } from "./db/migrate";
 import { seedDemo } from "./demo/seedDemo";
 
+/** Requests that are not answered this long after the server was told to stop are given up, milliseconds. */
+const PATIENCE = 10_000;
+
 const config = readConfig(process.env);
-const database = connect(config.databaseUrl);
+const database = connect(config.databaseUrl, config.poolSize);
 await migrate(database.sequelize);
 if (config.demo) await seedDemo(database, new Date());
-else await ensureLocalClub(database);
 
-const app = await buildApp(database, { webRoot: config.webRoot, logLevel: config.logLevel });
+const app = await buildApp(database, { ...config, log: { level: config.logLevel } });
 
 let stopping = false;
 async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
+  setTimeout(() => process.exit(1), PATIENCE).unref();
   await app.close();
   await database.sequelize.close();
   process.exit(0);
@@ -28,7 +31,11 @@ process.on("disconnect", stop);
 
 try {
   await app.listen({ port: config.port, host: config.host });
-  process.send?.({ ready: true });
+  const ownerLinks: { club: string; path: string }[] = [];
+  for (const { id, name } of await ownerlessClubs(database)) {
+    ownerLinks.push({ club: name, path: await makeOwnerLink(database, id) });
+  }
+  process.send?.({ ready: true, ownerLinks });
 } catch (error) {
   const code = (error as NodeJS.ErrnoException).code;
   process.send?.({ failed: code ?? "unknown", message: (error as Error).message });

@@ -1,5 +1,6 @@
 import { existsSync } from "node:fs";
 import path from "node:path";
+import type { FastifyHelmetOptions } from "@fastify/helmet";
 import fastifyStatic from "@fastify/static";
 import type { FastifyInstance } from "fastify";
 
@@ -21,3 +22,28 @@ export async function serveWeb(app: FastifyInstance, webRoot: string): Promise<v
     },
   });
 }
+
+/**
+ * What the exported application may do: everything from its own address and nothing from elsewhere. Styles are written
+ * into the page by the interface library, so they may be inline; scripts may not.
+ */
+export const contentPolicy: FastifyHelmetOptions = {
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'none'"],
+      scriptSrc: ["'self'"],
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      fontSrc: ["'self'"],
+      imgSrc: ["'self'", "data:"],
+      connectSrc: ["'self'"],
+      workerSrc: ["'self'"],
+      manifestSrc: ["'self'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+      baseUri: ["'none'"],
+    },
+  },
+  // Links hold secrets: no other site is told where somebody came from.
+  referrerPolicy: { policy: "no-referrer" },
+};

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { PlanItem } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import type { TestServer } from "./testServer";
+import type { Ask } from "./testServer";
 
 export function planItem(name: string): PlanItem {
   return {
@@ -36,9 +36,10 @@ export const startInput = (athleteId: string) => ({
   readyAt: "2026-06-01T11:45:00.000Z",
 });
 
-export async function makeStart(server: TestServer): Promise<Start> {
-  const athlete = await server.ask("POST", "/api/athletes", { name: "Ada Finch" });
-  const start = await server.ask("POST", "/api/starts", startInput(athlete.body.id));
+/** Makes an athlete and a start of theirs in the asker's club. */
+export async function makeStart(server: { ask: Ask }): Promise<Start> {
+  const athlete = await server.ask("POST", "/api/:club/athletes", { name: "Ada Finch" });
+  const start = await server.ask("POST", "/api/:club/starts", startInput(athlete.body.id));
   if (start.status !== 201) throw new Error(JSON.stringify(start.body));
   return start.body;
 }

@@ -20,23 +20,25 @@ async function makeRun() {
   const start = await makeStart(server);
   const plan = runPlanOf(fitPlan(planBody("Laps", "Swings"), 600), start.startsAt);
   const input = { id: randomUUID(), startId: start.id, plan };
-  return { start, input, answer: await server.ask("POST", "/api/runs", input) };
+  return { start, input, answer: await server.ask("POST", "/api/:club/runs", input) };
 }
 
 it("records a run and its presses once, however often they are sent", async () => {
   const { input, answer } = await makeRun();
   expect(answer.status).toBe(201);
-  expect((await server.ask("POST", "/api/runs", input)).body).toEqual(answer.body);
+  expect((await server.ask("POST", "/api/:club/runs", input)).body).toEqual(answer.body);
 
   const events = [press("begin", 0), press("done", 130), press("skip", 140), press("end", 300)];
-  const url = `/api/runs/${input.id}/events`;
+  const url = `/api/:club/runs/${input.id}/events`;
   const first = await server.ask("POST", url, { events: events.slice(0, 2) });
   expect(first.body.recorded).toEqual(events.slice(0, 2).map((e) => e.id));
   await Promise.all([1, 2, 3].map(() => server.ask("POST", url, { events })));
 
-  const run = await server.ask("GET", `/api/runs/${input.id}`);
+  const run = await server.ask("GET", `/api/:club/runs/${input.id}`);
   expect(run.body.events).toEqual(events);
-  const row = (await server.ask("GET", "/api/runs")).body.runs.find((r: { id: string }) => r.id === input.id);
+  const row = (await server.ask("GET", "/api/:club/runs")).body.runs.find(
+    (r: { id: string }) => r.id === input.id,
+  );
   expect(row).toMatchObject({
     athleteName: "Ada Finch",
     done: 1,
@@ -48,15 +50,15 @@ it("records a run and its presses once, however often they are sent", async () =
 
 it("keeps the log when the start is deleted", async () => {
   const { start, input } = await makeRun();
-  await server.ask("DELETE", `/api/starts/${start.id}`);
-  const run = await server.ask("GET", `/api/runs/${input.id}`);
+  await server.ask("DELETE", `/api/:club/starts/${start.id}`);
+  const run = await server.ask("GET", `/api/:club/runs/${input.id}`);
   expect(run.body).toMatchObject({ startId: null, athleteName: "Ada Finch", title: "Free skate" });
 });
 
 it("gives the log in pages, newest first, each run once", async () => {
   for (let i = 0; i < 31; i++) await makeRun();
-  const first = (await server.ask("GET", "/api/runs")).body;
-  const second = (await server.ask("GET", `/api/runs?before=${first.next}`)).body;
+  const first = (await server.ask("GET", "/api/:club/runs")).body;
+  const second = (await server.ask("GET", `/api/:club/runs?before=${first.next}`)).body;
   const ids = [...first.runs, ...second.runs].map((r: { id: string }) => r.id);
   expect(first.runs).toHaveLength(30);
   expect(new Set(ids).size).toBe(ids.length);
@@ -66,7 +68,7 @@ it("gives the log in pages, newest first, each run once", async () => {
 
 it("refuses presses that are none, and takes none of a batch with one bad", async () => {
   const { input } = await makeRun();
-  const url = `/api/runs/${input.id}/events`;
+  const url = `/api/:club/runs/${input.id}/events`;
   const good = press("begin", 0);
   for (const [bad, path] of [
     [{ ...press("done", 1), kind: "cheer" }, "events.1.kind"],
@@ -78,19 +80,25 @@ it("refuses presses that are none, and takes none of a batch with one bad", asyn
     const answer = await server.ask("POST", url, { events: [good, bad] });
     expect([answer.status, answer.body.path]).toEqual([400, path]);
   }
-  expect((await server.ask("GET", `/api/runs/${input.id}`)).body.events).toEqual([]);
+  expect((await server.ask("GET", `/api/:club/runs/${input.id}`)).body.events).toEqual([]);
   expect((await server.ask("POST", url, { events: [] })).status).toBe(400);
-  expect((await server.ask("POST", `/api/runs/${randomUUID()}/events`, { events: [good] })).status).toBe(404);
+  expect(
+    (await server.ask("POST", `/api/:club/runs/${randomUUID()}/events`, { events: [good] })).status,
+  ).toBe(404);
 });
 
 it("refuses a run with nothing in it or for a start that is not there", async () => {
   const { input } = await makeRun();
-  const empty = await server.ask("POST", "/api/runs", {
+  const empty = await server.ask("POST", "/api/:club/runs", {
     ...input,
     id: randomUUID(),
     plan: { ...input.plan, drills: [] },
   });
   expect(empty.body).toMatchObject({ code: "invalid_input", path: "plan.drills" });
-  const orphan = await server.ask("POST", "/api/runs", { ...input, id: randomUUID(), startId: randomUUID() });
+  const orphan = await server.ask("POST", "/api/:club/runs", {
+    ...input,
+    id: randomUUID(),
+    startId: randomUUID(),
+  });
   expect(orphan.status).toBe(404);
 });

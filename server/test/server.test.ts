@@ -1,14 +1,15 @@
 import { randomUUID } from "node:crypto";
 import { fitPlan } from "@tonodrome/core";
 import { QueryTypes } from "sequelize";
+import { makeOwnerLink, ownerlessClubs } from "../src/access/ownerLink";
 import { buildApp } from "../src/app";
 import { readConfig } from "../src/config";
 import { connect } from "../src/db/connect";
-import { ensureLocalClub } from "../src/db/localClub";
 import { migrate } from "../src/db/migrate";
-import { seedDemo } from "../src/demo/seedDemo";
+import { firstTables } from "../src/db/migrations/0001-first-tables";
+import { resetDemo, seedDemo } from "../src/demo/seedDemo";
 import { makeStart, planItem } from "./make";
-import { freshDatabase, type TestServer, testServer } from "./testServer";
+import { freshDatabase, type TestServer, testOptions, testServer } from "./testServer";
 
 describe("the server", () => {
   let server: TestServer;
@@ -26,54 +27,31 @@ describe("the server", () => {
     const { body } = await server.ask("GET", "/api/openapi.json");
     expect(body.openapi).toMatch(/^3\./);
     expect(Object.keys(body.paths)).toEqual(
-      expect.arrayContaining(["/api/starts", "/api/starts/{id}", "/api/plans/{id}", "/api/runs/{id}/events"]),
+      expect.arrayContaining([
+        "/api/auth/sign-in",
+        "/api/clubs/{clubId}/starts",
+        "/api/clubs/{clubId}/starts/{id}",
+        "/api/clubs/{clubId}/plans/{id}",
+        "/api/clubs/{clubId}/runs/{id}/events",
+        "/api/shared/{token}",
+      ]),
     );
-    expect(body.paths["/api/plans/{id}"].put.requestBody).toBeDefined();
+    expect(body.paths["/api/clubs/{clubId}/plans/{id}"].put.requestBody).toBeDefined();
   });
 
   it("keeps drills on the shelf", async () => {
     const { id: _, drillId: __, ...drill } = planItem("Hops");
-    const made = await server.ask("POST", "/api/drills", drill);
+    const made = await server.ask("POST", "/api/:club/drills", drill);
     expect(made.body).toMatchObject({ name: "Hops", dose: drill.dose });
-    expect((await server.ask("GET", "/api/drills")).body.drills).toEqual([made.body]);
-    expect((await server.ask("POST", "/api/drills", { ...drill, name: "" })).body.path).toBe("name");
-  });
-
-  it("shows nothing of another club", async () => {
-    const other = randomUUID();
-    await server.models.Club.create({ id: other, name: "Zeta", demo: false });
-    const start = await makeStart(server);
-    const foreign = await buildApp({
-      ...server,
-      models: { ...server.models, Club: { findOne: async () => ({ id: other }) } as never },
-    });
-    const urls = [
-      `/api/starts/${start.id}`,
-      `/api/plans/${start.plan.id}`,
-      `/api/plans/${start.plan.id}/edits`,
-    ];
-    for (const url of urls) expect((await foreign.inject(url)).statusCode).toBe(404);
-    for (const [url, key] of [
-      ["/api/starts", "starts"],
-      ["/api/athletes", "athletes"],
-      ["/api/drills", "drills"],
-    ] as const) {
-      expect((await foreign.inject(url)).json()).toEqual({ [key]: [] });
-    }
-    const write = await foreign.inject({
-      method: "PUT",
-      url: `/api/plans/${start.plan.id}`,
-      payload: { version: 1, body: start.plan.body },
-    });
-    expect(write.statusCode).toBe(404);
-    await foreign.close();
+    expect((await server.ask("GET", "/api/:club/drills")).body.drills).toEqual([made.body]);
+    expect((await server.ask("POST", "/api/:club/drills", { ...drill, name: "" })).body.path).toBe("name");
   });
 });
 
 it("answers 503, not 500, while the database is away", async () => {
-  const database = connect("postgresql://nobody@127.0.0.1:1/none");
-  const app = await buildApp(database);
-  const answer = await app.inject("/api/starts");
+  const url = "postgresql://nobody@127.0.0.1:1/none";
+  const app = await buildApp(connect(url), testOptions(url));
+  const answer = await app.inject("/api/auth");
   expect(answer.statusCode).toBe(503);
   expect(answer.json()).toMatchObject({
     code: "unavailable",
@@ -86,16 +64,76 @@ it("migrates from empty, twice without harm, and several servers at once", async
   const url = await freshDatabase();
   const databases = [connect(url), connect(url), connect(url)];
   const applied = await Promise.all(databases.map((d) => migrate(d.sequelize)));
-  expect(applied.flat()).toEqual(["0001-first-tables"]);
+  expect(applied.flat()).toEqual(["0001-first-tables", "0002-accounts"]);
   expect(await migrate((databases[0] as (typeof databases)[0]).sequelize)).toEqual([]);
   const withoutClub = await databases[0]?.sequelize.query(
     `SELECT table_name FROM information_schema.tables t WHERE table_schema = 'public'
-      AND table_name NOT IN ('clubs', 'SequelizeMeta') AND NOT EXISTS (
+      AND table_name NOT IN ('clubs', 'users', 'sessions', 'rate_limits', 'SequelizeMeta') AND NOT EXISTS (
         SELECT 1 FROM information_schema.columns c WHERE c.table_name = t.table_name AND c.column_name = 'club_id')`,
     { type: QueryTypes.SELECT },
   );
   expect(withoutClub).toEqual([]);
   await Promise.all(databases.map((d) => d.sequelize.close()));
+});
+
+it("migrates a database of the release before accounts, keeps all of it, and hands its club to whoever runs it", async () => {
+  const url = await freshDatabase();
+  const database = connect(url);
+  const { sequelize, models } = database;
+  await firstTables.up({ context: sequelize.getQueryInterface() } as never);
+  await sequelize.query(`CREATE TABLE "SequelizeMeta" (name varchar(255) PRIMARY KEY)`);
+  await sequelize.query(`INSERT INTO "SequelizeMeta" VALUES ('${firstTables.name}')`);
+  const [club, ada, bo, start, plan] = Array.from({ length: 5 }, () => randomUUID());
+  const [run, orphan, unknown, event] = Array.from({ length: 4 }, () => randomUUID());
+  const about = `'Final', '', 'UTC', now()`;
+  await sequelize.query(`
+    INSERT INTO clubs (id, name) VALUES ('${club}', 'Our club');
+    INSERT INTO athletes (id, club_id, name) VALUES ('${ada}', '${club}', 'Ada'), ('${bo}', '${club}', 'Bo');
+    INSERT INTO starts (id, club_id, athlete_id, title, venue, zone, starts_at, ready_at)
+      VALUES ('${start}', '${club}', '${ada}', ${about}, now());
+    INSERT INTO plans (id, club_id, start_id, body) VALUES ('${plan}', '${club}', '${start}', '{"items":[]}');
+    INSERT INTO plan_edits (club_id, plan_id, version, outcome, body)
+      VALUES ('${club}', '${plan}', 2, 'saved', '{"items":[]}');
+    INSERT INTO runs (id, club_id, start_id, athlete_name, title, venue, zone, starts_at, plan) VALUES
+      ('${run}', '${club}', '${start}', 'Ada', ${about}, '{}'),
+      ('${orphan}', '${club}', NULL, 'Bo', ${about}, '{}'),
+      ('${unknown}', '${club}', NULL, 'Somebody gone', ${about}, '{}');
+    INSERT INTO run_events (id, club_id, run_id, event) VALUES ('${event}', '${club}', '${run}', '{}')`);
+
+  expect(await migrate(sequelize)).toEqual(["0002-accounts"]);
+  const runs = await models.Run.findAll();
+  expect(Object.fromEntries(runs.map((r) => [r.id, r.athleteId]))).toEqual({
+    [run as string]: ada,
+    [orphan as string]: bo,
+    [unknown as string]: null,
+  });
+  expect(await models.Plan.count()).toBe(1);
+  expect(await models.PlanEdit.count()).toBe(1);
+  expect(await models.RunEvent.count()).toBe(1);
+
+  const [ownerless] = await ownerlessClubs(database);
+  expect(ownerless).toEqual({ id: club, name: "Our club" });
+  const link = await makeOwnerLink(database, club as string);
+  const app = await buildApp(database, testOptions(url));
+  const joined = await app.inject({
+    method: "POST",
+    url: `/api/invites/${link.split("/").at(-1)}/sign-up`,
+    payload: { name: "Owner", email: "o@example.org", password: "a long enough password" },
+  });
+  expect(joined.json().clubs).toMatchObject([{ id: club, role: "owner" }]);
+  expect(await ownerlessClubs(database)).toEqual([]);
+  // References hold after the change of keys: what is deleted takes what hangs on it along.
+  await models.Athlete.destroy({ where: { id: ada } });
+  expect(
+    await Promise.all(
+      [models.Start, models.Plan, models.PlanEdit, models.RunEvent].map((m) =>
+        (m as typeof models.Start).count(),
+      ),
+    ),
+  ).toEqual([0, 0, 0, 0]);
+  expect(await models.Run.count()).toBe(2);
+  await app.close();
+  await sequelize.close();
 });
 
 describe("the demo", () => {
@@ -131,15 +169,17 @@ describe("the demo", () => {
     await database.sequelize.close();
   });
 
-  it("is not needed: an empty database can have one empty club instead, made once", async () => {
-    const database = connect(await freshDatabase());
-    await migrate(database.sequelize);
-    await ensureLocalClub(database);
-    await ensureLocalClub(database);
-    expect(await database.models.Club.findAll({ raw: true })).toMatchObject([
-      { name: "Our club", demo: false },
-    ]);
-    await database.sequelize.close();
+  it("is laid anew on request, beside clubs of people's own, which are left alone", async () => {
+    const server = await testServer();
+    await makeStart(server);
+    await resetDemo(server, new Date());
+    expect(await server.models.Club.count({ where: { demo: true } })).toBe(1);
+    await server.models.Athlete.destroy({ where: { name: "Ilse Marrow" } });
+    await resetDemo(server, new Date());
+    expect(await server.models.Club.count()).toBe(2);
+    expect(await server.models.Athlete.count({ where: { name: "Ilse Marrow" } })).toBe(1);
+    expect((await server.ask("GET", "/api/:club/starts")).body.starts).toHaveLength(1);
+    await server.close();
   });
 
   it("is not laid over a club of one's own", async () => {
@@ -152,5 +192,16 @@ describe("the demo", () => {
 
 it("names the setting that is wrong", () => {
   expect(() => readConfig({})).toThrow(/DATABASE_URL/);
-  expect(() => readConfig({ DATABASE_URL: "postgresql://x", PORT: "http" })).toThrow(/PORT is "http"/);
+  const needed = { DATABASE_URL: "postgresql://x", TONODROME_SECRET: "s".repeat(32) };
+  expect(() => readConfig({ ...needed, TONODROME_SECRET: "short" })).toThrow(
+    /TONODROME_SECRET is missing or short/,
+  );
+  expect(() => readConfig({ ...needed, PORT: "http" })).toThrow(/PORT is "http"/);
+  expect(() => readConfig({ ...needed, TONODROME_IMPORT_MB: "0.5" })).toThrow(/whole number from 1/);
+  expect(readConfig(needed)).toMatchObject({
+    port: 4780,
+    host: "127.0.0.1",
+    poolSize: 10,
+    trustProxy: false,
+  });
 });

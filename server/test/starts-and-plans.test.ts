@@ -16,31 +16,37 @@ describe("starts", () => {
       title: "Free skate",
       plan: { version: 1, body: { items: [] } },
     });
-    expect((await server.ask("GET", `/api/starts/${start.id}`)).body).toEqual(start);
-    const list = await server.ask("GET", "/api/starts?from=2026-06-01T12:00:00.000Z");
+    expect((await server.ask("GET", `/api/:club/starts/${start.id}`)).body).toEqual(start);
+    const list = await server.ask("GET", "/api/:club/starts?from=2026-06-01T12:00:00.000Z");
     expect(list.body.starts).toContainEqual(start);
-    expect((await server.ask("GET", "/api/starts?from=2026-06-01T13:00:00.000Z")).body.starts).toEqual([]);
+    expect((await server.ask("GET", "/api/:club/starts?from=2026-06-01T13:00:00.000Z")).body.starts).toEqual(
+      [],
+    );
   });
 
   it("moves, refuses an older version with the newer one in hand, and takes a repeated move once", async () => {
     const start = await makeStart(server);
     const move = startWrite(start, { startsAt: "2026-06-01T12:35:00.000Z" });
-    const moved = await server.ask("PUT", `/api/starts/${start.id}`, move);
+    const moved = await server.ask("PUT", `/api/:club/starts/${start.id}`, move);
     expect(moved.body).toMatchObject({ version: 2, startsAt: "2026-06-01T12:35:00.000Z" });
-    expect(await server.ask("PUT", `/api/starts/${start.id}`, move)).toEqual(moved);
+    expect(await server.ask("PUT", `/api/:club/starts/${start.id}`, move)).toEqual(moved);
 
-    const stale = await server.ask("PUT", `/api/starts/${start.id}`, startWrite(start, { title: "Other" }));
+    const stale = await server.ask(
+      "PUT",
+      `/api/:club/starts/${start.id}`,
+      startWrite(start, { title: "Other" }),
+    );
     expect(stale.status).toBe(409);
     expect(stale.body).toMatchObject({ code: "version_conflict", path: "version", current: moved.body });
-    expect((await server.ask("GET", `/api/starts/${start.id}`)).body).toEqual(moved.body);
+    expect((await server.ask("GET", `/api/:club/starts/${start.id}`)).body).toEqual(moved.body);
   });
 
   it("is deleted with its plan", async () => {
     const start = await makeStart(server);
-    expect((await server.ask("DELETE", `/api/starts/${start.id}`)).status).toBe(204);
-    expect((await server.ask("GET", `/api/starts/${start.id}`)).status).toBe(404);
-    expect((await server.ask("GET", `/api/plans/${start.plan.id}`)).status).toBe(404);
-    expect((await server.ask("DELETE", `/api/starts/${start.id}`)).status).toBe(404);
+    expect((await server.ask("DELETE", `/api/:club/starts/${start.id}`)).status).toBe(200);
+    expect((await server.ask("GET", `/api/:club/starts/${start.id}`)).status).toBe(404);
+    expect((await server.ask("GET", `/api/:club/plans/${start.plan.id}`)).status).toBe(404);
+    expect((await server.ask("DELETE", `/api/:club/starts/${start.id}`)).status).toBe(404);
   });
 });
 
@@ -48,22 +54,22 @@ describe("plans", () => {
   it("saves the whole plan and counts the version up", async () => {
     const { plan } = await makeStart(server);
     const body = planBody("Laps", "Swings");
-    const saved = await server.ask("PUT", `/api/plans/${plan.id}`, { version: 1, body });
+    const saved = await server.ask("PUT", `/api/:club/plans/${plan.id}`, { version: 1, body });
     expect(saved).toEqual({ status: 200, body: { id: plan.id, version: 2, body } });
-    expect((await server.ask("GET", `/api/plans/${plan.id}`)).body).toEqual(saved.body);
+    expect((await server.ask("GET", `/api/:club/plans/${plan.id}`)).body).toEqual(saved.body);
   });
 
   it("refuses a save over a newer version and keeps both", async () => {
     const { plan } = await makeStart(server);
     const [mine, theirs] = [planBody("Mine"), planBody("Theirs")];
-    await server.ask("PUT", `/api/plans/${plan.id}`, { version: 1, body: theirs });
-    const refused = await server.ask("PUT", `/api/plans/${plan.id}`, { version: 1, body: mine });
+    await server.ask("PUT", `/api/:club/plans/${plan.id}`, { version: 1, body: theirs });
+    const refused = await server.ask("PUT", `/api/:club/plans/${plan.id}`, { version: 1, body: mine });
     expect(refused.status).toBe(409);
     expect(refused.body).toMatchObject({ code: "version_conflict", current: { version: 2, body: theirs } });
     expect(refused.body.message).toContain("Nothing was overwritten");
 
-    await server.ask("PUT", `/api/plans/${plan.id}`, { version: 1, body: mine });
-    const { edits } = (await server.ask("GET", `/api/plans/${plan.id}/edits`)).body;
+    await server.ask("PUT", `/api/:club/plans/${plan.id}`, { version: 1, body: mine });
+    const { edits } = (await server.ask("GET", `/api/:club/plans/${plan.id}/edits`)).body;
     expect(edits).toEqual([
       { version: 1, outcome: "refused", at: expect.any(String), body: mine },
       { version: 2, outcome: "saved", at: expect.any(String), body: theirs },
@@ -73,18 +79,18 @@ describe("plans", () => {
   it("counts a save whose answer was lost as saved", async () => {
     const { plan } = await makeStart(server);
     const write = { version: 1, body: planBody("Laps") };
-    const first = await server.ask("PUT", `/api/plans/${plan.id}`, write);
-    expect(await server.ask("PUT", `/api/plans/${plan.id}`, write)).toEqual(first);
+    const first = await server.ask("PUT", `/api/:club/plans/${plan.id}`, write);
+    expect(await server.ask("PUT", `/api/:club/plans/${plan.id}`, write)).toEqual(first);
   });
 
   it("lets exactly one of many savers at once through", async () => {
     const { plan } = await makeStart(server);
     const writes = Array.from({ length: 8 }, (_, i) => planBody(`Saver ${i}`));
     const answers = await Promise.all(
-      writes.map((body) => server.ask("PUT", `/api/plans/${plan.id}`, { version: 1, body })),
+      writes.map((body) => server.ask("PUT", `/api/:club/plans/${plan.id}`, { version: 1, body })),
     );
     expect(answers.map((a) => a.status).sort()).toEqual([200, ...Array(7).fill(409)]);
-    const { edits } = (await server.ask("GET", `/api/plans/${plan.id}/edits`)).body;
+    const { edits } = (await server.ask("GET", `/api/:club/plans/${plan.id}/edits`)).body;
     expect(edits).toHaveLength(8);
   });
 });
@@ -120,10 +126,10 @@ describe("what is refused, and where it says the fault is", () => {
   ];
   it.each(bad)("a plan with %s", async (_, payload, path) => {
     const { plan } = await makeStart(server);
-    const answer = await server.ask("PUT", `/api/plans/${plan.id}`, payload);
+    const answer = await server.ask("PUT", `/api/:club/plans/${plan.id}`, payload);
     expect([answer.status, answer.body.code, answer.body.path]).toEqual([400, "invalid_input", path]);
     expect(answer.body.message.length).toBeGreaterThan(5);
-    expect((await server.ask("GET", `/api/plans/${plan.id}`)).body.version).toBe(1);
+    expect((await server.ask("GET", `/api/:club/plans/${plan.id}`)).body.version).toBe(1);
   });
 
   const badStarts: [string, object, string][] = [
@@ -136,24 +142,28 @@ describe("what is refused, and where it says the fault is", () => {
     ["an athlete who is not in the club", { athleteId: randomUUID() }, "athleteId"],
   ];
   it.each(badStarts)("a start with %s", async (_, changes, path) => {
-    const athlete = await server.ask("POST", "/api/athletes", { name: "Bo" });
-    const answer = await server.ask("POST", "/api/starts", { ...startInput(athlete.body.id), ...changes });
+    const athlete = await server.ask("POST", "/api/:club/athletes", { name: "Bo" });
+    const answer = await server.ask("POST", "/api/:club/starts", {
+      ...startInput(athlete.body.id),
+      ...changes,
+    });
     expect([answer.status, answer.body.code, answer.body.path]).toEqual([400, "invalid_input", path]);
   });
 
   it("bodies and addresses that cannot be read", async () => {
+    const url = `/api/clubs/${server.clubId}/athletes`;
     const raw = (payload: string, type = "application/json") =>
-      server.app.inject({ method: "POST", url: "/api/athletes", payload, headers: { "content-type": type } });
+      server.send({ method: "POST", url, payload, headers: { "content-type": type } }, server.owner.cookie);
     expect((await raw("{")).statusCode).toBe(400);
     expect((await raw("<a/>", "text/xml")).json()).toMatchObject({ code: "unsupported_media_type" });
     expect((await raw(JSON.stringify({ name: "x".repeat(2e6) }))).json()).toMatchObject({
       code: "too_large",
     });
-    expect((await server.ask("GET", "/api/starts/not-an-id")).body).toMatchObject({
+    expect((await server.ask("GET", "/api/:club/starts/not-an-id")).body).toMatchObject({
       code: "invalid_input",
       path: "id",
     });
-    expect((await server.ask("GET", `/api/starts/${randomUUID()}`)).body).toMatchObject({
+    expect((await server.ask("GET", `/api/:club/starts/${randomUUID()}`)).body).toMatchObject({
       code: "not_found",
     });
     expect((await server.ask("GET", "/api/nothing")).status).toBe(404);

@@ -1,23 +1,51 @@
 import { randomUUID } from "node:crypto";
-import type { FastifyInstance, InjectOptions } from "fastify";
+import type { Me, Role } from "@tonodrome/core/api";
+import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from "fastify";
 import { Client } from "pg";
-import { buildApp } from "../src/app";
+import { hashOf } from "../src/access/token";
+import { type AppOptions, buildApp } from "../src/app";
 import { connect, type Database } from "../src/db/connect";
 import { migrate } from "../src/db/migrate";
+
+/** A request's method, address and body; `:club` in the address stands for the asker's club. */
+export type Ask = (
+  method: InjectOptions["method"],
+  url: string,
+  payload?: unknown,
+  // biome-ignore lint/suspicious/noExplicitAny: tests read answers of every shape
+) => Promise<{ status: number; body: any }>;
+
+/** Somebody signed in. */
+export interface Person {
+  userId: string;
+  email: string;
+  cookie: string;
+  ask: Ask;
+}
 
 export interface TestServer extends Database {
   app: FastifyInstance;
   url: string;
   clubId: string;
+  /** Asks as the club's owner. */
+  ask: Ask;
+  owner: Person;
+  /** Asks as nobody, or with any cookie, about this club or another. */
+  askWith(cookie?: string, clubId?: string): Ask;
+  /** Sends a request as it is, with the cookie given. */
+  send(request: InjectOptions, cookie?: string): Promise<LightMyRequestResponse>;
+  /** Signs up with a club of one's own. */
+  signUp(clubName?: string): Promise<{ person: Person; me: Me }>;
+  /** Somebody new in this server's club, or in another one. */
+  member(role: Role, athleteId?: string | null, owner?: Person, clubId?: string): Promise<Person>;
+  /** Another server's application on the same database. */
+  another(options?: Partial<AppOptions>): Promise<FastifyInstance>;
   close(): Promise<void>;
-  /** Sends a request and gives its status and parsed body. */
-  ask(
-    method: InjectOptions["method"],
-    url: string,
-    payload?: unknown,
-    // biome-ignore lint/suspicious/noExplicitAny: tests read answers of every shape
-  ): Promise<{ status: number; body: any }>;
 }
+
+type InjectPayload = NonNullable<InjectOptions["payload"]>;
+
+export const PASSWORD = "a long enough password";
 
 /** Makes an empty database of its own on the tests' PostgreSQL. */
 export async function freshDatabase(): Promise<string> {
@@ -30,30 +58,97 @@ export async function freshDatabase(): Promise<string> {
   return admin.replace(/\/\w+$/, `/${name}`);
 }
 
-/** A server on a database of its own with one empty club. */
-export async function testServer(): Promise<TestServer> {
+/** The options of a server under test. */
+export function testOptions(url: string, more: Partial<AppOptions> = {}): AppOptions {
+  return {
+    secrets: ["a secret of the tests, thirty-two characters and more"],
+    listenUrl: url,
+    writesPerMinute: 1_000_000,
+    importMegabytes: 4,
+    trustProxy: true,
+    log: { level: "silent" },
+    ...more,
+  };
+}
+
+/** A server on a database of its own with one empty club and its owner. */
+export async function testServer(more: Partial<AppOptions> = {}): Promise<TestServer> {
   const url = await freshDatabase();
   const database = connect(url);
   await migrate(database.sequelize);
-  const clubId = randomUUID();
-  await database.models.Club.create({ id: clubId, name: "Test club", demo: false });
-  const app = await buildApp(database);
+  const app = await buildApp(database, testOptions(url, more));
+  const others: FastifyInstance[] = [];
+
+  const send = (request: InjectOptions, cookie?: string) =>
+    app.inject({
+      ...request,
+      // Every person comes from a machine of their own, so that one test's tries do not use up another's.
+      headers: { "x-forwarded-for": machineOf(cookie), ...(cookie ? { cookie } : {}), ...request.headers },
+    });
+
+  const askWith =
+    (cookie?: string, clubId = ""): Ask =>
+    async (method = "GET", path, payload) => {
+      const url = path.replace(":club", `clubs/${clubId}`);
+      const answer = await send(
+        { method, url, ...(payload === undefined ? {} : { payload: payload as InjectPayload }) },
+        cookie,
+      );
+      return { status: answer.statusCode, body: bodyOf(answer) };
+    };
+
+  /** Signs up at an address of the API and reads who one is then. */
+  async function enter(path: string, more: object): Promise<{ person: Person; me: Me }> {
+    const email = `${randomUUID()}@example.org`;
+    const payload = { name: "Somebody", email, password: PASSWORD, ...more };
+    const answer = await send({ method: "POST", url: path, payload });
+    if (answer.statusCode !== 201) throw new Error(answer.body);
+    const me: Me = answer.json();
+    const cookie = cookieOf(answer);
+    return { me, person: { userId: me.id, email, cookie, ask: askWith(cookie, me.clubs[0]?.id) } };
+  }
+
+  const signUp = (clubName = "Test club") => enter("/api/auth/sign-up", { clubName });
+  const { person: owner, me } = await signUp();
+  const clubId = me.clubs[0]?.id as string;
+
   return {
     ...database,
     app,
     url,
     clubId,
-    async ask(method, path, payload) {
-      const answer = await app.inject({
-        method,
-        url: path,
-        ...(payload === undefined ? {} : { payload: payload as InjectOptions["payload"] }),
-      });
-      return { status: answer.statusCode, body: answer.body ? JSON.parse(answer.body) : null };
+    owner,
+    ask: owner.ask,
+    askWith,
+    send,
+    signUp,
+    async member(role, athleteId = null, by = owner, club = clubId) {
+      const invite = await by.ask("POST", `/api/clubs/${club}/invites`, { role, athleteId });
+      if (invite.status !== 201) throw new Error(JSON.stringify(invite.body));
+      return (await enter(`/api/invites/${invite.body.token}/sign-up`, {})).person;
+    },
+    async another(options = {}) {
+      const other = await buildApp(database, testOptions(url, options));
+      others.push(other);
+      return other;
     },
     async close() {
-      await app.close();
+      await Promise.all([app, ...others].map((a) => a.close()));
       await database.sequelize.close();
     },
   };
+}
+
+/** The session's cookie as a browser would send it back. */
+export function cookieOf(answer: LightMyRequestResponse): string {
+  return String(answer.headers["set-cookie"]).split(";")[0] ?? "";
+}
+
+function bodyOf(answer: LightMyRequestResponse) {
+  const isJson = answer.headers["content-type"]?.toString().startsWith("application/json");
+  return isJson ? answer.json() : answer.body;
+}
+
+function machineOf(cookie: string = randomUUID()): string {
+  return `10.${[...hashOf(cookie).subarray(0, 3)].join(".")}`;
 }

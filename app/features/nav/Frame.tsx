@@ -1,28 +1,40 @@
+import { type Action, may } from "@tonodrome/core/api";
 import { Link, usePathname } from "expo-router";
 import type { ReactNode } from "react";
 import { Text, View } from "react-native";
-import { useClub } from "~/data/queries";
+import { useAccount, useMembership } from "~/data/account";
 import { useTheme } from "~/data/theme";
 import { Button } from "~/ui/Button";
 import { Icon, type IconName } from "~/ui/Icon";
 import { useWide } from "~/ui/useWide";
 
-const places: { href: "/" | "/shelf" | "/log"; label: string; icon: IconName }[] = [
-  { href: "/", label: "Today", icon: "today" },
-  { href: "/shelf", label: "Shelf", icon: "shelf" },
-  { href: "/log", label: "Log", icon: "log" },
+interface MainPlace {
+  href: "/" | "/shelf" | "/log" | "/club";
+  label: string;
+  icon: IconName;
+  /** What one must be allowed to, to have any use for it. */
+  needs: Action;
+}
+
+const PLACES: MainPlace[] = [
+  { href: "/", label: "Today", icon: "today", needs: "see" },
+  { href: "/shelf", label: "Shelf", icon: "shelf", needs: "read" },
+  { href: "/log", label: "Log", icon: "log", needs: "see" },
+  { href: "/club", label: "Club", icon: "club", needs: "see" },
 ];
 
 /** The main places: under the thumb on a phone, down the side on a wide screen. */
 export function Frame({ children }: { children: ReactNode }) {
   const path = usePathname();
   const wide = useWide();
+  const { role } = useMembership();
+  const places = PLACES.filter((place) => may(role, place.needs));
   // A warm-up and a run have the whole phone to themselves; their foot is the start.
   const bare = /^\/(run|start)\//.test(path) && (!wide || path.startsWith("/run/"));
   if (bare) return <View className="h-dvh bg-paper">{children}</View>;
   return (
     <View className={`h-dvh bg-paper ${wide ? "flex-row" : "flex-col"}`}>
-      {wide ? <Rail path={path} /> : null}
+      {wide ? <Rail path={path} places={places} /> : null}
       <View className="min-h-0 flex-1">{children}</View>
       {wide ? null : (
         <View role="navigation" aria-label="Main places" className="flex-row border-t-2 border-line">
@@ -35,12 +47,15 @@ export function Frame({ children }: { children: ReactNode }) {
   );
 }
 
-function Rail({ path }: { path: string }) {
-  const club = useClub();
+function Rail({ path, places }: { path: string; places: MainPlace[] }) {
+  const club = useMembership();
+  const { me } = useAccount();
   return (
     <View role="navigation" aria-label="Main places" className="w-48 border-r-2 border-line py-4">
       <Text className="px-4 font-strong text-lead text-press">Tonodrome</Text>
-      <Text className="px-4 pb-4 font-text text-small text-muted">{club.data?.name ?? " "}</Text>
+      <Text className="px-4 pb-4 font-text text-small text-muted">
+        {[club.name, me?.name].filter(Boolean).join(", ")}
+      </Text>
       {places.map((place) => (
         <Place key={place.href} {...place} here={isHere(place.href, path)} beside />
       ))}
@@ -66,13 +81,11 @@ export function ThemeButton({ iconOnly }: { iconOnly?: boolean }) {
 }
 
 function isHere(href: string, path: string): boolean {
+  if (href === "/club" && path === "/account") return true;
   return href === "/" ? path === "/" || path.startsWith("/start") : path.startsWith(href);
 }
 
-interface PlaceProps {
-  href: "/" | "/shelf" | "/log";
-  label: string;
-  icon: IconName;
+interface PlaceProps extends Pick<MainPlace, "href" | "label" | "icon"> {
   here: boolean;
   beside?: boolean;
 }

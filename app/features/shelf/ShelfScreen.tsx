@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { useMay } from "~/data/account";
 import { useDrills } from "~/data/queries";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
@@ -10,9 +11,13 @@ import { NewDrill } from "./NewDrill";
 /** The club's drills. */
 export function ShelfScreen() {
   const drills = useDrills();
+  const mayBuild = useMay("build");
   const [making, setMaking] = useState(false);
   return (
-    <Screen title="Shelf" action={<Button label="New drill" icon="add" onPress={() => setMaking(true)} />}>
+    <Screen
+      title="Shelf"
+      action={mayBuild ? <Button label="New drill" icon="add" onPress={() => setMaking(true)} /> : undefined}
+    >
       <Loaded query={drills}>{(list) => <DrillList drills={list} />}</Loaded>
       {making ? (
         <Sheet title="New drill" onClose={() => setMaking(false)}>

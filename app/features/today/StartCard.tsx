@@ -3,6 +3,7 @@ import type { Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
 import { memo, useState } from "react";
 import { Text, View } from "react-native";
+import { useMay } from "~/data/account";
 import { useOpenRun } from "~/data/runStore";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
@@ -20,6 +21,7 @@ interface StartCardProps {
 export const StartCard = memo(function StartCard({ start, now, first }: StartCardProps) {
   const [moving, setMoving] = useState(false);
   const openRun = useOpenRun(start.id);
+  const mayMove = useMay("build");
   const view = startView(start, now);
   const over = view.untilStart < 0;
   const zone = foreignZone(start.zone);
@@ -65,11 +67,13 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
         ) : first ? (
           <GoLink href={`/start/${start.id}`} label="Open the warm-up" />
         ) : null}
-        <Button
-          label={moving ? "Done moving" : "Move start"}
-          icon={moving ? "fold" : "unfold"}
-          onPress={() => setMoving(!moving)}
-        />
+        {mayMove ? (
+          <Button
+            label={moving ? "Done moving" : "Move start"}
+            icon={moving ? "fold" : "unfold"}
+            onPress={() => setMoving(!moving)}
+          />
+        ) : null}
       </View>
       {moving ? <MoveStart start={start} /> : null}
     </View>

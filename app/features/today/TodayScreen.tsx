@@ -1,7 +1,8 @@
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { View } from "react-native";
-import { useClub, useStarts } from "~/data/queries";
+import { useMay, useMembership } from "~/data/account";
+import { useStarts } from "~/data/queries";
 import { ThemeButton } from "~/features/nav/Frame";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
@@ -15,31 +16,35 @@ import { StartCard } from "./StartCard";
 export function TodayScreen() {
   const router = useRouter();
   const starts = useStarts();
-  const club = useClub();
+  const club = useMembership();
+  const mayBuild = useMay("build");
   const wide = useWide();
   const now = useNow();
   const add = () => router.push("/start/new");
   return (
     <Screen
       title="Today"
-      over={wide ? undefined : club.data?.name}
+      over={wide ? undefined : club.name}
       action={
         <View className="flex-row">
           {wide ? null : <ThemeButton iconOnly />}
-          <Button label="New start" icon="add" onPress={add} />
+          {mayBuild ? <Button label="New start" icon="add" onPress={add} /> : null}
         </View>
       }
     >
       {starts.error && starts.data ? <Notice warn text={starts.error.message} /> : null}
-      <Loaded query={starts}>{(list) => <StartList starts={list} now={now} onAdd={add} />}</Loaded>
+      <Loaded query={starts}>
+        {(list) => <StartList starts={list} now={now} onAdd={mayBuild ? add : null} />}
+      </Loaded>
     </Screen>
   );
 }
 
-function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd: () => void }) {
+function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd: (() => void) | null }) {
   const ahead = starts.filter((s) => Date.parse(s.startsAt) >= now);
   const past = starts.filter((s) => Date.parse(s.startsAt) < now).reverse();
-  if (starts.length === 0) {
+  if (starts.length === 0 && !onAdd) return <Notice text="No starts ahead." />;
+  if (starts.length === 0 && onAdd) {
     return (
       <View className="gap-3">
         <Notice text="No starts ahead. Make one: who starts, where and when. Then build its warm-up from the shelf." />

@@ -7,6 +7,8 @@ interface ActionsProps {
   saving: boolean;
   /** Whether a run of this start is under way. */
   running: boolean;
+  mayBuild: boolean;
+  mayRun: boolean;
   onRun: () => void;
   onAdd: () => void;
   onSave: () => void;
@@ -19,6 +21,8 @@ export const Actions = memo(function Actions({
   dirty,
   saving,
   running,
+  mayBuild,
+  mayRun,
   onRun,
   onAdd,
   onSave,
@@ -35,7 +39,7 @@ export const Actions = memo(function Actions({
           disabled={saving}
           onPress={onSave}
         />
-      ) : (
+      ) : mayRun ? (
         <Button
           label={running ? "Back to the run" : "Run"}
           icon="run"
@@ -43,11 +47,15 @@ export const Actions = memo(function Actions({
           className="flex-1"
           onPress={onRun}
         />
-      )}
+      ) : null}
       {dirty ? <Button label="Run" icon="run" iconOnly onPress={onRun} /> : null}
       {onUndo ? <Button label="Undo" icon="undo" iconOnly onPress={onUndo} /> : null}
-      <Button label="Add" icon="add" onPress={onAdd} />
-      <Button label="Wait and steps" icon="settings" iconOnly onPress={onSettings} />
+      {mayBuild ? (
+        <>
+          <Button label="Add" icon="add" onPress={onAdd} />
+          <Button label="Wait and steps" icon="settings" iconOnly onPress={onSettings} />
+        </>
+      ) : null}
     </View>
   );
 });

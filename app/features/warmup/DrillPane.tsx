@@ -1,5 +1,6 @@
 import { givenUp, steepSteps } from "@tonodrome/core";
 import { DrillEditor } from "./DrillEditor";
+import { DrillFacts } from "./DrillFacts";
 import { DrillMoves } from "./DrillMoves";
 import type { WarmUpModel } from "./useWarmUp";
 
@@ -18,12 +19,14 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
   const { selected, fit, draft } = model;
   if (!selected) return null;
   const { id } = selected.item;
+  const reason = givenUp(fit).find((g) => g.itemId === id)?.reason ?? null;
+  if (!model.mayBuild) return <DrillFacts placement={selected} reason={reason} />;
   return (
     <DrillEditor
       key={id}
       placement={selected}
       steep={steepSteps(draft.body.items, draft.body.stepPoints).find((s) => s.toId === id) ?? null}
-      reason={givenUp(fit).find((g) => g.itemId === id)?.reason ?? null}
+      reason={reason}
       onChange={model.change}
     />
   );
@@ -32,7 +35,7 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
 /** Earlier, later and out, for the selected drill. */
 export function SelectedMoves({ model }: { model: WarmUpModel }) {
   const { selected, index, draft } = model;
-  if (!selected) return null;
+  if (!selected || !model.mayBuild) return null;
   return (
     <DrillMoves
       first={index === 0}

@@ -2,13 +2,14 @@ import { useQuery } from "@tanstack/react-query";
 import type { PlanBody } from "@tonodrome/core";
 import { planEditListSchema } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
-import { ask } from "~/data/api";
+import { useClubAsk } from "~/data/queries";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
 import { Notice } from "~/ui/Notice";
 
 /** Every saved and every refused version of a plan, to open again. */
 export function EarlierVersions({ planId, onOpen }: { planId: string; onOpen: (body: PlanBody) => void }) {
+  const ask = useClubAsk();
   const edits = useQuery({
     queryKey: ["edits", planId],
     queryFn: async () => (await ask(planEditListSchema, "GET", `/plans/${planId}/edits`)).edits,

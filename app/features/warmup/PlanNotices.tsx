@@ -11,7 +11,8 @@ interface PlanNoticesProps {
   empty: boolean;
   /** Whether the start has passed. */
   over: boolean;
-  onAdd: () => void;
+  /** Null for somebody who may not. */
+  onAdd: (() => void) | null;
 }
 
 /** Whatever there is to know about the plan as a whole, above the stair. */
@@ -50,7 +51,10 @@ export const PlanNotices = memo(function PlanNotices({
         />
       ) : null}
       {over ? <Notice text="This start has passed." /> : null}
-      {empty ? (
+      {empty && !onAdd ? (
+        <Notice text="No drills yet. A coach of the club has not built this warm-up." />
+      ) : null}
+      {empty && onAdd ? (
         <View className="gap-2">
           <Notice text="No drills yet. Add the first from the shelf: something easy that raises warmth, then mobility, then the sport's own actions from easy to hard." />
           <Button label="Add the first drill" icon="add" look="full" onPress={onAdd} />

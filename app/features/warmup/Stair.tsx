@@ -26,7 +26,8 @@ interface StairProps {
   body: PlanBody;
   selectedId: string | null;
   onSelect: (id: string) => void;
-  onMove: (id: string, toIndex: number) => void;
+  /** Without it the stair is only read. */
+  onMove?: ((id: string, toIndex: number) => void) | undefined;
 }
 
 /** What the strips show. Apart from the list of them, so that a new fit redraws strips and not what makes them draggable. */
@@ -53,7 +54,15 @@ export const Stair = memo(function Stair({ fit, body, selectedId, onSelect, onMo
   return (
     <ul aria-label="Drills, first to last" className="m-0 list-none p-0">
       <ShownContext.Provider value={shown}>
-        <SortableStrips ids={ids} onMove={onMove} />
+        {onMove ? (
+          <SortableStrips ids={ids} onMove={onMove} />
+        ) : (
+          ids.map((id) => (
+            <li key={id} className="strip">
+              <ShownStrip id={id} />
+            </li>
+          ))
+        )}
       </ShownContext.Provider>
       <Wait seconds={ids.length > 0 ? fit.waitSeconds : 0} overSeconds={fit.waitOverSeconds} />
     </ul>
@@ -65,7 +74,7 @@ const SortableStrips = memo(function SortableStrips({
   onMove,
 }: {
   ids: string[];
-  onMove: StairProps["onMove"];
+  onMove: NonNullable<StairProps["onMove"]>;
 }) {
   // A short press selects; a held one, or a mouse that moves, takes the strip along.
   const sensors = useSensors(

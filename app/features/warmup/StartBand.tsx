@@ -5,7 +5,7 @@ import { Text, View } from "react-native";
 import { clockTime, dayName, foreignZone } from "~/ui/dates";
 
 interface StartBandProps {
-  start: Start;
+  start: Pick<Start, "startsAt" | "zone">;
   /** Whole seconds. */
   untilStart: number;
   /** When the first drill begins, in words. */
@@ -43,7 +43,7 @@ export const StartBand = memo(function StartBand({ start, untilStart, begin }: S
  * When to begin, in words.
  * @param beginsAt when the first drill begins, milliseconds since the epoch; the start itself when there is none
  */
-export function beginWords(start: Start, beginsAt: number, now: number): string {
+export function beginWords(start: Pick<Start, "startsAt" | "zone">, beginsAt: number, now: number): string {
   if (Date.parse(start.startsAt) <= now) return "Started";
   if (beginsAt === Date.parse(start.startsAt)) return "Nothing to begin yet";
   return beginsAt > now ? `Begin at ${clockTime(beginsAt, start.zone)}` : "Begin now";

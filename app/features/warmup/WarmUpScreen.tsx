@@ -2,6 +2,7 @@ import type { Start } from "@tonodrome/core/api";
 import { memo } from "react";
 import { ScrollView, View } from "react-native";
 import { useStart } from "~/data/queries";
+import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
 import { BackButton, Heading, useTitle } from "~/ui/Screen";
 import { useKeys } from "~/ui/useKeys";
@@ -30,7 +31,7 @@ export function WarmUpScreen({ id }: { id: string }) {
 function WarmUp({ start }: { start: Start }) {
   const wide = useWide();
   const model = useWarmUp(start);
-  const { draft, fit, open } = model;
+  const { draft, fit, open, mayBuild } = model;
   useTitle(`${start.athlete.name}, ${start.title}`);
   useKeys({
     arrowdown: () => model.step(1),
@@ -41,7 +42,7 @@ function WarmUp({ start }: { start: Start }) {
     "=": () => model.dose(1),
     "-": () => model.dose(-1),
     delete: model.remove,
-    a: () => open("shelf"),
+    a: () => mayBuild && open("shelf"),
     u: () => draft.undo?.(),
     s: model.save,
     " ": model.run,
@@ -50,21 +51,22 @@ function WarmUp({ start }: { start: Start }) {
   const openShelf = useStable(() => open("shelf"));
   const openGivenUp = useStable(() => open("given-up"));
   const openSettings = useStable(() => open("settings"));
+  const openShare = useStable(() => open("share"));
   const undo = useStable(() => draft.undo?.());
 
   return (
     <View className="min-h-0 flex-1 flex-row">
       <View className={`min-h-0 ${wide ? "w-[600px]" : "flex-1"}`}>
-        <Head start={start} />
+        <Head start={start} onShare={mayBuild ? openShare : null} />
         <Climb
           draft={draft}
           fit={fit}
           failure={model.failure}
           selectedId={model.selected?.item.id ?? null}
           over={model.untilStart <= 0}
-          onAdd={openShelf}
+          onAdd={mayBuild ? openShelf : null}
           onSelect={model.select}
-          onMove={model.move}
+          onMove={mayBuild ? model.move : undefined}
         />
         <View className="border-t-2 border-line px-4 pt-2">
           <Dock
@@ -80,6 +82,8 @@ function WarmUp({ start }: { start: Start }) {
             saving={model.saving}
             running={model.running}
             onRun={model.run}
+            mayBuild={mayBuild}
+            mayRun={model.mayRun}
             onAdd={openShelf}
             onSave={model.save}
             onUndo={draft.undo ? undo : null}
@@ -107,7 +111,7 @@ function WarmUp({ start }: { start: Start }) {
   );
 }
 
-const Head = memo(function Head({ start }: { start: Start }) {
+const Head = memo(function Head({ start, onShare }: { start: Start; onShare: (() => void) | null }) {
   return (
     <View className="flex-row items-center gap-1 px-2 pt-1">
       <BackButton to="/" />
@@ -116,6 +120,7 @@ const Head = memo(function Head({ start }: { start: Start }) {
         title={start.title}
         over={[start.athlete.name, start.venue].filter(Boolean).join(", ")}
       />
+      {onShare ? <Button label="Share" icon="share" iconOnly look="plain" onPress={onShare} /> : null}
     </View>
   );
 });
@@ -123,9 +128,10 @@ const Head = memo(function Head({ start }: { start: Start }) {
 interface ClimbProps extends Pick<WarmUpModel, "draft" | "fit" | "failure"> {
   selectedId: string | null;
   over: boolean;
-  onAdd: () => void;
+  /** Null for somebody who may not. */
+  onAdd: (() => void) | null;
   onSelect: (id: string) => void;
-  onMove: (id: string, toIndex: number) => void;
+  onMove?: ((id: string, toIndex: number) => void) | undefined;
 }
 
 /** What scrolls: news of the plan, and the stair. Drawn again only when one of them changes, not with every second. */
@@ -149,6 +155,7 @@ const Climb = memo(
     a.failure === b.failure &&
     a.selectedId === b.selectedId &&
     a.over === b.over &&
+    a.onMove === b.onMove &&
     a.draft.body === b.draft.body &&
     a.draft.conflict === b.draft.conflict &&
     a.draft.failure === b.draft.failure &&

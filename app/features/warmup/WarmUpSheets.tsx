@@ -1,3 +1,4 @@
+import { ShareWarmUp } from "~/features/share/ShareWarmUp";
 import { KeysHelp } from "~/ui/KeysHelp";
 import { Sheet } from "~/ui/Sheet";
 import { SelectedDrill, SelectedMoves } from "./DrillPane";
@@ -27,7 +28,11 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
   switch (sheet) {
     case "drill":
       return selected && !wide ? (
-        <Sheet title={selected.item.name} onClose={close} foot={<SelectedMoves model={model} />}>
+        <Sheet
+          title={selected.item.name}
+          onClose={close}
+          foot={model.mayBuild ? <SelectedMoves model={model} /> : null}
+        >
           <SelectedDrill model={model} />
         </Sheet>
       ) : null;
@@ -66,6 +71,12 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
               close();
             }}
           />
+        </Sheet>
+      );
+    case "share":
+      return (
+        <Sheet title="Share this warm-up" onClose={close}>
+          <ShareWarmUp start={model.start} />
         </Sheet>
       );
     case "keys":

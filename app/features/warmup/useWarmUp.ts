@@ -12,6 +12,7 @@ import {
 import { type Drill, LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useState } from "react";
+import { useMay } from "~/data/account";
 import { type PlanDraft, usePlanDraft } from "~/data/planDraft";
 import { useSaveStart } from "~/data/queries";
 import { createRun, useOpenRun } from "~/data/runStore";
@@ -22,10 +23,13 @@ import { addDrill, changeItem, moveItem, removeItem } from "./editPlan";
 import { SLIDER_MINUTES, useFit, useFitTable } from "./useFit";
 
 /** The sheet that lies over the warm-up, if any. */
-export type OpenSheet = "drill" | "shelf" | "given-up" | "settings" | "versions" | "keys" | null;
+export type OpenSheet = "drill" | "shelf" | "given-up" | "settings" | "versions" | "share" | "keys" | null;
 
 export interface WarmUpModel {
   start: Start;
+  /** Whether one may change the warm-up, and whether one may run it. */
+  mayBuild: boolean;
+  mayRun: boolean;
   draft: PlanDraft;
   table: FitTable;
   fit: Fit;
@@ -62,6 +66,8 @@ export interface WarmUpModel {
 export function useWarmUp(start: Start): WarmUpModel {
   const router = useRouter();
   const wide = useWide();
+  const mayBuild = useMay("build");
+  const mayRun = useMay("run");
   const now = useNow();
   const draft = usePlanDraft(start);
   const saveStart = useSaveStart();
@@ -85,6 +91,8 @@ export function useWarmUp(start: Start): WarmUpModel {
 
   return {
     start,
+    mayBuild,
+    mayRun,
     draft,
     table,
     fit,
@@ -93,7 +101,7 @@ export function useWarmUp(start: Start): WarmUpModel {
     minutes,
     mostMinutes,
     isCapped,
-    dirty: draft.dirty || (chosen !== null && chosen !== saved),
+    dirty: mayBuild && (draft.dirty || (chosen !== null && chosen !== saved)),
     saving: draft.saving || saveStart.isPending,
     running: openRun !== null,
     failure: saveStart.error?.message ?? null,
@@ -111,10 +119,12 @@ export function useWarmUp(start: Start): WarmUpModel {
       const to = Math.min(Math.max(0, index + by), body.items.length - 1);
       setSelectedId(body.items[to]?.id ?? null);
     }),
-    move: useStable((itemId: string, toIndex: number) => edit((b) => moveItem(b, itemId, toIndex))),
+    move: useStable((itemId: string, toIndex: number) => {
+      if (mayBuild) edit((b) => moveItem(b, itemId, toIndex));
+    }),
     dose: useStable((steps: 1 | -1) => {
       const item = body.items[index];
-      if (!item) return;
+      if (!item || !mayBuild) return;
       const step = item.dose.kind === "time" ? item.dose.step : 1;
       const range = moveEnd(mainRange(item.dose), "ideal", steps, { step, least: step, most: step * 40 });
       const dose = withMainRange(item.dose, range);
@@ -122,7 +132,7 @@ export function useWarmUp(start: Start): WarmUpModel {
     }),
     add: useStable((drill: Drill) => edit((b) => addDrill(b, drill).body)),
     remove: useStable(() => {
-      if (index < 0) return;
+      if (index < 0 || !mayBuild) return;
       edit((b) => removeItem(b, selectedId ?? ""));
       setSelectedId(body.items[index + 1]?.id ?? body.items[index - 1]?.id ?? null);
       open(null);
@@ -134,6 +144,7 @@ export function useWarmUp(start: Start): WarmUpModel {
       saveStart.mutate({ start, changes: { readyAt } }, { onSuccess: () => setMinutes(null) });
     }),
     run: useStable(() => {
+      if (!mayRun) return;
       if (openRun) router.push(`/run/${openRun}`);
       else if (fit.workSeconds === 0) open(body.items.length === 0 ? "shelf" : "given-up");
       else router.push(`/run/${createRun(start, runPlanOf(fit, start.startsAt))}`);

@@ -3,10 +3,18 @@ import { z } from "zod";
 /** Every way the server refuses, in one list. docs/api.md says what each asks of the caller. */
 export const errorCodeSchema = z.enum([
   "invalid_input",
+  "signed_out",
+  "wrong_password",
+  "forbidden",
   "not_found",
   "version_conflict",
+  "taken",
+  "last_owner",
+  "not_empty",
+  "link_over",
   "too_large",
   "unsupported_media_type",
+  "too_many",
   "unavailable",
   "internal",
 ]);

@@ -1,9 +1,17 @@
 export { runEventSchema } from "../run/runEvent";
+export * from "./accounts";
 export * from "./athletes";
+export * from "./audit";
+export * from "./changes";
 export * from "./club";
+export * from "./clubFile";
 export * from "./common";
 export * from "./drills";
 export * from "./error";
+export * from "./invites";
+export * from "./members";
 export * from "./plans";
+export * from "./role";
 export * from "./runs";
+export * from "./shares";
 export * from "./starts";

@@ -10,7 +10,8 @@ export const runInputSchema = z.strictObject({
   plan: runPlanSchema,
 });
 
-const boundedEventSchema = runEventSchema.refine((e) => instantSchema.safeParse(e.at).success, {
+/** A press whose time a database can hold. */
+export const boundedEventSchema = runEventSchema.refine((e) => instantSchema.safeParse(e.at).success, {
   path: ["at"],
   error: "Give a time between the years 2000 and 2100.",
 });
@@ -59,6 +60,7 @@ export const runListSchema = z.strictObject({
   next: z.iso.datetime().nullable(),
 });
 
+export type RunEventsInput = z.infer<typeof runEventsInputSchema>;
 export type RunInput = z.infer<typeof runInputSchema>;
 export type Run = z.infer<typeof runSchema>;
 export type RunRow = z.infer<typeof runRowSchema>;

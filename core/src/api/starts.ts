@@ -8,7 +8,7 @@ import { planSchema } from "./plans";
 /** Longest time available that a start may have, seconds. */
 export const LONGEST_AVAILABLE = 12 * 3600;
 
-const startShape = {
+export const startShape = {
   athleteId: z.uuid({ error: "Choose an athlete." }),
   /** What is started: an event, a round. */
   title: nameSchema,

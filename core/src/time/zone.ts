@@ -83,3 +83,15 @@ export function nearestInstant(time: string, zone: string, around: string): stri
     .map((date) => zonedInstant(date, time, zone).instant)
     .reduce((best, instant) => (distance(instant) < distance(best) ? instant : best));
 }
+
+/**
+ * The moment at which the venue's calendar day of an instant ends.
+ * @param instant ISO 8601; `zone` IANA name
+ * @returns ISO 8601: the next day's first moment
+ */
+export function endOfDay(instant: string, zone: string): string {
+  const at = new TZDate(Date.parse(instant), zone);
+  return new Date(
+    new TZDate(at.getFullYear(), at.getMonth(), at.getDate() + 1, zone).getTime(),
+  ).toISOString();
+}

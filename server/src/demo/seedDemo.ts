@@ -3,6 +3,7 @@ import { emptyPlan, fitPlan, type PlanBody, type RunEvent, runPlanOf } from "@to
 import { Op, type Transaction } from "sequelize";
 import type { Database } from "../db/connect";
 import { demoDrills } from "./drills";
+import { layPeople } from "./people";
 import { type DemoStart, demoAthletes, demoClub, demoStarts, demoVenue } from "./scenario";
 
 const MINUTE = 60_000;
@@ -13,23 +14,24 @@ const DEMO_LOCK = 7_310_553;
 
 /**
  * Fills an empty database with the demo club: shelf, skaters, a week of log, and a competition day that begins within
- * the hour. In a demo club whose starts are all over, lays the next competition day. Anything else is left alone.
+ * the hour. In a demo club whose starts are all over, lays the next competition day. Anything else is left alone: a
+ * demo that was deleted while there are other clubs does not come back by itself.
  * @param now times are relative to this
  * @returns whether anything was added
  */
-export async function seedDemo({ sequelize, models }: Database, now: Date): Promise<boolean> {
-  return sequelize.transaction(async (transaction) => {
-    await sequelize.query(`SELECT pg_advisory_xact_lock(${DEMO_LOCK})`, { transaction });
-    const club = await models.Club.findOne({ order: ["id"], transaction });
+export function seedDemo(database: Database, now: Date): Promise<boolean> {
+  const { models } = database;
+  return inTurn(database, async (transaction) => {
+    const club = await models.Club.findOne({ order: [["demo", "DESC"], "id"], transaction });
     if (!club) {
-      const clubId = randomUUID();
-      await models.Club.create({ id: clubId, name: demoClub, demo: true }, { transaction });
-      await layShelf(models, clubId, transaction);
-      await layLog(models, clubId, now, transaction);
-      await layDay(models, clubId, now, transaction);
+      await layClub(database, now, transaction);
       return true;
     }
     if (!club.demo) return false;
+    // A demo from before there were accounts.
+    if ((await models.Member.count({ where: { clubId: club.id }, transaction })) === 0) {
+      await layPeople(database, club.id, now, transaction);
+    }
     const ahead = await models.Start.count({
       where: { clubId: club.id, startsAt: { [Op.gt]: now } },
       transaction,
@@ -38,6 +40,33 @@ export async function seedDemo({ sequelize, models }: Database, now: Date): Prom
     await layDay(models, club.id, now, transaction);
     return true;
   });
+}
+
+/** Takes the demo club away, with its people and everything in it, and lays it anew. Other clubs are left alone. */
+export function resetDemo(database: Database, now: Date): Promise<void> {
+  const { models } = database;
+  return inTurn(database, async (transaction) => {
+    await models.Club.destroy({ where: { demo: true }, transaction });
+    await models.User.destroy({ where: { passwordHash: null }, transaction });
+    await layClub(database, now, transaction);
+  });
+}
+
+function inTurn<T>({ sequelize }: Database, lay: (transaction: Transaction) => Promise<T>): Promise<T> {
+  return sequelize.transaction(async (transaction) => {
+    await sequelize.query(`SELECT pg_advisory_xact_lock(${DEMO_LOCK})`, { transaction });
+    return lay(transaction);
+  });
+}
+
+async function layClub(database: Database, now: Date, transaction: Transaction): Promise<void> {
+  const { models } = database;
+  const clubId = randomUUID();
+  await models.Club.create({ id: clubId, name: demoClub, demo: true }, { transaction });
+  await layShelf(models, clubId, transaction);
+  await layLog(models, clubId, now, transaction);
+  await layDay(models, clubId, now, transaction);
+  await layPeople(database, clubId, now, transaction);
 }
 
 type Models = Database["models"];
@@ -66,7 +95,7 @@ async function layStart(
   start: DemoStart,
   startsAt: Date,
   transaction: Transaction,
-): Promise<{ startId: string; body: PlanBody }> {
+): Promise<{ startId: string; athleteId: string; body: PlanBody }> {
   const [athlete] = await models.Athlete.findOrCreate({
     where: { clubId, name: start.athlete },
     defaults: { id: randomUUID(), clubId, name: start.athlete },
@@ -90,7 +119,7 @@ async function layStart(
     { transaction },
   );
   await models.Plan.create({ id: randomUUID(), clubId, startId, version: 1, body }, { transaction });
-  return { startId, body };
+  return { startId, athleteId: athlete.id, body };
 }
 
 function planBody(start: DemoStart, shelfIds: Map<string, string>): PlanBody {
@@ -109,7 +138,7 @@ async function layLog(models: Models, clubId: string, now: Date, transaction: Tr
     const startsAt = new Date(
       Math.floor(now.getTime() / DAY) * DAY - daysAgo * DAY + (9 + daysAgo) * 60 * MINUTE,
     );
-    const { startId, body } = await layStart(
+    const { startId, athleteId, body } = await layStart(
       models,
       clubId,
       { ...start, title: `Trial run, ${start.title.toLowerCase()}` },
@@ -123,6 +152,7 @@ async function layLog(models: Models, clubId: string, now: Date, transaction: Tr
       id: randomUUID(),
       clubId,
       startId,
+      athleteId,
       athleteName: start.athlete,
       title: `Trial run, ${start.title.toLowerCase()}`,
       venue: demoVenue,

@@ -1,26 +1,119 @@
-import { randomUUID } from "node:crypto";
-import { athleteInputSchema, athleteListSchema, athleteSchema } from "@tonodrome/core/api";
+import { randomBytes, randomUUID } from "node:crypto";
+import {
+  athleteInputSchema,
+  athleteListSchema,
+  athleteSchema,
+  clubParamsSchema,
+  doneSchema,
+  idParamsSchema,
+} from "@tonodrome/core/api";
+import type { Transaction } from "sequelize";
+import { placeOf } from "../access/access";
+import { audit } from "../access/audit";
+import type { Database } from "../db/connect";
+import { notFound, Refusal } from "../errors";
+import type { Change } from "../live/changes";
 import type { Resource } from "./context";
 
-export const athletes: Resource =
-  ({ models, clubOf }) =>
-  (app, _options, done) => {
-    app.get("/athletes", { schema: { response: { 200: athleteListSchema } } }, async () => {
-      const rows = await models.Athlete.findAll({ where: { clubId: await clubOf() }, order: ["name", "id"] });
-      return { athletes: rows.map(({ id, name }) => ({ id, name })) };
-    });
-
-    app.post(
-      "/athletes",
-      { schema: { body: athleteInputSchema, response: { 201: athleteSchema } } },
-      async (request, reply) => {
-        const row = await models.Athlete.create({
-          id: randomUUID(),
-          clubId: await clubOf(),
-          name: request.body.name,
-        });
-        return reply.code(201).send({ id: row.id, name: row.name });
-      },
-    );
-    done();
+/** The club's athletes, and the two ways to take one's person out of it. */
+export const athletes: Resource = (context) => (app, _options, done) => {
+  const { sequelize, models, changes } = context;
+  const publish = (clubId: string, ...topics: Change["topic"][]) => {
+    for (const topic of topics) changes.publish({ clubId, topic });
   };
+
+  app.get(
+    "/clubs/:clubId/athletes",
+    { config: { access: "see" }, schema: { params: clubParamsSchema, response: { 200: athleteListSchema } } },
+    async (request) => {
+      const { clubId, onlyAthlete } = placeOf(request);
+      const where = { clubId, ...(onlyAthlete ? { id: onlyAthlete } : {}) };
+      const rows = await models.Athlete.findAll({ where, order: ["name", "id"] });
+      return { athletes: rows.map(({ id, name }) => ({ id, name })) };
+    },
+  );
+
+  app.post(
+    "/clubs/:clubId/athletes",
+    {
+      config: { access: "build" },
+      schema: { params: clubParamsSchema, body: athleteInputSchema, response: { 201: athleteSchema } },
+    },
+    async (request, reply) => {
+      const { clubId } = placeOf(request);
+      const athlete = { id: randomUUID(), name: request.body.name };
+      await sequelize.transaction(async (transaction) => {
+        await models.Athlete.create({ ...athlete, clubId }, { transaction });
+        await audit(context, transaction, request, "athlete.make", { clubId, id: athlete.id });
+      });
+      publish(clubId, "athletes");
+      return reply.code(201).send(athlete);
+    },
+  );
+
+  app.post(
+    "/clubs/:clubId/athletes/:id/anonymise",
+    { config: { access: "manage" }, schema: { params: idParamsSchema, response: { 200: athleteSchema } } },
+    async (request) => {
+      const { clubId } = placeOf(request);
+      const { id } = request.params;
+      const name = `Athlete ${randomBytes(3).toString("hex")}`;
+      await sequelize.transaction(async (transaction) => {
+        const athlete = await models.Athlete.findOne({
+          where: { clubId, id },
+          transaction,
+          lock: transaction.LOCK.UPDATE,
+        });
+        if (!athlete) throw notFound("athlete");
+        const replacements = { clubId, id, old: athlete.name, name };
+        const own = "WHERE club_id = :clubId AND athlete_id = :id";
+        for (const statement of [
+          "UPDATE athletes SET name = :name WHERE club_id = :clubId AND id = :id",
+          `UPDATE starts SET title = left(replace(title, :old, :name), 120), version = version + 1 ${own}`,
+          `UPDATE runs SET athlete_name = :name, title = left(replace(title, :old, :name), 120) ${own}`,
+          // Nobody is to be known as this athlete any more: not by an account, an invitation or a link.
+          `UPDATE members SET athlete_id = NULL ${own}`,
+          `UPDATE invites SET withdrawn_at = now() ${own} AND withdrawn_at IS NULL`,
+          `UPDATE shares SET withdrawn_at = now() WHERE club_id = :clubId AND withdrawn_at IS NULL
+            AND start_id IN (SELECT id FROM starts ${own})`,
+        ]) {
+          await sequelize.query(statement, { replacements, transaction });
+        }
+        await audit(context, transaction, request, "athlete.anonymise", { clubId, id });
+      });
+      publish(clubId, "athletes", "starts", "runs", "club");
+      return { id, name };
+    },
+  );
+
+  app.delete(
+    "/clubs/:clubId/athletes/:id",
+    { config: { access: "manage" }, schema: { params: idParamsSchema, response: { 200: doneSchema } } },
+    async (request) => {
+      const { clubId } = placeOf(request);
+      const { id } = request.params;
+      await sequelize.transaction(async (transaction) => {
+        const count = await models.Athlete.destroy({ where: { clubId, id }, transaction });
+        if (count === 0) throw notFound("athlete");
+        await audit(context, transaction, request, "athlete.delete", { clubId, id });
+      });
+      publish(clubId, "athletes", "starts", "runs", "club");
+      return { done: true as const };
+    },
+  );
+  done();
+};
+
+/** @throws Refusal `invalid_input` at `athleteId` when a named athlete is not in the club */
+export async function checkAthlete(
+  { models }: Database,
+  athleteId: string | null,
+  clubId: string,
+  transaction: Transaction,
+): Promise<void> {
+  if (athleteId === null) return;
+  if (await models.Athlete.findOne({ where: { id: athleteId, clubId }, transaction })) return;
+  throw new Refusal("invalid_input", "This athlete is not in the club. Choose another.", {
+    path: "athleteId",
+  });
+}

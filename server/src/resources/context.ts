@@ -1,10 +1,14 @@
 import type { FastifyPluginCallbackZod } from "fastify-type-provider-zod";
+import type { Limits } from "../access/limits";
 import type { Database } from "../db/connect";
+import type { Changes } from "../live/changes";
 
 /** What every resource is given. */
 export interface Context extends Database {
-  /** The club that a request acts for. Accounts are to come; until then there is one local club. */
-  clubOf(): Promise<string>;
+  changes: Changes;
+  limits: Limits;
+  /** Largest export of a club that is taken, bytes. */
+  importLimit: number;
 }
 
 /** A resource: a Fastify plugin made for a context. */

@@ -1,7 +1,10 @@
 import { runSummary } from "@tonodrome/core";
 import {
+  clubParamsSchema,
   idParamsSchema,
   type Run,
+  type RunEventsInput,
+  rolesThat,
   runEventsAnswerSchema,
   runEventsInputSchema,
   runInputSchema,
@@ -10,102 +13,146 @@ import {
   runSchema,
 } from "@tonodrome/core/api";
 import { Op } from "sequelize";
-import type { AthleteRow, RunEventRow, RunRow } from "../db/models";
+import { type Place, placeOf, sessionOf } from "../access/access";
+import { audit } from "../access/audit";
+import type { Along } from "../access/session";
+import type { AthleteRow, RunEventRow, RunRow } from "../db/models/rows";
 import { notFound } from "../errors";
 import type { Resource } from "./context";
 
 const PAGE = 30;
 
-export const runs: Resource =
-  ({ models, clubOf }) =>
-  (app, _options, done) => {
-    async function read(id: string, clubId: string): Promise<Run | null> {
-      const row = await models.Run.findOne({ where: { id, clubId }, include: ["events"] });
-      return row && toRun(row as unknown as Joined);
-    }
+/**
+ * Records presses, each once however often it is sent, and only into a run of this club: all of it in the statement that
+ * also finds out who asks, because in a hall every press waits for this.
+ */
+const RECORD: Along = {
+  name: "record presses",
+  steps: `
+    run AS (
+      SELECT r.club_id, r.id FROM runs r, asker
+      WHERE r.club_id = $2 AND r.id = $3 AND asker.role IN ('${rolesThat("run").join("', '")}')),
+    added AS (
+      INSERT INTO run_events (club_id, run_id, id, event)
+      SELECT run.club_id, run.id, (e ->> 'id')::uuid, e FROM run, jsonb_array_elements($4::jsonb) e
+      ON CONFLICT DO NOTHING)`,
+  sql: "SELECT run.id::text FROM run",
+  values: (body) => [JSON.stringify((body as RunEventsInput).events)],
+};
 
-    app.get(
-      "/runs",
-      { schema: { querystring: runListQuerySchema, response: { 200: runListSchema } } },
-      async (request) => {
-        const { before } = request.query;
-        const rows = await models.Run.findAll({
-          where: {
-            clubId: await clubOf(),
-            ...(before ? { createdAt: { [Op.lt]: new Date(before) } } : {}),
-          },
-          include: [{ association: "events", separate: true }],
-          order: [["createdAt", "DESC"]],
-          limit: PAGE + 1,
-        });
-        const page = rows.slice(0, PAGE);
-        return {
-          runs: page.map((row) => {
-            const { plan, events, ...about } = toRun(row as unknown as Joined);
-            return { ...about, ...runSummary(plan, events) };
-          }),
-          next: rows.length > PAGE ? (page.at(-1)?.createdAt.toISOString() ?? null) : null,
-        };
-      },
-    );
+/** Runs and their presses. */
+export const runs: Resource = (context) => (app, _options, done) => {
+  const { sequelize, models, changes } = context;
 
-    app.get(
-      "/runs/:id",
-      { schema: { params: idParamsSchema, response: { 200: runSchema } } },
-      async (request) => {
-        const run = await read(request.params.id, await clubOf());
-        if (!run) throw notFound("run");
-        return run;
-      },
-    );
+  async function read(id: string, { clubId, onlyAthlete }: Place): Promise<Run | null> {
+    const row = await models.Run.findOne({
+      where: { id, clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) },
+      include: [eventsIn(clubId)],
+    });
+    return row && toRun(row as unknown as Joined);
+  }
 
-    app.post(
-      "/runs",
-      { schema: { body: runInputSchema, response: { 201: runSchema } } },
-      async (request, reply) => {
-        const clubId = await clubOf();
-        const { id, startId, plan } = request.body;
-        const start = await models.Start.findOne({ where: { id: startId, clubId }, include: ["athlete"] });
-        if (!start) throw notFound("start");
-        const { title, venue, zone, startsAt } = start;
-        const { athlete } = start as unknown as { athlete: AthleteRow };
-        // Sent twice is made once; the first one stands.
-        await models.Run.bulkCreate(
-          [{ id, clubId, startId, athleteName: athlete.name, title, venue, zone, startsAt, plan }],
-          { ignoreDuplicates: true },
-        );
-        const run = await read(id, clubId);
-        if (!run) throw notFound("run");
-        return reply.code(201).send(run);
-      },
-    );
-
-    app.post(
-      "/runs/:id/events",
-      {
-        schema: {
-          params: idParamsSchema,
-          body: runEventsInputSchema,
-          response: { 200: runEventsAnswerSchema },
+  app.get(
+    "/clubs/:clubId/runs",
+    {
+      config: { access: "see" },
+      schema: { params: clubParamsSchema, querystring: runListQuerySchema, response: { 200: runListSchema } },
+    },
+    async (request) => {
+      const { clubId, onlyAthlete } = placeOf(request);
+      const { before } = request.query;
+      const rows = await models.Run.findAll({
+        where: {
+          clubId,
+          ...(onlyAthlete ? { athleteId: onlyAthlete } : {}),
+          ...(before ? { createdAt: { [Op.lt]: new Date(before) } } : {}),
         },
-      },
-      async (request) => {
-        const clubId = await clubOf();
-        const run = await models.Run.findOne({
-          where: { id: request.params.id, clubId },
-          attributes: ["id"],
+        include: [eventsIn(clubId)],
+        order: [["createdAt", "DESC"]],
+        limit: PAGE + 1,
+      });
+      const page = rows.slice(0, PAGE);
+      return {
+        runs: page.map((row) => {
+          const { plan, events, ...about } = toRun(row as unknown as Joined);
+          return { ...about, ...runSummary(plan, events) };
+        }),
+        next: rows.length > PAGE ? (page.at(-1)?.createdAt.toISOString() ?? null) : null,
+      };
+    },
+  );
+
+  app.get(
+    "/clubs/:clubId/runs/:id",
+    { config: { access: "see" }, schema: { params: idParamsSchema, response: { 200: runSchema } } },
+    async (request) => {
+      const run = await read(request.params.id, placeOf(request));
+      if (!run) throw notFound("run");
+      return run;
+    },
+  );
+
+  app.post(
+    "/clubs/:clubId/runs",
+    {
+      config: { access: "run" },
+      schema: { params: clubParamsSchema, body: runInputSchema, response: { 201: runSchema } },
+    },
+    async (request, reply) => {
+      const place = placeOf(request);
+      const { clubId } = place;
+      const { id, startId, plan } = request.body;
+      await sequelize.transaction(async (transaction) => {
+        const start = await models.Start.findOne({
+          where: { id: startId, clubId },
+          include: [{ association: "athlete", where: { clubId } }],
+          transaction,
         });
-        if (!run) throw notFound("run");
-        const { events } = request.body;
-        await models.RunEvent.bulkCreate(
-          events.map((event) => ({ id: event.id, clubId, runId: run.id, event })),
-          { ignoreDuplicates: true },
-        );
-        return { recorded: [...new Set(events.map((e) => e.id))] };
+        if (!start) throw notFound("start");
+        const { title, venue, zone, startsAt, athleteId } = start;
+        const { athlete } = start as unknown as { athlete: AthleteRow };
+        const about = { startId, athleteId, athleteName: athlete.name, title, venue, zone, startsAt };
+        // Sent twice is made once; the first one stands.
+        const before = await models.Run.count({ where: { id, clubId }, transaction });
+        await models.Run.bulkCreate([{ id, clubId, ...about, plan }], {
+          ignoreDuplicates: true,
+          transaction,
+        });
+        if (before === 0) await audit(context, transaction, request, "run.make", { clubId, id });
+      });
+      const run = await read(id, place);
+      if (!run) throw notFound("run");
+      changes.publish({ clubId, topic: "runs", id });
+      return reply.code(201).send(run);
+    },
+  );
+
+  app.post(
+    "/clubs/:clubId/runs/:id/events",
+    {
+      config: { access: "run", along: RECORD },
+      schema: {
+        params: idParamsSchema,
+        body: runEventsInputSchema,
+        response: { 200: runEventsAnswerSchema },
       },
-    );
-    done();
-  };
+    },
+    async (request) => {
+      const { clubId } = placeOf(request);
+      const { id } = request.params;
+      const { events } = request.body;
+      if (sessionOf(request).along === null) throw notFound("run");
+      changes.publish({ clubId, topic: "runs", id });
+      return { recorded: [...new Set(events.map((e) => e.id))] };
+    },
+  );
+  done();
+};
+
+/** A run's events, of its own club: ids are unique within a club only. */
+function eventsIn(clubId: string) {
+  return { association: "events", separate: true, where: { clubId } };
+}
 
 type Joined = RunRow & { events: RunEventRow[] };
 

@@ -1,6 +1,8 @@
 import { randomUUID } from "node:crypto";
 import { emptyPlan } from "@tonodrome/core";
 import {
+  clubParamsSchema,
+  doneSchema,
   idParamsSchema,
   type Start,
   type StartInput,
@@ -11,100 +13,147 @@ import {
   startWriteSchema,
 } from "@tonodrome/core/api";
 import { Op, type Transaction } from "sequelize";
-import type { AthleteRow, PlanRow, StartRow } from "../db/models";
-import { notFound, Refusal, versionConflict } from "../errors";
+import { type Place, placeOf } from "../access/access";
+import { audit } from "../access/audit";
+import type { AthleteRow, PlanRow, StartRow } from "../db/models/rows";
+import { notFound, versionConflict } from "../errors";
+import { checkAthlete } from "./athletes";
 import type { Resource } from "./context";
 import { toPlan } from "./plans";
 
 /** Most starts one answer holds; Today never needs more. */
 const MOST = 100;
 
-export const starts: Resource =
-  ({ sequelize, models, clubOf }) =>
-  (app, _options, done) => {
-    const include = ["athlete", "plan"];
+/** Starts with their plans. */
+export const starts: Resource = (context) => (app, _options, done) => {
+  const { sequelize, models, changes } = context;
+  const params = idParamsSchema;
+  const publish = (clubId: string, id: string) => changes.publish({ clubId, topic: "starts", id });
 
-    async function read(id: string, clubId: string, transaction?: Transaction): Promise<Start> {
-      const row = await models.Start.findOne({ where: { id, clubId }, include, transaction });
-      if (!row) throw notFound("start");
-      return toStart(row as unknown as Joined);
-    }
+  async function read(id: string, place: Place, transaction?: Transaction): Promise<Start> {
+    const row = await models.Start.findOne({
+      where: { id, ...ownOf(place) },
+      include: joined(place),
+      transaction,
+    });
+    if (!row) throw notFound("start");
+    return toStart(row as unknown as Joined);
+  }
 
-    async function athleteOf(input: StartInput, clubId: string): Promise<void> {
-      const athlete = await models.Athlete.findOne({ where: { id: input.athleteId, clubId } });
-      if (athlete) return;
-      throw new Refusal("invalid_input", "This athlete is not in the club. Choose another.", {
-        path: "athleteId",
+  app.get(
+    "/clubs/:clubId/starts",
+    {
+      config: { access: "see" },
+      schema: {
+        params: clubParamsSchema,
+        querystring: startListQuerySchema,
+        response: { 200: startListSchema },
+      },
+    },
+    async (request) => {
+      const place = placeOf(request);
+      const { from } = request.query;
+      const rows = await models.Start.findAll({
+        where: { ...ownOf(place), ...(from ? { startsAt: { [Op.gte]: new Date(from) } } : {}) },
+        include: joined(place),
+        order: ["startsAt", "id"],
+        limit: MOST,
       });
-    }
+      return { starts: rows.map((row) => toStart(row as unknown as Joined)) };
+    },
+  );
 
-    app.get(
-      "/starts",
-      { schema: { querystring: startListQuerySchema, response: { 200: startListSchema } } },
-      async (request) => {
-        const { from } = request.query;
-        const rows = await models.Start.findAll({
-          where: { clubId: await clubOf(), ...(from ? { startsAt: { [Op.gte]: new Date(from) } } : {}) },
-          include,
-          order: ["startsAt", "id"],
-          limit: MOST,
-        });
-        return { starts: rows.map((row) => toStart(row as unknown as Joined)) };
-      },
-    );
+  app.get(
+    "/clubs/:clubId/starts/:id",
+    { config: { access: "see" }, schema: { params, response: { 200: startSchema } } },
+    (request) => read(request.params.id, placeOf(request)),
+  );
 
-    app.get(
-      "/starts/:id",
-      { schema: { params: idParamsSchema, response: { 200: startSchema } } },
-      async (request) => read(request.params.id, await clubOf()),
-    );
+  app.post(
+    "/clubs/:clubId/starts",
+    {
+      config: { access: "build" },
+      schema: { params: clubParamsSchema, body: startInputSchema, response: { 201: startSchema } },
+    },
+    async (request, reply) => {
+      const place = placeOf(request);
+      const { clubId } = place;
+      const start = await sequelize.transaction(async (transaction) => {
+        await checkAthlete(context, request.body.athleteId, clubId, transaction);
+        const id = randomUUID();
+        await models.Start.create({ id, clubId, version: 1, ...columns(request.body) }, { transaction });
+        await models.Plan.create(
+          { id: randomUUID(), clubId, startId: id, version: 1, body: emptyPlan() },
+          { transaction },
+        );
+        await audit(context, transaction, request, "start.make", { clubId, id });
+        return read(id, place, transaction);
+      });
+      publish(clubId, start.id);
+      return reply.code(201).send(start);
+    },
+  );
 
-    app.post(
-      "/starts",
-      { schema: { body: startInputSchema, response: { 201: startSchema } } },
-      async (request, reply) => {
-        const clubId = await clubOf();
-        await athleteOf(request.body, clubId);
-        const start = await sequelize.transaction(async (transaction) => {
-          const id = randomUUID();
-          await models.Start.create({ id, clubId, version: 1, ...columns(request.body) }, { transaction });
-          await models.Plan.create(
-            { id: randomUUID(), clubId, startId: id, version: 1, body: emptyPlan() },
-            { transaction },
-          );
-          return read(id, clubId, transaction);
-        });
-        return reply.code(201).send(start);
-      },
-    );
-
-    app.put(
-      "/starts/:id",
-      { schema: { params: idParamsSchema, body: startWriteSchema, response: { 200: startSchema } } },
-      async (request) => {
-        const clubId = await clubOf();
-        const { version, ...input } = request.body;
-        await athleteOf(input, clubId);
-        const { id } = request.params;
+  app.put(
+    "/clubs/:clubId/starts/:id",
+    {
+      config: { access: "build" },
+      schema: { params, body: startWriteSchema, response: { 200: startSchema } },
+    },
+    async (request) => {
+      const place = placeOf(request);
+      const { clubId } = place;
+      const { version, ...input } = request.body;
+      const { id } = request.params;
+      const { current, isStale } = await sequelize.transaction(async (transaction) => {
+        await checkAthlete(context, input.athleteId, clubId, transaction);
+        const before = await read(id, place, transaction);
         const [count] = await models.Start.update(
           { ...columns(input), version: version + 1 },
-          { where: { id, clubId, version } },
+          { where: { id, clubId, version }, transaction },
         );
-        const current = await read(id, clubId);
+        const after = await read(id, place, transaction);
+        if (count > 0) {
+          const detail = { version: after.version, changed: changedFields(before, after) };
+          await audit(context, transaction, request, "start.change", { clubId, id, detail });
+        }
         // Nothing changed, and yet it reads as asked: this edit came through before, and its answer was lost.
-        const repeated = current.version === version + 1 && saysTheSame(current, input);
-        if (count === 0 && !repeated) throw versionConflict("start", current);
-        return current;
-      },
-    );
+        const isRepeated = after.version === version + 1 && saysTheSame(after, input);
+        return { current: after, isStale: count === 0 && !isRepeated };
+      });
+      if (isStale) throw versionConflict("start", current);
+      publish(clubId, id);
+      return current;
+    },
+  );
 
-    app.delete("/starts/:id", { schema: { params: idParamsSchema } }, async (request, reply) => {
-      const count = await models.Start.destroy({ where: { id: request.params.id, clubId: await clubOf() } });
-      if (count === 0) throw notFound("start");
-      return reply.code(204).send();
-    });
-    done();
-  };
+  app.delete(
+    "/clubs/:clubId/starts/:id",
+    { config: { access: "build" }, schema: { params, response: { 200: doneSchema } } },
+    async (request) => {
+      const { clubId } = placeOf(request);
+      const { id } = request.params;
+      await sequelize.transaction(async (transaction) => {
+        const count = await models.Start.destroy({ where: { id, clubId }, transaction });
+        if (count === 0) throw notFound("start");
+        await audit(context, transaction, request, "start.delete", { clubId, id });
+      });
+      publish(clubId, id);
+      return { done: true as const };
+    },
+  );
+  done();
+};
+
+/** Starts that somebody in this place may know of. */
+function ownOf({ clubId, onlyAthlete }: Place) {
+  return { clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) };
+}
+
+/** Ids are unique within a club only, so what is joined is scoped to it too. */
+function joined({ clubId }: Place) {
+  return ["athlete", "plan"].map((association) => ({ association, where: { clubId } }));
+}
 
 type Joined = StartRow & { athlete: AthleteRow; plan: PlanRow };
 
@@ -125,6 +174,13 @@ function toStart(row: Joined): Start {
 
 function columns(input: StartInput) {
   return { ...input, startsAt: new Date(input.startsAt), readyAt: new Date(input.readyAt) };
+}
+
+/** Names of the fields that read differently. */
+function changedFields(before: Start, after: Start): string[] {
+  const fields = ["title", "venue", "zone", "startsAt", "readyAt"] as const;
+  const changed: string[] = fields.filter((name) => before[name] !== after[name]);
+  return before.athlete.id === after.athlete.id ? changed : ["athlete", ...changed];
 }
 
 function saysTheSame(start: Start, input: StartInput): boolean {

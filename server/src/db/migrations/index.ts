@@ -1,6 +1,7 @@
 import type { QueryInterface } from "sequelize";
 import type { RunnableMigration } from "umzug";
 import { firstTables } from "./0001-first-tables";
+import { accounts } from "./0002-accounts";
 
 /** In order, forward only: never change one that has been released, add another. */
-export const migrations: RunnableMigration<QueryInterface>[] = [firstTables];
+export const migrations: RunnableMigration<QueryInterface>[] = [firstTables, accounts];

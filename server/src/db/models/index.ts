@@ -1,78 +1,20 @@
-import type { Dose, Phase, PlanBody, Priority, RunEvent, RunPlan } from "@tonodrome/core";
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from "sequelize";
-
-export interface ClubRow {
-  id: string;
-  name: string;
-  demo: boolean;
-}
-
-export interface AthleteRow {
-  id: string;
-  clubId: string;
-  name: string;
-}
-
-export interface DrillRow {
-  id: string;
-  clubId: string;
-  name: string;
-  phase: Phase;
-  priority: Priority;
-  intensity: number;
-  dose: Dose;
-  focus: string;
-  place: string;
-}
-
-export interface StartRow {
-  id: string;
-  clubId: string;
-  version: number;
-  athleteId: string;
-  title: string;
-  venue: string;
-  zone: string;
-  startsAt: Date;
-  readyAt: Date;
-}
-
-export interface PlanRow {
-  id: string;
-  clubId: string;
-  startId: string;
-  version: number;
-  body: PlanBody;
-}
-
-export interface PlanEditRow {
-  clubId: string;
-  planId: string;
-  version: number;
-  outcome: "saved" | "refused";
-  body: PlanBody;
-  at: Date;
-}
-
-export interface RunRow {
-  id: string;
-  clubId: string;
-  startId: string | null;
-  athleteName: string;
-  title: string;
-  venue: string;
-  zone: string;
-  startsAt: Date;
-  plan: RunPlan;
-  createdAt: Date;
-}
-
-export interface RunEventRow {
-  id: string;
-  clubId: string;
-  runId: string;
-  event: RunEvent;
-}
+import type {
+  AthleteRow,
+  AuditEntryRow,
+  ClubRow,
+  DrillRow,
+  InviteRow,
+  MemberRow,
+  PlanEditRow,
+  PlanRow,
+  RunEventRow,
+  RunRow,
+  SessionRow,
+  ShareRow,
+  StartRow,
+  UserRow,
+} from "./rows";
 
 type Creation<Row, Optional extends keyof Row = never> = Omit<Row, Optional> & Partial<Pick<Row, Optional>>;
 type Table<Row extends object, Made extends object = Row> = ModelStatic<Model<Row, Made> & Row>;
@@ -86,19 +28,31 @@ export interface Models {
   PlanEdit: Table<PlanEditRow, Creation<PlanEditRow, "at">>;
   Run: Table<RunRow, Creation<RunRow, "createdAt">>;
   RunEvent: Table<RunEventRow>;
+  User: Table<UserRow>;
+  Session: Table<SessionRow>;
+  Member: Table<MemberRow, Creation<MemberRow, "joinedAt">>;
+  Invite: Table<InviteRow, Creation<InviteRow, "usedAt" | "usedBy" | "withdrawnAt">>;
+  Share: Table<ShareRow, Creation<ShareRow, "createdAt" | "withdrawnAt">>;
+  AuditEntry: Table<AuditEntryRow>;
 }
 
-const { BOOLEAN, DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
+const { BLOB, BOOLEAN, DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
 const needed = <T>(type: T) => ({ type, allowNull: false });
 const key = { type: UUID, primaryKey: true };
-const clubId = needed(UUID);
+/** Ids are unique within their club, so the club is part of every key. */
+const clubId = { ...needed(UUID), primaryKey: true };
+const instant = needed(DATE);
+const madeNow = { ...instant, defaultValue: DataTypes.NOW };
 const name = needed(TEXT);
 
 /** Defines every table's model. Columns and defaults are the migrations' business; this only maps them. */
 export function defineModels(sequelize: Sequelize): Models {
   const options = { underscored: true, timestamps: false };
-  const define = (model: string, tableName: string, columns: object) =>
-    sequelize.define(model, columns as never, { ...options, tableName });
+  const define = (model: string, tableName: string, columns: Record<string, object>) => {
+    // Sequelize writes each column's name into its definition, so none may be shared.
+    const own = Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, { ...column }]));
+    return sequelize.define(model, own as never, { ...options, tableName });
+  };
 
   const models = {
     Club: define("Club", "clubs", { id: key, name, demo: needed(BOOLEAN) }),
@@ -122,8 +76,8 @@ export function defineModels(sequelize: Sequelize): Models {
       title: needed(TEXT),
       venue: needed(TEXT),
       zone: needed(TEXT),
-      startsAt: needed(DATE),
-      readyAt: needed(DATE),
+      startsAt: instant,
+      readyAt: instant,
     }),
     Plan: define("Plan", "plans", {
       id: key,
@@ -139,30 +93,82 @@ export function defineModels(sequelize: Sequelize): Models {
       version: needed(INTEGER),
       outcome: needed(TEXT),
       body: needed(JSONB),
-      at: { type: DATE, allowNull: false, defaultValue: DataTypes.NOW },
+      at: madeNow,
     }),
     Run: define("Run", "runs", {
       id: key,
       clubId,
       startId: { type: UUID },
+      athleteId: { type: UUID },
       athleteName: needed(TEXT),
       title: needed(TEXT),
       venue: needed(TEXT),
       zone: needed(TEXT),
-      startsAt: needed(DATE),
+      startsAt: instant,
       plan: needed(JSONB),
-      createdAt: { type: DATE, allowNull: false, defaultValue: DataTypes.NOW },
+      createdAt: madeNow,
     }),
     RunEvent: define("RunEvent", "run_events", {
       id: key,
-      clubId: { ...clubId, primaryKey: true },
+      clubId,
       runId: { type: UUID, primaryKey: true },
       event: needed(JSONB),
+    }),
+    User: define("User", "users", {
+      id: key,
+      email: needed(TEXT),
+      name,
+      passwordHash: { type: TEXT },
+    }),
+    Session: define("Session", "sessions", {
+      id: key,
+      userId: needed(UUID),
+      tokenHash: needed(BLOB),
+      seenAt: instant,
+      expiresAt: instant,
+    }),
+    Member: define("Member", "members", {
+      clubId,
+      userId: key,
+      role: needed(TEXT),
+      athleteId: { type: UUID },
+      joinedAt: madeNow,
+    }),
+    Invite: define("Invite", "invites", {
+      id: key,
+      clubId,
+      role: needed(TEXT),
+      athleteId: { type: UUID },
+      tokenHash: needed(BLOB),
+      expiresAt: instant,
+      usedAt: { type: DATE },
+      usedBy: { type: UUID },
+      withdrawnAt: { type: DATE },
+    }),
+    Share: define("Share", "shares", {
+      id: key,
+      clubId,
+      startId: needed(UUID),
+      tokenHash: needed(BLOB),
+      createdAt: madeNow,
+      expiresAt: { type: DATE },
+      withdrawnAt: { type: DATE },
+    }),
+    AuditEntry: define("AuditEntry", "audit_entries", {
+      id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
+      clubId,
+      at: instant,
+      userId: { type: UUID },
+      action: needed(TEXT),
+      subjectId: { type: UUID },
+      detail: { type: JSONB },
     }),
   } as unknown as Models;
 
   models.Start.belongsTo(models.Athlete, { as: "athlete", foreignKey: "athleteId", constraints: false });
   models.Start.hasOne(models.Plan, { as: "plan", foreignKey: "startId", constraints: false });
   models.Run.hasMany(models.RunEvent, { as: "events", foreignKey: "runId", constraints: false });
+  models.Member.belongsTo(models.User, { as: "user", foreignKey: "userId", constraints: false });
+  models.Member.belongsTo(models.Club, { as: "club", foreignKey: "clubId", constraints: false });
   return models;
 }

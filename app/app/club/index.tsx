@@ -1,0 +1,1 @@
+export { ClubScreen as default } from "~/features/club/ClubScreen";

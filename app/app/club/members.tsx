@@ -1,0 +1,1 @@
+export { MembersScreen as default } from "~/features/club/MembersScreen";

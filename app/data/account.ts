@@ -1,0 +1,106 @@
+import { type Action, type Me, type Membership, may, meSchema } from "@tonodrome/core/api";
+import { useSyncExternalStore } from "react";
+import { z } from "zod";
+import { ApiFailure, ask, whenSignedOut } from "./api";
+import { forget, keep, readKept } from "./storage";
+
+const ME = "me";
+const CLUB = "club";
+
+interface Account {
+  /** Who is signed in: null for nobody, undefined while that is not known. */
+  me: Me | null | undefined;
+  /** The club one acts in; null where one belongs to none. */
+  club: Membership | null;
+  /** Why it is not known, in words; null when it is. */
+  failure: string | null;
+  /** Where one was when the session ended by itself, to go on there; null where one begins at the front. */
+  wanted: string | null;
+}
+
+/**
+ * Whoever is signed in, also kept on this device: without a connection the hall's phone goes on where it was. The
+ * server decides anew with every request.
+ */
+let account = accountOf(readKept(ME, meSchema) ?? undefined);
+const listeners = new Set<() => void>();
+
+function accountOf(
+  me: Me | null | undefined,
+  failure: string | null = null,
+  wanted: string | null = null,
+): Account {
+  const chosen = readKept(CLUB, z.string());
+  const club = me?.clubs.find((c) => c.id === chosen) ?? me?.clubs[0] ?? null;
+  return { me, club, failure, wanted };
+}
+
+function put(me: Me | null | undefined, failure: string | null = null, wanted = account.wanted): void {
+  // The same answer again is no news, and nothing is drawn anew for it.
+  if (JSON.stringify(me) === JSON.stringify(account.me) && failure === account.failure) return;
+  account = accountOf(me, failure, wanted);
+  if (me) keep(ME, me);
+  else if (me === null) forget(ME);
+  tell();
+}
+
+function tell(): void {
+  for (const listener of listeners) listener();
+}
+
+whenSignedOut(() => put(null, null, window.location.pathname));
+
+/** Takes what signing up, in or joining answered. */
+export function signedInAs(me: Me): void {
+  put(me);
+}
+
+/** Signed out here. */
+export function signedOutHere(): void {
+  put(null, null, null);
+}
+
+/** Forgets where one wanted to go on: one is there. */
+export function arrived(): void {
+  account = { ...account, wanted: null };
+}
+
+/** Asks the server who one is. */
+export async function refreshMe(): Promise<void> {
+  try {
+    put(await ask(meSchema, "GET", "/me"));
+  } catch (error) {
+    if (error instanceof ApiFailure && error.code === "signed_out") put(null);
+    // Not reached: what this device knows holds.
+    else if (!account.me) put(undefined, (error as Error).message);
+  }
+}
+
+/** Goes on in another of one's clubs. */
+export function chooseClub(clubId: string): void {
+  keep(CLUB, clubId);
+  account = accountOf(account.me, null, account.wanted);
+  tell();
+}
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** The account as it now stands. For code outside of what is drawn. */
+export const currentAccount = (): Account => account;
+
+export const useAccount = (): Account => useSyncExternalStore(subscribe, currentAccount);
+
+/** The club one acts in. Only drawn where there is one. */
+export function useMembership(): Membership {
+  const { club } = useAccount();
+  if (!club) throw new Error("Nobody is signed in to a club here.");
+  return club;
+}
+
+/** Whether one may do this in the club one acts in. */
+export function useMay(action: Action): boolean {
+  return may(useMembership().role, action);
+}

@@ -1,0 +1,95 @@
+import { useMutation, useQuery } from "@tanstack/react-query";
+import {
+  doneSchema,
+  doorSchema,
+  invitationSchema,
+  type Join,
+  membershipSchema,
+  meSchema,
+  type PasswordChange,
+  type SignIn,
+  type SignUp,
+  sharedSchema,
+} from "@tonodrome/core/api";
+import { chooseClub, refreshMe, signedInAs, signedOutHere } from "./account";
+import { ask } from "./api";
+import { forgetSentRuns } from "./runStore";
+
+/** What there is before one is signed in. */
+export const useDoor = () =>
+  useQuery({ queryKey: ["door"], queryFn: () => ask(doorSchema, "GET", "/auth"), staleTime: Infinity });
+
+export const useSignIn = () =>
+  useMutation({
+    mutationFn: (input: SignIn) => ask(meSchema, "POST", "/auth/sign-in", input),
+    onSuccess: signedInAs,
+  });
+
+export const useSignUp = () =>
+  useMutation({
+    mutationFn: (input: SignUp) => ask(meSchema, "POST", "/auth/sign-up", input),
+    onSuccess: signedInAs,
+  });
+
+export const useOpenDemo = () =>
+  useMutation({ mutationFn: () => ask(meSchema, "POST", "/auth/demo"), onSuccess: signedInAs });
+
+/** Ends the session here, or every session there is. What only this device knows stays on it. */
+export const useSignOut = () =>
+  useMutation({
+    mutationFn: (where: "here" | "everywhere") =>
+      ask(doneSchema, "POST", where === "here" ? "/auth/sign-out" : "/me/sign-out-everywhere"),
+    onSuccess: () => {
+      forgetSentRuns();
+      signedOutHere();
+    },
+  });
+
+export const useChangePassword = () =>
+  useMutation({ mutationFn: (input: PasswordChange) => ask(doneSchema, "POST", "/me/password", input) });
+
+/** What an invitation says to whoever holds its link. */
+export const useInvitation = (token: string) =>
+  useQuery({
+    queryKey: ["invitation", token],
+    queryFn: () => ask(invitationSchema, "GET", `/invites/${token}`),
+  });
+
+/** Joins with a new account. */
+export const useJoin = (token: string, onJoined: () => void) =>
+  useMutation({
+    mutationFn: (input: Join) => ask(meSchema, "POST", `/invites/${token}/sign-up`, input),
+    onSuccess: (me) => {
+      onJoined();
+      signedInAs(me);
+    },
+  });
+
+/** Joins as whoever is signed in, and goes on in that club. */
+export const useAccept = (token: string, onJoined: () => void) =>
+  useMutation({
+    mutationFn: () => ask(membershipSchema, "POST", `/invites/${token}/accept`),
+    onSuccess: async ({ id }) => {
+      await refreshMe();
+      onJoined();
+      chooseClub(id);
+    },
+  });
+
+/** A club more, of one's own, and goes on in it. */
+export const useNewClub = () =>
+  useMutation({
+    mutationFn: (name: string) => ask(membershipSchema, "POST", "/clubs", { name }),
+    onSuccess: async ({ id }) => {
+      await refreshMe();
+      chooseClub(id);
+    },
+  });
+
+/** What a shared link shows. */
+export const useShared = (token: string) =>
+  useQuery({
+    queryKey: ["shared", token],
+    queryFn: () => ask(sharedSchema, "GET", `/shared/${token}`),
+    refetchInterval: 60_000,
+  });

@@ -1,0 +1,54 @@
+import { changeSchema, type Topic } from "@tonodrome/core/api";
+import { useEffect } from "react";
+import { useStable } from "~/ui/useStable";
+
+/** A stream that was refused is asked for again after this long, milliseconds: the server may only be starting. */
+const PATIENCE = 10_000;
+
+/**
+ * Listens to a stream of changes while the page is in sight, and tells of each. A page that comes back into sight, or
+ * whose stream was broken, has missed some: it is told so.
+ */
+export function useChanges(path: string, onChange: (topic: Topic) => void, onMissed: () => void): void {
+  const change = useStable(onChange);
+  const missed = useStable(onMissed);
+  useEffect(() => {
+    let stream: EventSource | null = null;
+    let isFirst = true;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    // A browser keeps few connections to one address: pages nobody looks at hold none.
+    const follow = () => {
+      const isSeen = document.visibilityState === "visible";
+      if (isSeen === (stream !== null)) return;
+      clearTimeout(timer);
+      stream?.close();
+      stream = isSeen ? open() : null;
+    };
+    const open = () => {
+      const fresh = new EventSource(`/api${path}`);
+      fresh.onopen = () => {
+        if (!isFirst) missed();
+        isFirst = false;
+      };
+      fresh.onmessage = ({ data }) => {
+        const news = changeSchema.safeParse(JSON.parse(data));
+        if (news.success) change(news.data.topic);
+      };
+      fresh.onerror = () => {
+        // The browser itself comes back to a stream that broke, but not to one that was refused.
+        if (fresh.readyState !== EventSource.CLOSED) return;
+        missed();
+        stream = null;
+        timer = setTimeout(follow, PATIENCE);
+      };
+      return fresh;
+    };
+    follow();
+    document.addEventListener("visibilitychange", follow);
+    return () => {
+      document.removeEventListener("visibilitychange", follow);
+      clearTimeout(timer);
+      stream?.close();
+    };
+  }, [path, change, missed]);
+}

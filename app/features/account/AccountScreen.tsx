@@ -1,0 +1,76 @@
+import { useRouter } from "expo-router";
+import { Text, View } from "react-native";
+import { chooseClub, useAccount, useMembership } from "~/data/account";
+import { useSignOut } from "~/data/door";
+import { unsavedDrafts } from "~/data/planDraft";
+import { unsentRuns } from "~/data/runStore";
+import { Button } from "~/ui/Button";
+import { Choice } from "~/ui/Choice";
+import { Notice } from "~/ui/Notice";
+import { ROLE_NAMES } from "~/ui/roleWords";
+import { Screen } from "~/ui/Screen";
+import { Section } from "~/ui/Section";
+import { NewClubForm } from "./NewClubForm";
+import { PasswordForm } from "./PasswordForm";
+
+/** Whoever is signed in: their clubs, their password, the way out. */
+export function AccountScreen() {
+  const { me } = useAccount();
+  const club = useMembership();
+  const router = useRouter();
+  if (!me) return null;
+  return (
+    <Screen title={me.name} over={me.email} back="/club">
+      <Section title="Clubs">
+        {me.clubs.length > 1 ? (
+          <Choice
+            label="Club"
+            options={me.clubs.map((c) => ({ value: c.id, label: `${c.name}, ${ROLE_NAMES[c.role]}` }))}
+            value={club.id}
+            onChange={(id) => {
+              router.replace("/");
+              chooseClub(id);
+            }}
+          />
+        ) : (
+          <Text className="font-text text-body text-ink">
+            {club.name}, {ROLE_NAMES[club.role]}
+          </Text>
+        )}
+        {club.demo ? null : <NewClubForm onMade={() => router.replace("/")} />}
+      </Section>
+      {club.demo ? null : (
+        <Section title="Password">
+          <PasswordForm />
+        </Section>
+      )}
+      <Section title="Sign out">
+        <SignOut />
+      </Section>
+    </Screen>
+  );
+}
+
+function SignOut() {
+  const signOut = useSignOut();
+  const kept = keptWords(unsentRuns(), unsavedDrafts());
+  const go = (where: "here" | "everywhere") => signOut.mutate(where);
+  return (
+    <View className="gap-3">
+      {kept ? <Notice text={`Only on this device: ${kept}. It stays here until you sign in again.`} /> : null}
+      {signOut.error ? <Notice warn text={signOut.error.message} /> : null}
+      <Button label="Sign out" look="full" disabled={signOut.isPending} onPress={() => go("here")} />
+      <Button label="Sign out everywhere" disabled={signOut.isPending} onPress={() => go("everywhere")} />
+    </View>
+  );
+}
+
+function keptWords(runs: number, drafts: number): string {
+  const count = (n: number, one: string, many: string) => (n === 0 ? "" : `${n} ${n === 1 ? one : many}`);
+  return [
+    count(runs, "run with presses not sent yet", "runs with presses not sent yet"),
+    count(drafts, "warm-up with edits not saved", "warm-ups with edits not saved"),
+  ]
+    .filter(Boolean)
+    .join(" and ");
+}

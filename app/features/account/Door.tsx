@@ -1,0 +1,79 @@
+import { QueryClientProvider } from "@tanstack/react-query";
+import type { Membership } from "@tonodrome/core/api";
+import { usePathname, useRouter } from "expo-router";
+import { type ReactNode, useEffect, useState } from "react";
+import { View } from "react-native";
+import { arrived, refreshMe, useAccount } from "~/data/account";
+import { makeQueryClient, useLiveClub } from "~/data/queries";
+import { sendAll } from "~/data/runStore";
+import { Frame } from "~/features/nav/Frame";
+import { Loading } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { NoClubScreen } from "./NoClubScreen";
+import { SignInScreen } from "./SignInScreen";
+
+/** Addresses that anybody may open, whether signed in or not. */
+const OPEN = /^\/(sign-up|join\/|shared\/)/;
+
+/** Lets those in who are signed in; everybody else is asked to, at the address they wanted, and goes on there. */
+export function Door({ children }: { children: ReactNode }) {
+  const path = usePathname();
+  const { me, club, failure, wanted } = useAccount();
+  useEffect(() => {
+    void refreshMe();
+  }, []);
+  if (OPEN.test(path)) return <>{children}</>;
+  if (me === undefined) {
+    return (
+      <View className="h-dvh justify-center bg-paper p-4" role="main">
+        {failure ? (
+          <Notice warn text={failure} actions={[{ label: "Try again", onPress: () => void refreshMe() }]} />
+        ) : (
+          <Loading />
+        )}
+      </View>
+    );
+  }
+  if (me === null) return <SignInScreen />;
+  if (!club) return <NoClubScreen />;
+  return (
+    <Club key={`${me.id} ${club.id}`} club={club} wanted={wanted}>
+      {children}
+    </Club>
+  );
+}
+
+/** One club, with a cache of its own: nothing read in one is ever shown in another. */
+function Club({
+  club,
+  wanted,
+  children,
+}: {
+  club: Membership;
+  /** Where whoever has just signed in was when they were asked to. */
+  wanted: string | null;
+  children: ReactNode;
+}) {
+  const [client] = useState(makeQueryClient);
+  const router = useRouter();
+  useEffect(() => {
+    if (!wanted) return;
+    arrived();
+    if (wanted !== window.location.pathname) router.replace(wanted as "/");
+  }, [router, wanted]);
+  useEffect(() => {
+    // What this device kept for the club while nobody was signed in to it.
+    if (club.id) void sendAll();
+  }, [club.id]);
+  return (
+    <QueryClientProvider client={client}>
+      <Live />
+      <Frame>{children}</Frame>
+    </QueryClientProvider>
+  );
+}
+
+function Live() {
+  useLiveClub();
+  return null;
+}

@@ -1,0 +1,18 @@
+import { clubInputSchema } from "@tonodrome/core/api";
+import { useNewClub } from "~/data/door";
+import { NameForm } from "~/ui/NameForm";
+
+/** A club of one's own, by its name. */
+export function NewClubForm({ onMade }: { onMade?: () => void }) {
+  const make = useNewClub();
+  return (
+    <NameForm
+      label="Name of the new club"
+      schema={clubInputSchema.shape.name}
+      send={(name) => make.mutate(name, onMade ? { onSuccess: onMade } : {})}
+      action="Make the club"
+      pending={make.isPending}
+      failure={make.error?.message ?? null}
+    />
+  );
+}

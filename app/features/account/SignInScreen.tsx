@@ -1,0 +1,41 @@
+import { Link } from "expo-router";
+import { Text, View } from "react-native";
+import { useDoor, useOpenDemo } from "~/data/door";
+import { Button } from "~/ui/Button";
+import { Notice } from "~/ui/Notice";
+import { SignInForm } from "./SignInForm";
+import { Welcome } from "./Welcome";
+
+/** Where everybody begins: in with an account, or into the demo with one press. */
+export function SignInScreen() {
+  const door = useDoor();
+  const openDemo = useOpenDemo();
+  const failure = openDemo.error ?? door.error;
+  return (
+    <Welcome title="Sign in" lead="Graded warm-ups, fitted to the minute of the start.">
+      <SignInForm />
+      <Link href="/sign-up" className="flex min-h-press items-center justify-center">
+        <Text className="font-strong text-body text-press underline">Make an account and a club</Text>
+      </Link>
+      {door.data?.demo ? (
+        <View className="gap-2 border-t-2 border-line pt-4">
+          <Text className="font-text text-body text-muted">
+            Only looking? The demo is an invented skating club on its competition day.
+          </Text>
+          <Button
+            label={openDemo.isPending ? "Opening …" : "Open the demo club"}
+            disabled={openDemo.isPending}
+            onPress={() => openDemo.mutate()}
+          />
+        </View>
+      ) : null}
+      {failure ? (
+        <Notice
+          warn
+          text={failure.message}
+          actions={door.error ? [{ label: "Try again", onPress: () => void door.refetch() }] : []}
+        />
+      ) : null}
+    </Welcome>
+  );
+}

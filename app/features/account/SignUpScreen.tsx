@@ -1,0 +1,30 @@
+import { Link, Redirect } from "expo-router";
+import { Text } from "react-native";
+import { useAccount } from "~/data/account";
+import { useSignUp } from "~/data/door";
+import { NewAccountForm } from "./NewAccountForm";
+import { Welcome } from "./Welcome";
+
+/** A new account with a club of its own. */
+export function SignUpScreen() {
+  const signUp = useSignUp();
+  const { me } = useAccount();
+  if (me) return <Redirect href="/" />;
+  return (
+    <Welcome
+      title="An account and a club"
+      lead="You will be the club's owner and can invite coaches, assistants and athletes by a link."
+    >
+      <NewAccountForm
+        withClub
+        label="Make them"
+        pending={signUp.isPending}
+        error={signUp.error}
+        send={signUp.mutate}
+      />
+      <Link href="/" className="flex min-h-press items-center justify-center">
+        <Text className="font-strong text-body text-press underline">I have an account</Text>
+      </Link>
+    </Welcome>
+  );
+}

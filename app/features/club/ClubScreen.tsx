@@ -1,0 +1,104 @@
+import { clubInputSchema } from "@tonodrome/core/api";
+import { useState } from "react";
+import { Text, View } from "react-native";
+import { useAccount, useMay, useMembership } from "~/data/account";
+import { useLeaveClub, useRenameClub } from "~/data/club";
+import { ThemeButton } from "~/features/nav/Frame";
+import { Button } from "~/ui/Button";
+import { NameForm } from "~/ui/NameForm";
+import { Notice } from "~/ui/Notice";
+import { LinkRow } from "~/ui/Row";
+import { ROLE_MEANS, ROLE_NAMES } from "~/ui/roleWords";
+import { Screen } from "~/ui/Screen";
+import { Sheet } from "~/ui/Sheet";
+import { useWide } from "~/ui/useWide";
+import { ClubFile } from "./ClubFile";
+import { DeleteClub } from "./DeleteClub";
+
+type Open = "rename" | "leave" | "delete" | "file" | null;
+
+/** The club: who is in it, what happened in it, and what concerns all of it. */
+export function ClubScreen() {
+  const club = useMembership();
+  const { me } = useAccount();
+  const manages = useMay("manage");
+  const builds = useMay("build");
+  const reads = useMay("read");
+  const wide = useWide();
+  const [open, setOpen] = useState<Open>(null);
+  const close = () => setOpen(null);
+  return (
+    <Screen
+      title={club.name}
+      over={`You are ${ROLE_NAMES[club.role].toLowerCase()} here`}
+      action={wide ? undefined : <ThemeButton iconOnly />}
+    >
+      {club.demo ? (
+        <Notice text="This is the demo club: everybody who opens it acts as its owner. Try anything." />
+      ) : null}
+      <Text className="font-text text-body text-muted">{ROLE_MEANS[club.role]}.</Text>
+      <View role="list">
+        <LinkRow href="/account" title="Your account" detail={me ? `${me.name}, ${me.email}` : ""} />
+        {manages ? <LinkRow href="/club/members" title="Members" detail="Roles and invitations" /> : null}
+        {reads ? <LinkRow href="/club/athletes" title="Athletes" detail="Who starts for this club" /> : null}
+        {manages ? <LinkRow href="/club/history" title="History" detail="Who changed what" /> : null}
+      </View>
+      <View className="gap-2">
+        {builds ? <Button label="Export or import" onPress={() => setOpen("file")} /> : null}
+        {manages ? <Button label="Rename the club" onPress={() => setOpen("rename")} /> : null}
+        <Button label="Leave the club" onPress={() => setOpen("leave")} />
+        {manages ? <Button label="Delete the club" icon="remove" onPress={() => setOpen("delete")} /> : null}
+      </View>
+      {open === "file" ? (
+        <Sheet title="Export or import" onClose={close}>
+          <ClubFile />
+        </Sheet>
+      ) : null}
+      {open === "rename" ? (
+        <Sheet title="Rename the club" onClose={close}>
+          <Rename onDone={close} />
+        </Sheet>
+      ) : null}
+      {open === "leave" ? (
+        <Sheet title={`Leave ${club.name}?`} onClose={close}>
+          <Leave onStay={close} />
+        </Sheet>
+      ) : null}
+      {open === "delete" ? (
+        <Sheet title="Delete the club" onClose={close}>
+          <DeleteClub />
+        </Sheet>
+      ) : null}
+    </Screen>
+  );
+}
+
+function Rename({ onDone }: { onDone: () => void }) {
+  const club = useMembership();
+  const rename = useRenameClub();
+  return (
+    <NameForm
+      label="Name"
+      first={club.name}
+      schema={clubInputSchema.shape.name}
+      action="Rename it"
+      send={(name) => rename.mutate(name, { onSuccess: onDone })}
+      pending={rename.isPending}
+      failure={rename.error?.message ?? null}
+    />
+  );
+}
+
+function Leave({ onStay }: { onStay: () => void }) {
+  const leave = useLeaveClub();
+  return (
+    <View className="gap-3">
+      <Text className="font-text text-body text-ink">
+        You will no longer see anything of it. What you made stays in the club; an owner can invite you again.
+      </Text>
+      {leave.error ? <Notice warn text={leave.error.message} /> : null}
+      <Button label="Leave it" disabled={leave.isPending} onPress={() => leave.mutate()} />
+      <Button label="Stay" look="full" onPress={onStay} />
+    </View>
+  );
+}

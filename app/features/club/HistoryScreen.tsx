@@ -1,0 +1,38 @@
+import { View } from "react-native";
+import { useAudit } from "~/data/club";
+import { Button } from "~/ui/Button";
+import { deviceMoment } from "~/ui/dates";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Row } from "~/ui/Row";
+import { Screen } from "~/ui/Screen";
+import { deedWords } from "./deedWords";
+
+/** Who changed what in the club, newest first. */
+export function HistoryScreen() {
+  const audit = useAudit();
+  return (
+    <Screen title="History" back="/club">
+      <Loaded query={audit}>
+        {({ pages }) => {
+          const entries = pages.flatMap((p) => p.entries);
+          if (entries.length === 0) return <Notice text="Nothing has been changed yet." />;
+          return (
+            <View role="list">
+              {entries.map((entry) => (
+                <Row key={entry.id} title={deedWords(entry)} detail={deviceMoment(entry.at)} />
+              ))}
+            </View>
+          );
+        }}
+      </Loaded>
+      {audit.hasNextPage ? (
+        <Button
+          label="Earlier"
+          disabled={audit.isFetchingNextPage}
+          onPress={() => void audit.fetchNextPage()}
+        />
+      ) : null}
+    </Screen>
+  );
+}

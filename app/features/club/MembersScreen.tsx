@@ -1,0 +1,114 @@
+import type { Athlete, Invite, Member } from "@tonodrome/core/api";
+import { useState } from "react";
+import { View } from "react-native";
+import { useAccount } from "~/data/account";
+import { useInvites, useMembers, useWithdrawInvite } from "~/data/club";
+import { useAthletes } from "~/data/queries";
+import { Button } from "~/ui/Button";
+import { deviceDay } from "~/ui/dates";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Row } from "~/ui/Row";
+import { ROLE_NAMES } from "~/ui/roleWords";
+import { Screen } from "~/ui/Screen";
+import { Section } from "~/ui/Section";
+import { Sheet } from "~/ui/Sheet";
+import { InviteForm } from "./InviteForm";
+import { MemberForm } from "./MemberForm";
+
+/** Who belongs to the club, as what, and who is invited. */
+export function MembersScreen() {
+  const members = useMembers();
+  const athletes = useAthletes();
+  const [inviting, setInviting] = useState(false);
+  const [changing, setChanging] = useState<Member | null>(null);
+  return (
+    <Screen
+      title="Members"
+      back="/club"
+      action={<Button label="Invite" icon="add" onPress={() => setInviting(true)} />}
+    >
+      <Loaded query={members}>
+        {(list) => (
+          <View role="list" aria-label="Members">
+            {list.map((member) => (
+              <MemberRow
+                key={member.userId}
+                member={member}
+                athletes={athletes.data ?? []}
+                onChange={() => setChanging(member)}
+              />
+            ))}
+          </View>
+        )}
+      </Loaded>
+      <OpenInvites athletes={athletes.data ?? []} />
+      {inviting ? (
+        <Sheet title="Invite somebody" onClose={() => setInviting(false)}>
+          <InviteForm athletes={athletes.data ?? []} />
+        </Sheet>
+      ) : null}
+      {changing ? (
+        <Sheet title={changing.name} onClose={() => setChanging(null)}>
+          <MemberForm member={changing} athletes={athletes.data ?? []} onDone={() => setChanging(null)} />
+        </Sheet>
+      ) : null}
+    </Screen>
+  );
+}
+
+const nameOf = (athletes: readonly Athlete[], id: string | null) =>
+  athletes.find((a) => a.id === id)?.name ?? null;
+
+function MemberRow({
+  member,
+  athletes,
+  onChange,
+}: {
+  member: Member;
+  athletes: readonly Athlete[];
+  onChange: () => void;
+}) {
+  const { me } = useAccount();
+  const isMe = member.userId === me?.id;
+  const own = member.role === "athlete" ? (nameOf(athletes, member.athleteId) ?? "nobody") : null;
+  return (
+    <Row
+      title={isMe ? `${member.name} (you)` : member.name}
+      detail={[ROLE_NAMES[member.role], own ? `sees ${own}` : null, member.email].filter(Boolean).join(", ")}
+      action={<Button label={`Change ${member.name}`} short="Change" onPress={onChange} />}
+    />
+  );
+}
+
+function OpenInvites({ athletes }: { athletes: readonly Athlete[] }) {
+  const invites = useInvites();
+  const withdraw = useWithdrawInvite();
+  if (!invites.data || invites.data.length === 0) return null;
+  return (
+    <Section title="Invited">
+      {withdraw.error ? <Notice warn text={withdraw.error.message} /> : null}
+      <View role="list" aria-label="Invitations">
+        {invites.data.map((invite) => (
+          <Row
+            key={invite.id}
+            title={inviteTitle(invite, athletes)}
+            detail={`Link good until ${deviceDay(invite.expiresAt)}`}
+            action={
+              <Button
+                label="Withdraw"
+                disabled={withdraw.isPending}
+                onPress={() => withdraw.mutate(invite.id)}
+              />
+            }
+          />
+        ))}
+      </View>
+    </Section>
+  );
+}
+
+function inviteTitle({ role, athleteId }: Invite, athletes: readonly Athlete[]): string {
+  const own = nameOf(athletes, athleteId);
+  return own ? `${ROLE_NAMES[role]}, ${own}` : ROLE_NAMES[role];
+}

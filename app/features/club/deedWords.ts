@@ -1,0 +1,49 @@
+import type { AuditEntry } from "@tonodrome/core/api";
+
+/** What a changed field of a start is called. */
+const FIELDS: Record<string, string> = {
+  athlete: "athlete",
+  title: "title",
+  venue: "venue",
+  zone: "time zone",
+  startsAt: "time",
+  readyAt: "time available",
+};
+
+type Say = (what: string, detail: Record<string, unknown>) => string;
+
+const DEEDS: Record<string, Say> = {
+  "club.make": () => "made the club",
+  "club.rename": () => "renamed the club",
+  "club.export": () => "exported the club",
+  "club.import": () => "imported a club's file",
+  "member.join": (_, d) => `joined as ${d.role}`,
+  "member.change": (what, d) => `changed ${what} from ${d.from} to ${d.to}`,
+  "member.remove": (what) => `took ${what} out of the club`,
+  "invite.make": (_, d) => `made an invitation as ${d.role}`,
+  "invite.withdraw": () => "withdrew an invitation",
+  "athlete.make": (what) => `added the athlete ${what}`,
+  "athlete.anonymise": (what) => `made an athlete anonymous: ${what}`,
+  "athlete.delete": () => "deleted an athlete",
+  "drill.make": (what) => `put ${what} on the shelf`,
+  "start.make": (what) => `made the start ${what}`,
+  "start.change": (what, d) => `changed ${fields(d.changed)} of ${what}`,
+  "start.delete": () => "deleted a start",
+  "plan.save": (what, d) => `saved version ${d.version} of the warm-up for ${what}`,
+  "plan.refuse": (what) => `had an edit of the warm-up for ${what} refused: someone was quicker`,
+  "run.make": (what) => `began a run of ${what}`,
+  "share.make": (what) => `shared the warm-up for ${what}`,
+  "share.withdraw": (what) => `withdrew a link to the warm-up for ${what}`,
+};
+
+/** One entry of the audit trail as a sentence. A deed of a newer server is named as it is. */
+export function deedWords({ who, action, what, detail }: AuditEntry): string {
+  const say = DEEDS[action] ?? (() => action);
+  return `${who ?? "Somebody"} ${say(what ?? "something that is gone", detail ?? {})}`;
+}
+
+function fields(changed: unknown): string {
+  const names = Array.isArray(changed) ? changed.map((f) => FIELDS[String(f)] ?? String(f)) : [];
+  if (names.length === 0) return "nothing";
+  return names.length === 1 ? `the ${names[0]}` : `the ${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+}

@@ -1,0 +1,103 @@
+import { nearestInstant, wallClock } from "@tonodrome/core";
+import type { Start } from "@tonodrome/core/api";
+import { useState } from "react";
+import { Text, View } from "react-native";
+import { useShare, useShares, useWithdrawShare } from "~/data/club";
+import { Button } from "~/ui/Button";
+import { Choice } from "~/ui/Choice";
+import { clockTime, dayName } from "~/ui/dates";
+import { Field } from "~/ui/Field";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Row } from "~/ui/Row";
+import { SecretLink } from "~/ui/SecretLink";
+import { Section } from "~/ui/Section";
+
+/** Links that show this start's warm-up, read-only, to an athlete or a parent without an account. */
+export function ShareWarmUp({ start }: { start: Start }) {
+  const shares = useShares(start.id);
+  const withdraw = useWithdrawShare();
+  const when = (at: string) => `${dayName(at, start.zone, Date.now())} ${clockTime(at, start.zone)}`;
+  return (
+    <View className="gap-6">
+      <NewLink start={start} when={when} />
+      <Section title="Links that work now">
+        {withdraw.error ? <Notice warn text={withdraw.error.message} /> : null}
+        <Loaded query={shares}>
+          {(list) =>
+            list.length === 0 ? (
+              <Text className="font-text text-body text-muted">None.</Text>
+            ) : (
+              <View role="list" aria-label="Links">
+                {list.map((share) => (
+                  <Row
+                    key={share.id}
+                    title={`Made ${when(share.createdAt)}`}
+                    detail={`Works until ${when(share.expiresAt)}`}
+                    action={
+                      <Button
+                        label="Withdraw"
+                        disabled={withdraw.isPending}
+                        onPress={() => withdraw.mutate(share.id)}
+                      />
+                    }
+                  />
+                ))}
+              </View>
+            )
+          }
+        </Loaded>
+      </Section>
+    </View>
+  );
+}
+
+function NewLink({ start, when }: { start: Start; when: (at: string) => string }) {
+  const share = useShare(start.id);
+  const [until, setUntil] = useState<"day" | "time">("day");
+  const [day, setDay] = useState(wallClock(start.startsAt, start.zone).date);
+  if (share.data) {
+    return (
+      <View className="gap-3">
+        <Notice
+          text={`Whoever holds this link sees the warm-up as it stands, until ${when(share.data.expiresAt)}. It shows no notes on health.`}
+        />
+        <SecretLink label="Link" path={`/shared/${share.data.token}`} />
+        <Button label="Make another" onPress={() => share.reset()} />
+      </View>
+    );
+  }
+  return (
+    <View className="gap-3">
+      <Text className="font-text text-body text-muted">
+        A link shows this warm-up to whoever holds it, without an account. Nothing can be changed by it, and
+        it follows every change of the plan and the start.
+      </Text>
+      <Choice
+        label="How long it works"
+        options={[
+          { value: "day", label: "Until the day is over" },
+          { value: "time", label: "Until another day" },
+        ]}
+        value={until}
+        onChange={setUntil}
+      />
+      {until === "time" ? (
+        <Field label="Last day" type="date" value={day} onChange={(e) => setDay(e.currentTarget.value)} />
+      ) : null}
+      {share.error ? <Notice warn text={share.error.message} /> : null}
+      <Button
+        label={share.isPending ? "Making it …" : "Make a link"}
+        icon="share"
+        look="full"
+        disabled={share.isPending || (until === "time" && day === "")}
+        onPress={() => share.mutate(until === "day" ? "day" : endOfWallDay(day, start.zone))}
+      />
+    </View>
+  );
+}
+
+/** The last minute of a calendar day at the venue. */
+function endOfWallDay(date: string, zone: string): string {
+  return nearestInstant("23:59", zone, `${date}T12:00:00.000Z`);
+}

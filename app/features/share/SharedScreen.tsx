@@ -1,0 +1,75 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { givenUpLine } from "@tonodrome/core";
+import type { Shared } from "@tonodrome/core/api";
+import { useState } from "react";
+import { ScrollView, Text, View } from "react-native";
+import { useShared } from "~/data/door";
+import { useChanges } from "~/data/live";
+import { DrillFacts } from "~/features/warmup/DrillFacts";
+import { Stair } from "~/features/warmup/Stair";
+import { beginWords, StartBand } from "~/features/warmup/StartBand";
+import { useFit, useFitTable } from "~/features/warmup/useFit";
+import { Loaded } from "~/ui/Loading";
+import { Heading, useTitle } from "~/ui/Screen";
+import { Sheet } from "~/ui/Sheet";
+import { useNow } from "~/ui/useNow";
+import { isOver } from "./isOver";
+
+/** One start's warm-up for whoever holds its link: read-only, and as it stands now. */
+export function SharedScreen({ token }: { token: string }) {
+  const shared = useShared(token);
+  const client = useQueryClient();
+  const reread = () => void client.invalidateQueries({ queryKey: ["shared", token] });
+  useChanges(`/shared/${token}/changes`, reread, reread);
+  useTitle("A warm-up");
+  // A link that is over shows nothing of what it showed before.
+  const query = shared.error && isOver(shared.error) ? { ...shared, data: undefined } : shared;
+  return (
+    <View className="h-dvh bg-paper" role="main">
+      <Loaded query={query as typeof shared}>{(data) => <SharedWarmUp shared={data} />}</Loaded>
+    </View>
+  );
+}
+
+function SharedWarmUp({ shared }: { shared: Shared }) {
+  const { plan, title, athleteName, venue, clubName } = shared;
+  const now = useNow();
+  const [selectedId, select] = useState<string | null>(null);
+  const startsAt = Date.parse(shared.startsAt);
+  const available = Math.max(0, Math.floor((startsAt - Date.parse(shared.readyAt)) / 1000));
+  const untilStart = Math.floor((startsAt - now) / 1000);
+  const fit = useFit(
+    useFitTable(plan, available + 300),
+    untilStart > 0 ? Math.min(available, untilStart) : available,
+  );
+  const selected = fit.placements.find((p) => p.item.id === selectedId) ?? null;
+  return (
+    <View className="mx-auto min-h-0 w-full max-w-[760px] flex-1">
+      <View className="px-4 pt-2">
+        <Heading small title={title} over={[athleteName, venue].filter(Boolean).join(", ")} />
+        <Text className="font-text text-small text-muted">
+          Shared by {clubName}. It follows every change by itself.
+        </Text>
+        <Text className="pb-1 font-text text-small text-ink" role="status">
+          {givenUpLine(fit)}
+        </Text>
+      </View>
+      <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
+        {plan.items.length === 0 ? (
+          <Text className="font-text text-body text-ink">The warm-up is not built yet.</Text>
+        ) : null}
+        <Stair fit={fit} body={plan} selectedId={selectedId} onSelect={select} />
+      </ScrollView>
+      <StartBand
+        start={shared}
+        untilStart={untilStart}
+        begin={beginWords(shared, startsAt + fit.beginSeconds * 1000, now)}
+      />
+      {selected ? (
+        <Sheet title={selected.item.name} onClose={() => select(null)}>
+          <DrillFacts placement={selected} />
+        </Sheet>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,59 @@
+import { useState } from "react";
+import type { z } from "zod";
+import { Button, type ButtonProps } from "./Button";
+import { Field } from "./Field";
+import { Notice } from "./Notice";
+
+interface NameFormProps {
+  label: string;
+  hint?: string;
+  first?: string;
+  schema: z.ZodType<string>;
+  action: string;
+  look?: ButtonProps["look"];
+  send: (name: string) => void;
+  pending: boolean;
+  failure: string | null;
+}
+
+/** One line of text to give, checked before it is sent. */
+export function NameForm({
+  label,
+  hint,
+  first = "",
+  schema,
+  action,
+  look = "full",
+  send,
+  pending,
+  failure,
+}: NameFormProps) {
+  const [text, setText] = useState(first);
+  const [fault, setFault] = useState<string | undefined>();
+  const submit = () => {
+    const checked = schema.safeParse(text);
+    setFault(checked.success ? undefined : checked.error.issues[0]?.message);
+    if (checked.success) send(checked.data);
+  };
+  return (
+    <form
+      className="flex flex-col gap-3"
+      noValidate
+      onSubmit={(e) => {
+        e.preventDefault();
+        submit();
+      }}
+    >
+      <Field
+        label={label}
+        hint={hint ?? null}
+        autoComplete="off"
+        value={text}
+        error={fault}
+        onChange={(e) => setText(e.currentTarget.value)}
+      />
+      {failure ? <Notice warn text={failure} /> : null}
+      <Button label={pending ? "One moment …" : action} look={look} disabled={pending} onPress={submit} />
+    </form>
+  );
+}

@@ -1,0 +1,64 @@
+import { z } from "zod";
+import { nameSchema } from "../plan/plan";
+import { clubSchema } from "./club";
+import { roleSchema } from "./role";
+
+/** Shortest password taken, characters. Length is the one rule: it is what makes guessing slow. */
+export const LEAST_PASSWORD = 10;
+
+/** One spelling per address, so that nobody has two accounts by a capital letter. */
+export const emailSchema = z
+  .string()
+  .trim()
+  .toLowerCase()
+  .max(254, { error: "This address is too long." })
+  .pipe(z.email({ error: "Give an e-mail address, like ada@example.org." }));
+
+export const newPasswordSchema = z
+  .string()
+  .min(LEAST_PASSWORD, { error: `Use at least ${LEAST_PASSWORD} characters.` })
+  .max(200, { error: "Use at most 200 characters." });
+
+const givenPasswordSchema = z.string().min(1, { error: "Give your password." }).max(1000);
+
+const accountShape = { name: nameSchema, email: emailSchema, password: newPasswordSchema };
+
+/** A new account with a club of its own. */
+export const signUpSchema = z.strictObject({ ...accountShape, clubName: nameSchema });
+/** A new account that joins the club of an invitation. */
+export const joinSchema = z.strictObject(accountShape);
+export const signInSchema = z.strictObject({ email: emailSchema, password: givenPasswordSchema });
+export const passwordChangeSchema = z.strictObject({
+  current: givenPasswordSchema,
+  next: newPasswordSchema,
+});
+
+/** What the sign-in page has to know before anybody is signed in. */
+export const doorSchema = z.strictObject({
+  /** Whether there is a demo club to open. */
+  demo: z.boolean(),
+});
+
+/** A club as one of its members sees it. */
+export const membershipSchema = z.strictObject({
+  ...clubSchema.shape,
+  demo: z.boolean(),
+  role: roleSchema,
+  /** With the role athlete: whose warm-ups and runs are theirs. Null when that athlete was deleted. */
+  athleteId: z.uuid().nullable(),
+});
+
+/** Who is signed in, and the clubs they belong to, by name. */
+export const meSchema = z.strictObject({
+  id: z.uuid(),
+  name: z.string(),
+  email: z.string(),
+  clubs: z.array(membershipSchema),
+});
+
+export type SignUp = z.infer<typeof signUpSchema>;
+export type SignIn = z.infer<typeof signInSchema>;
+export type Join = z.infer<typeof joinSchema>;
+export type PasswordChange = z.infer<typeof passwordChangeSchema>;
+export type Membership = z.infer<typeof membershipSchema>;
+export type Me = z.infer<typeof meSchema>;

@@ -1,0 +1,28 @@
+import { z } from "zod";
+
+export const auditEntrySchema = z.strictObject({
+  id: z.string(),
+  at: z.iso.datetime(),
+  /** Who did it, as they are called now; null when their account is gone or a program did it. */
+  who: z.string().nullable(),
+  /** What was done, kind and deed: "start.change". */
+  action: z.string(),
+  /** What it was done to, as it is called now; null when it is gone. */
+  what: z.string().nullable(),
+  /** Roles from and to, versions, names of changed fields: never their contents. */
+  detail: z.record(z.string(), z.unknown()).nullable(),
+});
+export const auditQuerySchema = z.strictObject({
+  /** Only entries before this one. */
+  before: z
+    .string()
+    .regex(/^\d{1,18}$/, { error: "This is not an entry's id." })
+    .optional(),
+});
+export const auditListSchema = z.strictObject({
+  entries: z.array(auditEntrySchema),
+  /** Pass as `before` for the next page; null at the end. */
+  next: z.string().nullable(),
+});
+
+export type AuditEntry = z.infer<typeof auditEntrySchema>;

@@ -1,0 +1,28 @@
+import { z } from "zod";
+import { athleteFits, athleteMisfit, ownAthleteSchema } from "./members";
+import { roleSchema } from "./role";
+
+export const inviteInputSchema = z
+  .strictObject({ role: roleSchema, athleteId: ownAthleteSchema })
+  .refine(athleteFits, athleteMisfit);
+
+/** An invitation that can still be used. Its secret is told once, when it is made. */
+export const inviteSchema = z.strictObject({
+  id: z.uuid(),
+  role: roleSchema,
+  athleteId: z.uuid().nullable(),
+  expiresAt: z.iso.datetime(),
+});
+export const newInviteSchema = z.strictObject({ ...inviteSchema.shape, token: z.string() });
+export const inviteListSchema = z.strictObject({ invites: z.array(inviteSchema) });
+
+/** What somebody who holds an invitation is told before they take it. */
+export const invitationSchema = z.strictObject({
+  clubName: z.string(),
+  role: roleSchema,
+  expiresAt: z.iso.datetime(),
+});
+
+export type Invite = z.infer<typeof inviteSchema>;
+export type InviteInput = z.infer<typeof inviteInputSchema>;
+export type Invitation = z.infer<typeof invitationSchema>;

@@ -1,0 +1,42 @@
+import { z } from "zod";
+import { clubParamsSchema } from "./club";
+import { roleSchema } from "./role";
+
+/** The athlete that an account in the role athlete goes with. */
+export const ownAthleteSchema = z.uuid({ error: "Choose the athlete." }).nullable();
+
+/** Whether role and athlete go together. */
+export function athleteFits({ role, athleteId }: { role: string; athleteId: string | null }): boolean {
+  return (role === "athlete") === (athleteId !== null);
+}
+export const athleteMisfit = {
+  path: ["athleteId"],
+  error: "An athlete's account goes with one athlete of the club; other roles go with none.",
+};
+
+export const memberSchema = z.strictObject({
+  userId: z.uuid(),
+  name: z.string(),
+  email: z.string(),
+  role: roleSchema,
+  athleteId: z.uuid().nullable(),
+  joinedAt: z.iso.datetime(),
+});
+export const memberListSchema = z.strictObject({ members: z.array(memberSchema) });
+
+export const memberParamsSchema = z.strictObject({
+  ...clubParamsSchema.shape,
+  userId: z.uuid({ error: "The id is not a UUID." }),
+});
+
+export const memberWriteSchema = z
+  .strictObject({
+    role: roleSchema,
+    athleteId: ownAthleteSchema,
+    /** The role as last read; another one by now is refused. */
+    was: roleSchema,
+  })
+  .refine(athleteFits, athleteMisfit);
+
+export type Member = z.infer<typeof memberSchema>;
+export type MemberWrite = z.infer<typeof memberWriteSchema>;

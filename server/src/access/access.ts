@@ -1,0 +1,136 @@
+import { type Action, may } from "@tonodrome/core/api";
+import type { FastifyInstance, FastifyReply, FastifyRequest } from "fastify";
+import type { Database } from "../db/connect";
+import { notFound, Refusal } from "../errors";
+import type { Limits } from "./limits";
+import { checkOrigin } from "./origin";
+import { type Along, findSession, renewSession, type Session, tokenOf } from "./session";
+
+/** Who may use a route: anybody, anybody signed in, or the members of its club whose role allows an action. */
+export type Access = "anybody" | "signed-in" | Action;
+
+declare module "fastify" {
+  interface FastifyContextConfig {
+    access?: Access;
+    /** What is asked together with who is asking. Only for a thing of a club, by its id. */
+    along?: Along;
+  }
+  interface FastifyRequest {
+    session: Session | null;
+  }
+}
+
+/** A request's place in a club: which one, who is asking, and whose things they may see. */
+export interface Place {
+  clubId: string;
+  userId: string;
+  /** For an account in the role athlete, the one athlete whose things these are (nobody's, when that one was deleted); otherwise null. */
+  onlyAthlete: string | null;
+}
+
+const NOBODY = "00000000-0000-0000-0000-000000000000";
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/**
+ * Guards every route under the instance by its rule, before a byte of the body is read (but where a route asks for
+ * something along with it that needs the body). A route without a rule does not come up at all.
+ */
+export function guard(app: FastifyInstance, database: Database, limits: Limits): void {
+  app.decorateRequest("session", null);
+  app.addHook("onRoute", (route) => {
+    const { method, url, config } = route;
+    const access = config?.access;
+    if (!access) throw new Error(`${method} ${url} has no rule who may use it: give it config.access.`);
+    if (isAction(access) !== url.includes("/clubs/:clubId"))
+      throw new Error(`${method} ${url}: a club's route has an action as its rule, others have none.`);
+    if (config.along?.values) route.attachValidation = true;
+  });
+  app.addHook("onRequest", async (request, reply) => {
+    const { access, along } = request.routeOptions.config;
+    // No route: whatever asked is told so.
+    if (!access) return;
+    if (isWrite(request)) checkOrigin(request);
+    if (access === "anybody") {
+      if (isWrite(request)) await limits.write(request.ip);
+    } else if (!along?.values) {
+      await letIn(request, reply, access, along, []);
+    } else if (tokenOf(request) === null) {
+      throw signedOut();
+    }
+  });
+  app.addHook("preHandler", async (request, reply) => {
+    const { access, along } = request.routeOptions.config;
+    if (!access || !along?.values) return;
+    // Who may not ask at all is told that, and not what is wrong with what they sent.
+    if (request.validationError) await letIn(request, reply, access, undefined, []);
+    if (request.validationError) throw request.validationError;
+    await letIn(request, reply, access, along, along.values(request.body));
+  });
+
+  /** Finds out who asks and whether they may. @throws Refusal `signed_out`, `not_found`, `forbidden`, `too_many` */
+  async function letIn(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    access: Access,
+    along: Along | undefined,
+    more: unknown[],
+  ): Promise<void> {
+    const clubId = isAction(access) ? clubIdOf(request) : null;
+    const { id } = request.params as { id?: string };
+    const asked = along && clubId && id && UUID.test(id) ? { ...along, id, more } : null;
+    // What writes as it asks has to be counted before it is known who asks.
+    if (asked?.steps) await limits.write(tokenOf(request) as string);
+    const session = await findSession(database, request, clubId, asked);
+    if (!session) throw signedOut();
+    request.session = session;
+    if (isWrite(request) && !asked?.steps) await limits.write(session.userId);
+    if (isAction(access)) checkRole(session, access);
+    if (session.isOld) await renewSession(database, session, request, reply);
+  }
+}
+
+function isWrite({ method }: FastifyRequest): boolean {
+  return method !== "GET" && method !== "HEAD";
+}
+
+/** Whoever is signed in. @throws Refusal `signed_out` */
+export function sessionOf(request: FastifyRequest): Session {
+  if (!request.session) throw signedOut();
+  return request.session;
+}
+
+/** The club that a request is about and the place of whoever asks in it. */
+export function placeOf(request: FastifyRequest): Place {
+  const { userId, role, athleteId } = sessionOf(request);
+  return {
+    clubId: clubIdOf(request) as string,
+    userId,
+    onlyAthlete: role === "athlete" ? (athleteId ?? NOBODY) : null,
+  };
+}
+
+function checkRole(session: Session, action: Action): void {
+  // Not a member, and no such club, are one answer: nobody learns from it that a club exists.
+  if (!session.role) throw notFound("club");
+  if (may(session.role, action)) return;
+  throw new Refusal(
+    "forbidden",
+    `In this club you are ${session.role === "coach" ? "a" : "an"} ${session.role}, who may not do this. Ask an owner of the club.`,
+  );
+}
+
+function isAction(access: Access): access is Action {
+  return access !== "anybody" && access !== "signed-in";
+}
+
+function clubIdOf(request: FastifyRequest): string | null {
+  const { clubId } = request.params as { clubId?: string };
+  return clubId && UUID.test(clubId) ? clubId : null;
+}
+
+function signedOut(): Refusal {
+  return new Refusal(
+    "signed_out",
+    "You are not signed in, or no longer. What you have here is kept; sign in again.",
+  );
+}

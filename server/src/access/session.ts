@@ -1,0 +1,151 @@
+import { randomUUID } from "node:crypto";
+import type { Role } from "@tonodrome/core/api";
+import type { FastifyReply, FastifyRequest } from "fastify";
+import { Op, type Transaction } from "sequelize";
+import type { Database } from "../db/connect";
+import { askPrepared, type Prepared } from "../db/prepared";
+import { hashOf, newToken } from "./token";
+
+const COOKIE = "tonodrome";
+
+/** A session ends when nobody used it for this long, seconds. */
+const LIFE = 30 * 86_400;
+
+/** A session's end is put off at most this often, seconds: not every reading is a write. */
+const RENEW_AFTER = 3_600;
+
+/** Somebody signed in, and, where a club was asked about, what they are in it. */
+export interface Session {
+  id: string;
+  userId: string;
+  /** Null without a club, and when they do not belong to the one asked about. */
+  role: Role | null;
+  athleteId: string | null;
+  isOld: boolean;
+  /** What the route's `along` read; null where there is none or nothing was found. */
+  along: string | null;
+}
+
+/**
+ * What is asked together with who is asking, so that the whole answer costs one question: for what a phone at the side
+ * of a hall asks most.
+ */
+export interface Along {
+  /** Names the prepared statement. */
+  name: string;
+  /** A subquery for one text. It may use `asker` (role, "athleteId"), the `steps`, $2, the club, and $3, the id in the address. */
+  sql: string;
+  /** Named steps before it, which may write. They have to ask for the role themselves: the guard judges afterwards. */
+  steps?: string;
+  /** What $4 and on stand for. With it all is asked once the request has been read and found valid, and not before. */
+  values?: (body: unknown) => unknown[];
+}
+
+const FIND = `
+  SELECT s.id, s.user_id AS "userId", m.role, m.athlete_id AS "athleteId",
+    s.seen_at < now() - interval '${RENEW_AFTER} seconds' AS "isOld"
+  FROM sessions s LEFT JOIN members m ON m.user_id = s.user_id AND m.club_id = $2
+  WHERE s.token_hash = $1 AND s.expires_at > now()`;
+
+function statement(along: Along | null): Prepared {
+  if (!along) return { name: "session", text: FIND };
+  // Nothing of a club is read for somebody who does not belong to it.
+  const read = `CASE WHEN asker.role IS NOT NULL THEN (${along.sql}) END`;
+  const steps = along.steps ? `, ${along.steps}` : "";
+  return {
+    name: `session and ${along.name}`,
+    text: `WITH asker AS (${FIND})${steps} SELECT asker.*, ${read} AS along FROM asker`,
+  };
+}
+
+/**
+ * The session whose cookie a request brings; null when it brings none, a forged one, or one that has ended. Asked of
+ * the database every time: a role that was lowered, or a session that was ended, is so from the next request on, on
+ * every server.
+ */
+export async function findSession(
+  { sequelize }: Database,
+  request: FastifyRequest,
+  clubId: string | null,
+  along: (Along & { id: string; more: unknown[] }) | null = null,
+): Promise<Session | null> {
+  const token = tokenOf(request);
+  if (token === null) return null;
+  const values = [hashOf(token), clubId, ...(along ? [along.id, ...along.more] : [])];
+  const [session] = await askPrepared<Session>(sequelize, statement(along), values);
+  return session ? { ...session, along: session.along ?? null } : null;
+}
+
+/** Puts off the end of a session that is in use. */
+export async function renewSession(
+  { models }: Database,
+  session: Session,
+  request: FastifyRequest,
+  reply: FastifyReply,
+): Promise<void> {
+  await models.Session.update({ seenAt: new Date(), expiresAt: endOfLife() }, { where: { id: session.id } });
+  setCookie(reply, tokenOf(request) as string);
+}
+
+/** Signs somebody in. A session that the request already had ends, so that no cookie outlives a sign-in. */
+export async function beginSession(
+  database: Database,
+  userId: string,
+  request: FastifyRequest,
+  reply: FastifyReply,
+  transaction?: Transaction,
+): Promise<void> {
+  const { token, tokenHash } = newToken();
+  const { Session } = database.models;
+  const old = tokenOf(request);
+  if (old) await Session.destroy({ where: { tokenHash: hashOf(old) }, transaction });
+  await Session.destroy({ where: { userId, expiresAt: { [Op.lt]: new Date() } }, transaction });
+  await Session.create(
+    { id: randomUUID(), userId, tokenHash, seenAt: new Date(), expiresAt: endOfLife() },
+    { transaction },
+  );
+  setCookie(reply, token);
+}
+
+/** Signs out the session that a request brings, if it brings one. */
+export async function endSession(
+  { models }: Database,
+  request: FastifyRequest,
+  reply: FastifyReply,
+): Promise<void> {
+  const token = tokenOf(request);
+  if (token) await models.Session.destroy({ where: { tokenHash: hashOf(token) } });
+  reply.clearCookie(COOKIE, { path: "/" });
+}
+
+/** Signs somebody out everywhere. */
+export async function endSessions(
+  { models }: Database,
+  userId: string,
+  transaction?: Transaction,
+): Promise<void> {
+  await models.Session.destroy({ where: { userId }, transaction });
+}
+
+/** The secret in a request's cookie; null when it has none that this server signed. */
+export function tokenOf(request: FastifyRequest): string | null {
+  const cookie = request.cookies[COOKIE];
+  if (!cookie) return null;
+  // The signature turns a forged cookie away without asking the database.
+  return request.unsignCookie(cookie).value;
+}
+
+function setCookie(reply: FastifyReply, token: string): void {
+  reply.setCookie(COOKIE, token, {
+    path: "/",
+    httpOnly: true,
+    sameSite: "strict",
+    secure: reply.request.protocol === "https",
+    signed: true,
+    maxAge: LIFE,
+  });
+}
+
+function endOfLife(): Date {
+  return new Date(Date.now() + LIFE * 1000);
+}

@@ -1,0 +1,132 @@
+import type { Dose, Phase, PlanBody, Priority, RunEvent, RunPlan } from "@tonodrome/core";
+import type { Role } from "@tonodrome/core/api";
+
+export interface ClubRow {
+  id: string;
+  name: string;
+  demo: boolean;
+}
+
+export interface AthleteRow {
+  id: string;
+  clubId: string;
+  name: string;
+}
+
+export interface DrillRow {
+  id: string;
+  clubId: string;
+  name: string;
+  phase: Phase;
+  priority: Priority;
+  intensity: number;
+  dose: Dose;
+  focus: string;
+  place: string;
+}
+
+export interface StartRow {
+  id: string;
+  clubId: string;
+  version: number;
+  athleteId: string;
+  title: string;
+  venue: string;
+  zone: string;
+  startsAt: Date;
+  readyAt: Date;
+}
+
+export interface PlanRow {
+  id: string;
+  clubId: string;
+  startId: string;
+  version: number;
+  body: PlanBody;
+}
+
+export interface PlanEditRow {
+  clubId: string;
+  planId: string;
+  version: number;
+  outcome: "saved" | "refused";
+  body: PlanBody;
+  at: Date;
+}
+
+export interface RunRow {
+  id: string;
+  clubId: string;
+  startId: string | null;
+  athleteId: string | null;
+  athleteName: string;
+  title: string;
+  venue: string;
+  zone: string;
+  startsAt: Date;
+  plan: RunPlan;
+  createdAt: Date;
+}
+
+export interface RunEventRow {
+  id: string;
+  clubId: string;
+  runId: string;
+  event: RunEvent;
+}
+
+export interface UserRow {
+  id: string;
+  email: string;
+  name: string;
+  /** Null for somebody who cannot sign in with a password. */
+  passwordHash: string | null;
+}
+
+export interface SessionRow {
+  id: string;
+  userId: string;
+  tokenHash: Buffer;
+  seenAt: Date;
+  expiresAt: Date;
+}
+
+export interface MemberRow {
+  clubId: string;
+  userId: string;
+  role: Role;
+  athleteId: string | null;
+  joinedAt: Date;
+}
+
+export interface InviteRow {
+  id: string;
+  clubId: string;
+  role: Role;
+  athleteId: string | null;
+  tokenHash: Buffer;
+  expiresAt: Date;
+  usedAt: Date | null;
+  usedBy: string | null;
+  withdrawnAt: Date | null;
+}
+
+export interface ShareRow {
+  id: string;
+  clubId: string;
+  startId: string;
+  tokenHash: Buffer;
+  createdAt: Date;
+  /** Null: to the end of the start's day. */
+  expiresAt: Date | null;
+  withdrawnAt: Date | null;
+}
+
+export interface AuditEntryRow {
+  clubId: string;
+  at: Date;
+  userId: string | null;
+  action: string;
+  subjectId: string | null;
+  detail: Record<string, unknown> | null;
+}

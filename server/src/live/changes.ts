@@ -1,0 +1,109 @@
+import type { Topic } from "@tonodrome/core/api";
+import { Client } from "pg";
+import type { Database } from "../db/connect";
+
+/** Something in a club may read differently now. */
+export interface Change {
+  clubId: string;
+  topic: Topic;
+  /** The start or run it is about. */
+  id?: string;
+}
+
+export interface Changes {
+  /** Tells every server, this one included, after the change is committed. Never fails: it is a hint, and readers also ask by themselves now and then. */
+  publish(change: Change): void;
+  /** Calls back for each change in a club, whichever server it was made on. @returns the way to end it */
+  subscribe(clubId: string, listener: (change: Change) => void): () => void;
+  /** Resolves once changes made on other servers are heard here. */
+  listening(): Promise<void>;
+  close(): Promise<void>;
+}
+
+const CHANNEL = "tonodrome_changes";
+
+/** Changes are gathered for this long and told together, milliseconds. */
+const GATHER = 20;
+
+/** NOTIFY takes at most 8000 bytes. */
+const MOST_TOGETHER = 50;
+
+const LONGEST_PAUSE = 5_000;
+
+/**
+ * Live updates through PostgreSQL's LISTEN and NOTIFY: the servers share nothing else. The notification is sent after
+ * the write's transaction and for several writes together, because NOTIFY makes transactions commit one by one.
+ */
+export function makeChanges({ sequelize }: Database, listenUrl: string): Changes {
+  const listeners = new Map<string, Set<(change: Change) => void>>();
+  const gathered = new Map<string, Change>();
+  const whenListening: (() => void)[] = [];
+  let timer: NodeJS.Timeout | undefined;
+  let client: Client | null = null;
+  let isListening = false;
+  let isClosed = false;
+  let pause = 100;
+
+  function hear(payload: string | undefined): void {
+    for (const change of JSON.parse(payload ?? "[]") as Change[]) {
+      for (const listener of listeners.get(change.clubId) ?? []) listener(change);
+    }
+  }
+
+  async function listen(): Promise<void> {
+    if (isClosed) return;
+    const fresh = new Client({ connectionString: listenUrl, keepAlive: true });
+    client = fresh;
+    fresh.on("notification", ({ payload }) => hear(payload));
+    fresh.on("error", () => undefined);
+    fresh.on("end", () => {
+      isListening = false;
+      if (isClosed) return;
+      pause = Math.min(pause * 2, LONGEST_PAUSE);
+      setTimeout(listen, pause).unref();
+    });
+    try {
+      await fresh.connect();
+      await fresh.query(`LISTEN ${CHANNEL}`);
+      isListening = true;
+      pause = 100;
+      for (const tell of whenListening.splice(0)) tell();
+    } catch {
+      // "end" follows and tries again.
+      await fresh.end().catch(() => undefined);
+    }
+  }
+
+  function flush(): void {
+    timer = undefined;
+    const all = [...gathered.values()];
+    gathered.clear();
+    for (let i = 0; i < all.length; i += MOST_TOGETHER) {
+      const bind = [CHANNEL, JSON.stringify(all.slice(i, i + MOST_TOGETHER))];
+      sequelize.query("SELECT pg_notify($1, $2)", { bind }).catch(() => undefined);
+    }
+  }
+
+  void listen();
+  return {
+    publish(change) {
+      gathered.set(`${change.clubId} ${change.topic} ${change.id ?? ""}`, change);
+      timer ??= setTimeout(flush, GATHER);
+    },
+    subscribe(clubId, listener) {
+      const own = listeners.get(clubId) ?? new Set();
+      listeners.set(clubId, own.add(listener));
+      return () => {
+        own.delete(listener);
+        if (own.size === 0) listeners.delete(clubId);
+      };
+    },
+    listening: () =>
+      isListening ? Promise.resolve() : new Promise((resolve) => whenListening.push(resolve)),
+    async close() {
+      isClosed = true;
+      clearTimeout(timer);
+      await client?.end().catch(() => undefined);
+    },
+  };
+}

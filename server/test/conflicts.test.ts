@@ -1,0 +1,128 @@
+import { isDeepStrictEqual } from "node:util";
+import type { PlanBody } from "@tonodrome/core";
+import type { Plan, Start } from "@tonodrome/core/api";
+import fc from "fast-check";
+import { makeStart, planBody, startWrite } from "./make";
+import { type TestServer, testServer } from "./testServer";
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await testServer();
+});
+afterAll(() => server.close());
+
+/** What one of two people does next: reads, or saves what they have made of what they last read. */
+interface Step {
+  who: 0 | 1;
+  does: "read" | "save" | "save-again" | "take-theirs-and-save";
+  /** Whether it is sent before the step before has been answered. */
+  atOnce: boolean;
+}
+
+const anySteps = fc.array(
+  fc.record<Step>({
+    who: fc.constantFrom(0, 1),
+    does: fc.constantFrom("read", "save", "save", "save-again", "take-theirs-and-save"),
+    atOnce: fc.boolean(),
+  }),
+  { minLength: 4, maxLength: 16 },
+);
+
+it("two people edit one warm-up in any order: every edit is the plan's, or kept among its edits, and who lost is told", async () => {
+  await fc.assert(
+    fc.asyncProperty(anySteps, async (steps) => {
+      const { plan } = await makeStart(server);
+      const people = [0, 1].map(() => ({ version: 1, last: null as PlanBody | null }));
+      const sent: PlanBody[] = [];
+      const saved: { version: number; body: PlanBody }[] = [];
+      let made = 0;
+
+      const act = async ({ who, does }: Step) => {
+        const person = people[who] as (typeof people)[0];
+        if (does === "read") {
+          person.version = (await server.ask("GET", `/api/:club/plans/${plan.id}`)).body.version;
+          return;
+        }
+        const body = does === "save-again" && person.last ? person.last : planBody(`${who} edit ${made++}`);
+        const write = async () => {
+          const { version } = person;
+          const answer = await server.ask("PUT", `/api/:club/plans/${plan.id}`, {
+            version,
+            body,
+          });
+          if (answer.status === 200) {
+            expect(answer.body.body).toEqual(body);
+            saved.push({ version: answer.body.version, body });
+            person.version = answer.body.version;
+          } else {
+            expect(answer).toMatchObject({ status: 409, body: { code: "version_conflict" } });
+            expect(answer.body.current.version).not.toBe(version);
+          }
+          return answer;
+        };
+        person.last = body;
+        sent.push(body);
+        const answer = await write();
+        if (does === "take-theirs-and-save" && answer.status === 409) {
+          person.version = answer.body.current.version;
+          await write();
+        }
+      };
+
+      let before = Promise.resolve();
+      for (const step of steps) {
+        if (!step.atOnce) await before;
+        before = Promise.all([before, act(step)]).then(() => undefined);
+      }
+      await before;
+
+      const { edits } = (await server.ask("GET", `/api/:club/plans/${plan.id}/edits`)).body as {
+        edits: { version: number; outcome: string; body: PlanBody }[];
+      };
+      for (const body of sent) expect(edits.some((e) => isDeepStrictEqual(e.body, body))).toBe(true);
+      for (const { version, body } of saved) {
+        const kept = edits.filter((e) => e.outcome === "saved" && e.version === version);
+        expect(kept.map((e) => e.body)).toEqual([body]);
+      }
+      const versions = edits.filter((e) => e.outcome === "saved").map((e) => e.version);
+      expect(versions).toEqual(versions.map((_, i) => versions.length + 1 - i));
+      const now = (await server.ask("GET", `/api/:club/plans/${plan.id}`)).body as Plan;
+      expect(now.version).toBe(versions.length + 1);
+      if (versions.length > 0) expect(edits.find((e) => e.version === now.version)?.body).toEqual(now.body);
+    }),
+    { numRuns: 40 },
+  );
+}, 60_000);
+
+it("people who move a start at once, on two servers: each version is one person's, and nobody is told a move that did not hold", async () => {
+  const other = await server.another();
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.integer({ min: 1, max: 40 }), { minLength: 2, maxLength: 6 }),
+      async (moves) => {
+        const start = await makeStart(server);
+        const answers = await Promise.all(
+          moves.map(async (minutes, i) => {
+            const startsAt = new Date(Date.parse(start.startsAt) + minutes * 60_000).toISOString();
+            const answer = await (i % 2 ? other : server.app).inject({
+              method: "PUT",
+              url: `/api/clubs/${server.clubId}/starts/${start.id}`,
+              headers: { cookie: server.owner.cookie },
+              payload: startWrite(start, { startsAt }),
+            });
+            return { startsAt, status: answer.statusCode, body: answer.json() };
+          }),
+        );
+        const now = (await server.ask("GET", `/api/:club/starts/${start.id}`)).body as Start;
+        expect(now.version).toBe(2);
+        for (const { startsAt, status, body } of answers) {
+          // The same move by two people is one move.
+          if (status === 200) expect([startsAt, body.version]).toEqual([now.startsAt, 2]);
+          else expect(body).toMatchObject({ code: "version_conflict", current: { startsAt: now.startsAt } });
+        }
+        expect(answers.some((a) => a.status === 200)).toBe(true);
+      },
+    ),
+    { numRuns: 25 },
+  );
+}, 60_000);

@@ -1,0 +1,68 @@
+import type { Role } from "@tonodrome/core/api";
+import { makeStart } from "./make";
+import type { Person, TestServer } from "./testServer";
+
+/** A club with somebody in every role; the athlete's account goes with the athlete of its one start. */
+export interface FullClub {
+  clubId: string;
+  people: Record<Role, Person>;
+  ids: {
+    start: string;
+    plan: string;
+    athlete: string;
+    run: string;
+    invite: string;
+    share: string;
+    user: string;
+  };
+}
+
+/** Makes a club of its own with people, a start, a run, an invitation and a link in it. */
+export async function fullClub(server: TestServer): Promise<FullClub> {
+  const { person: owner, me } = await server.signUp("A full club");
+  const clubId = me.clubs[0]?.id as string;
+  const start = await makeStart(owner);
+  const member = (role: Role, athleteId: string | null = null) =>
+    server.member(role, athleteId, owner, clubId);
+  const coach = await member("coach");
+  const assistant = await member("assistant");
+  const athlete = await member("athlete", start.athlete.id);
+  const run = await owner.ask("POST", "/api/:club/runs", runInput(start.id));
+  const invite = await owner.ask("POST", "/api/:club/invites", { role: "coach", athleteId: null });
+  const share = await owner.ask("POST", `/api/:club/starts/${start.id}/shares`, { until: IN_TIME });
+  return {
+    clubId,
+    people: { owner, coach, assistant, athlete },
+    ids: {
+      start: start.id,
+      plan: start.plan.id,
+      athlete: start.athlete.id,
+      run: run.body.id,
+      invite: invite.body.id,
+      share: share.body.id,
+      user: coach.userId,
+    },
+  };
+}
+
+/** A moment that tests never reach. */
+export const IN_TIME = "2099-01-01T00:00:00.000Z";
+
+/** A run of one drill. */
+export function runInput(startId: string, id: string = crypto.randomUUID()) {
+  const drill = {
+    itemId: crypto.randomUUID(),
+    name: "Laps",
+    phase: "raise",
+    intensity: 20,
+    focus: "",
+    place: "",
+    words: "2:00",
+    plannedSeconds: 120,
+  };
+  return {
+    id,
+    startId,
+    plan: { drills: [drill], waitSeconds: 60, startsAt: "2026-06-01T12:30:00.000Z" },
+  };
+}
