@@ -1,1 +1,1 @@
-module.exports = { projects: ["<rootDir>/core", "<rootDir>/server", "<rootDir>/app"] };
+module.exports = { testTimeout: 30_000, projects: ["<rootDir>/core", "<rootDir>/server", "<rootDir>/app"] };

@@ -7,14 +7,19 @@ interface RowProps {
   title: string;
   detail?: string | undefined;
   action?: ReactNode;
+  /** For a sentence rather than a name: shown whole. */
+  whole?: boolean;
 }
 
 /** One line of a list: what, a word more, and what can be done with it. */
-export function Row({ title, detail, action }: RowProps) {
+export function Row({ title, detail, action, whole }: RowProps) {
   return (
     <View role="listitem" className="flex-row items-center gap-3 border-t-2 border-line py-2">
       <View className="min-w-0 flex-1">
-        <Text className="font-strong text-body text-ink" numberOfLines={2}>
+        <Text
+          className={`${whole ? "font-text" : "font-strong"} text-body text-ink`}
+          numberOfLines={whole ? 0 : 2}
+        >
           {title}
         </Text>
         {detail ? <Text className="font-text text-small text-muted">{detail}</Text> : null}

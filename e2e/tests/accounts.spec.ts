@@ -101,7 +101,7 @@ test("an owner invites a coach by a link; the role lowered while they look takes
   await expect(other.getByText("Sõpruse 冰 Club")).toBeVisible();
   await expect(other.getByRole("button", { name: "New start" })).toBeVisible();
   await other.getByRole("link", { name: "Club" }).click();
-  await expect(other.getByText("You are coach here")).toBeVisible();
+  await expect(other.getByText("You are here as a coach")).toBeVisible();
   await expect(other.getByRole("link", { name: "Members" })).toHaveCount(0);
   await expect(other.getByRole("button", { name: "Delete the club" })).toHaveCount(0);
   await other.getByRole("link", { name: "Today" }).click();
@@ -135,6 +135,23 @@ test("an owner invites a coach by a link; the role lowered while they look takes
   await page.goto("/club/history");
   await expect(page.getByText("Vera Holt changed Tomás O'Neill from coach to assistant")).toBeVisible();
   await expect(page.getByText("Vera Holt took Tomás O'Neill out of the club")).toBeVisible();
+});
+
+test("one person in two clubs goes from one to the other, and sees of each only its own", async ({
+  page,
+}) => {
+  await signUp(page, "Vera Holt", "Morning club");
+  await makeStart(page, "Ada Finch");
+  await page.goto("/account");
+  await page.getByLabel("Name of the new club").fill("Evening club");
+  await page.getByRole("button", { name: "Make the club" }).click();
+  await expect(page.getByText("Evening club")).toBeVisible();
+  await expect(page.getByText("No starts ahead", { exact: false })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText("Evening club")).toBeVisible();
+  await page.goto("/account");
+  await page.getByRole("radio", { name: "Morning club, Owner" }).click();
+  await expect(page.getByRole("group", { name: /^Ada Finch/ })).toBeVisible();
 });
 
 test("the last owner can neither lower themselves nor leave", async ({ page }) => {

@@ -6,8 +6,8 @@ import { benchPlan } from "../../core/bench/plans";
 
 const [ours, bare] = [process.env.BENCH_URL, process.env.BENCH_BARE_URL] as [string, string];
 const CONNECTIONS = Number(process.env.BENCH_CONNECTIONS ?? 10);
-const SECONDS = 8;
-const ROUNDS = 2;
+const SECONDS = 6;
+const ROUNDS = 3;
 
 let cookie = "";
 async function ask(method: string, path: string, body: object) {
@@ -56,7 +56,7 @@ const run = await ask("POST", `${club}/runs`, {
   },
 });
 
-const press = () =>
+const newPress = () =>
   JSON.stringify({ events: [{ id: randomUUID(), at: "2098-06-01T12:00:00.000Z", kind: "begin" }] });
 
 interface Load {
@@ -69,55 +69,59 @@ const loads: Load[] = [
   { name: "recording a press", path: `/api${club}/runs/${run.id}/events`, writes: true },
 ];
 
-function fire(base: string, { path, writes }: Load, seconds: number) {
-  return autocannon({
-    url: `${base}${path}`,
-    connections: CONNECTIONS,
-    duration: seconds,
-    headers: { cookie, "content-type": "application/json" },
-    ...(writes
-      ? {
-          requests: [
-            {
-              method: "POST",
-              path,
-              setupRequest: (request: autocannon.Request) => ({ ...request, body: press() }),
-            },
-          ],
-        }
-      : {}),
+interface Fired {
+  /** Milliseconds from request to answer, one for each. */
+  times: number[];
+  seconds: number;
+  failed: number;
+}
+
+function fire(base: string, { path, writes }: Load, seconds: number): Promise<Fired> {
+  const times: number[] = [];
+  const press = (request: autocannon.Request) => ({ ...request, body: newPress() });
+  return new Promise((resolve, reject) => {
+    const cannon = autocannon(
+      {
+        url: `${base}${path}`,
+        connections: CONNECTIONS,
+        duration: seconds,
+        headers: { cookie, "content-type": "application/json" },
+        ...(writes ? { requests: [{ method: "POST", path, setupRequest: press }] } : {}),
+      },
+      (error, result) =>
+        error
+          ? reject(error)
+          : resolve({ times, seconds: result.duration, failed: result.non2xx + result.errors }),
+    );
+    cannon.on("response", (_client, _status, _bytes, time) => times.push(time));
   });
 }
 
-const middle = (list: number[]) => list.toSorted((a, b) => a - b)[Math.floor((list.length - 1) / 2)] ?? 0;
-
-console.log(`\nunder load, ${CONNECTIONS} connections, ${ROUNDS} × ${SECONDS} s each in turn, loopback`);
 console.log(
-  `  ${"".padEnd(34)}${"req/s".padStart(9)}${"median".padStart(10)}${"99 %".padStart(10)}  refused`,
+  `\nunder load, ${CONNECTIONS} connections, ${ROUNDS} × ${SECONDS} s each in turn, loopback, milliseconds`,
+);
+console.log(
+  `  ${"".padEnd(30)}${"req/s".padStart(8)}${"median".padStart(9)}${"99 %".padStart(9)}${"failed".padStart(8)}`,
 );
 for (const load of loads) {
-  const results: Record<string, autocannon.Result[]> = { [ours]: [], [bare]: [] };
-  for (const base of [ours, bare]) await fire(base, load, 2);
+  const fired = new Map<string, Fired[]>([
+    [ours, []],
+    [bare, []],
+  ]);
+  for (const base of fired.keys()) await fire(base, load, 2);
   for (let round = 0; round < ROUNDS; round++) {
-    for (const base of [ours, bare]) results[base]?.push(await fire(base, load, SECONDS));
+    for (const [base, all] of fired) all.push(await fire(base, load, SECONDS));
   }
-  const medians = [ours, bare].map((base) => {
-    const all = results[base] ?? [];
-    const [rate, p50, p99] = [
-      middle(all.map((r) => r.requests.average)),
-      // autocannon counts whole milliseconds: the average of connections over rate is finer.
-      (CONNECTIONS / middle(all.map((r) => r.requests.average))) * 1000,
-      middle(all.map((r) => r.latency.p99)),
-    ];
-    const median = middle(all.map((r) => r.latency.p50));
-    const failed = all.reduce((sum, r) => sum + r.non2xx + r.errors, 0);
+  const medians = [...fired].map(([base, all]) => {
+    const times = all.flatMap((f) => f.times).sort((x, y) => x - y);
+    const at = (share: number) => times[Math.floor(times.length * share)] ?? Number.NaN;
+    const rate = times.length / all.reduce((sum, f) => sum + f.seconds, 0);
+    const failed = all.reduce((sum, f) => sum + f.failed, 0);
     const name = base === ours ? load.name : "  bare route, same query";
-    console.log(
-      `  ${name.padEnd(34)}${rate.toFixed(0).padStart(9)}${`${median} (${p50.toFixed(2)}) ms`.padStart(16)}${`${p99} ms`.padStart(10)}${String(failed).padStart(6)}`,
-    );
-    return p50;
+    const figures = [at(0.5), at(0.99)].map((ms) => ms.toFixed(2).padStart(9)).join("");
+    console.log(`  ${name.padEnd(30)}${rate.toFixed(0).padStart(8)}${figures}${String(failed).padStart(8)}`);
+    return at(0.5);
   });
-  console.log(
-    `  ${"  ours / bare".padEnd(34)}${((medians[0] ?? 0) / (medians[1] ?? 1)).toFixed(2).padStart(9)} × the time per request`,
-  );
+  const ratio = (medians[0] ?? Number.NaN) / (medians[1] ?? Number.NaN);
+  console.log(`  ${"  ours / bare, median".padEnd(38)}${ratio.toFixed(2).padStart(9)}`);
 }

@@ -7,7 +7,7 @@ import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from "fast
 import { guard } from "./access/access";
 import { makeLimits } from "./access/limits";
 import type { Config } from "./config";
-import { endUnusedConnections } from "./connections";
+import { endConnections } from "./connections";
 import type { Database } from "./db/connect";
 import { answerError, notFound } from "./errors";
 import { makeChanges } from "./live/changes";
@@ -96,7 +96,7 @@ export async function buildApp(database: Database, options: AppOptions): Promise
   };
   // Streams never end by themselves, so they are ended first; what is being answered then finishes.
   app.addHook("preClose", async () => endStreams());
-  endUnusedConnections(app);
+  endConnections(app);
   app.addHook("onClose", () => context.changes.close());
   await app.register(health(context));
   await app.register(

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import type { AddressInfo } from "node:net";
 import { fitPlan } from "@tonodrome/core";
 import { QueryTypes } from "sequelize";
 import { makeOwnerLink, ownerlessClubs } from "../src/access/ownerLink";
@@ -8,7 +9,7 @@ import { connect } from "../src/db/connect";
 import { migrate } from "../src/db/migrate";
 import { firstTables } from "../src/db/migrations/0001-first-tables";
 import { resetDemo, seedDemo } from "../src/demo/seedDemo";
-import { makeStart, planItem } from "./make";
+import { makeStart, planBody, planItem } from "./make";
 import { freshDatabase, type TestServer, testOptions, testServer } from "./testServer";
 
 describe("the server", () => {
@@ -46,6 +47,32 @@ describe("the server", () => {
     expect((await server.ask("GET", "/api/:club/drills")).body.drills).toEqual([made.body]);
     expect((await server.ask("POST", "/api/:club/drills", { ...drill, name: "" })).body.path).toBe("name");
   });
+});
+
+it("stops after what it is doing: a save under way is finished and answered", async () => {
+  const server = await testServer();
+  const other = await server.another();
+  const { plan } = await makeStart(server);
+  await other.listen({ port: 0, host: "127.0.0.1" });
+  const { port } = other.server.address() as AddressInfo;
+  const held = await server.sequelize.transaction();
+  await server.models.Plan.findOne({ where: { id: plan.id }, transaction: held, lock: held.LOCK.UPDATE });
+  const save = fetch(`http://127.0.0.1:${port}/api/clubs/${server.clubId}/plans/${plan.id}`, {
+    method: "PUT",
+    headers: { "content-type": "application/json", cookie: server.owner.cookie },
+    body: JSON.stringify({ version: 1, body: planBody("Laps") }),
+  });
+  const waiting =
+    "SELECT 1 FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = current_database()";
+  while ((await server.sequelize.query(waiting, { type: QueryTypes.SELECT })).length === 0);
+  const closed = other.close();
+  await held.commit();
+  const answer = await save;
+  expect(answer.status).toBe(200);
+  expect(await answer.json()).toMatchObject({ version: 2 });
+  await closed;
+  await expect(fetch(`http://127.0.0.1:${port}/health`)).rejects.toThrow();
+  await server.close();
 });
 
 it("answers 503, not 500, while the database is away", async () => {

@@ -8,7 +8,7 @@ import { Button } from "~/ui/Button";
 import { NameForm } from "~/ui/NameForm";
 import { Notice } from "~/ui/Notice";
 import { LinkRow } from "~/ui/Row";
-import { ROLE_MEANS, ROLE_NAMES } from "~/ui/roleWords";
+import { ROLE_AS, ROLE_MEANS } from "~/ui/roleWords";
 import { Screen } from "~/ui/Screen";
 import { Sheet } from "~/ui/Sheet";
 import { useWide } from "~/ui/useWide";
@@ -30,7 +30,7 @@ export function ClubScreen() {
   return (
     <Screen
       title={club.name}
-      over={`You are ${ROLE_NAMES[club.role].toLowerCase()} here`}
+      over={`You are here ${ROLE_AS[club.role]}`}
       action={wide ? undefined : <ThemeButton iconOnly />}
     >
       {club.demo ? (

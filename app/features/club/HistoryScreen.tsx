@@ -20,7 +20,7 @@ export function HistoryScreen() {
           return (
             <View role="list">
               {entries.map((entry) => (
-                <Row key={entry.id} title={deedWords(entry)} detail={deviceMoment(entry.at)} />
+                <Row key={entry.id} title={deedWords(entry)} whole detail={deviceMoment(entry.at)} />
               ))}
             </View>
           );

@@ -53,9 +53,8 @@ function Rail({ path, places }: { path: string; places: MainPlace[] }) {
   return (
     <View role="navigation" aria-label="Main places" className="w-48 border-r-2 border-line py-4">
       <Text className="px-4 font-strong text-lead text-press">Tonodrome</Text>
-      <Text className="px-4 pb-4 font-text text-small text-muted">
-        {[club.name, me?.name].filter(Boolean).join(", ")}
-      </Text>
+      <Text className="px-4 font-text text-small text-muted">{club.name}</Text>
+      <Text className="px-4 pb-4 font-text text-small text-muted">{me?.name}</Text>
       {places.map((place) => (
         <Place key={place.href} {...place} here={isHere(place.href, path)} beside />
       ))}
