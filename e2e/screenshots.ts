@@ -88,6 +88,16 @@ const shots: Shot[] = [
   { name: "new-start", go: (page) => page.goto("/start/new").then(() => undefined) },
   { name: "empty", go: (page) => makeStart(page, "Maximiliane Featherstonehaugh-Oduya") },
   { name: "shelf", go: async (page) => void (await page.goto("/shelf")) },
+  {
+    name: "dose",
+    go: async (page) => {
+      await page.goto("/shelf");
+      await page.getByRole("button", { name: "New drill" }).click();
+      await page.getByLabel("Name", { exact: true }).fill("Gold at 18 m");
+      await page.getByRole("radio", { name: "Gate", exact: true }).click();
+      await page.getByRole("button", { name: "Never longer than: more" }).scrollIntoViewIfNeeded();
+    },
+  },
   { name: "log", go: async (page) => void (await page.goto("/log")) },
   {
     name: "log-run",

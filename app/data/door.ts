@@ -77,11 +77,12 @@ export const useAccept = (token: string, onJoined: () => void) =>
   });
 
 /** A club more, of one's own, and goes on in it. */
-export const useNewClub = () =>
+export const useNewClub = (onMade: () => void) =>
   useMutation({
     mutationFn: (name: string) => ask(membershipSchema, "POST", "/clubs", { name }),
     onSuccess: async ({ id }) => {
       await refreshMe();
+      onMade();
       chooseClub(id);
     },
   });

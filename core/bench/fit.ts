@@ -1,16 +1,7 @@
 // How long the fit takes, beside an unpruned table of the same sums in the same run: `npm run bench`.
 import { buildFitTable, fitAt, fitPlan, levelsOf, type PlanBody } from "../src/index";
+import { median } from "./median";
 import { benchPlan } from "./plans";
-
-function median(times: number, run: () => unknown): number {
-  for (let i = 0; i < 5; i++) run();
-  const took = Array.from({ length: times }, () => {
-    const began = performance.now();
-    run();
-    return performance.now() - began;
-  }).sort((a, b) => a - b);
-  return took[Math.floor(times / 2)] as number;
-}
 
 /** The plainest table: drill by drill, second by second, level by level, no step rule, nothing left out early. */
 function plainTable(plan: PlanBody, seconds: number): number {

@@ -1,6 +1,8 @@
 export { type DoseEnd, mainRange, moveEnd, withMainRange } from "./dose/adjustDose";
+export { MOST_MOVEMENTS, type Movement } from "./dose/circuitDose";
 export { describeChange } from "./dose/describeChange";
 export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
+export { WIDEST_WINDOW } from "./dose/gateDose";
 export type { DoseLevel } from "./dose/level";
 export { idealLevel, levelsOf } from "./dose/levelsOf";
 export type { Range } from "./dose/range";

@@ -3,13 +3,13 @@ import { useNewClub } from "~/data/door";
 import { NameForm } from "~/ui/NameForm";
 
 /** A club of one's own, by its name. */
-export function NewClubForm({ onMade }: { onMade?: () => void }) {
-  const make = useNewClub();
+export function NewClubForm({ onMade = () => undefined }: { onMade?: () => void }) {
+  const make = useNewClub(onMade);
   return (
     <NameForm
       label="Name of the new club"
       schema={clubInputSchema.shape.name}
-      send={(name) => make.mutate(name, onMade ? { onSuccess: onMade } : {})}
+      send={(name) => make.mutate(name)}
       action="Make the club"
       pending={make.isPending}
       failure={make.error?.message ?? null}

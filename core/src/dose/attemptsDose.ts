@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { DoseLevel } from "./level";
+import { partnerSchema } from "./partner";
 import { rangeSchema, stepsOf } from "./range";
 import { sideCount, sidesSchema, sideWords } from "./sides";
 
@@ -16,6 +17,7 @@ export const attemptsDoseSchema = z.strictObject({
   secondsEach: z.number().int().min(1, { error: "An attempt takes at least 1 s." }).max(1800),
   sides: sidesSchema,
   rest: attemptRestSchema,
+  partner: partnerSchema.optional(),
 });
 
 export type AttemptsDose = z.infer<typeof attemptsDoseSchema>;

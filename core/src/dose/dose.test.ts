@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { anyDose } from "../testing/generate";
-import { moveEnd } from "./adjustDose";
+import { mainRange, moveEnd } from "./adjustDose";
 import { describeChange } from "./describeChange";
 import { type Dose, doseSchema } from "./dose";
 import { idealLevel, levelsOf } from "./levelsOf";
@@ -68,6 +68,128 @@ describe("durations worked by hand", () => {
   });
 });
 
+it("reps to a tempo, and with a set every so often, whose rest is what is left", () => {
+  const paced: Dose = {
+    ...reps,
+    sides: "one",
+    secondsPerRep: 4,
+    tempo: { down: 2, hold: 0, up: 2 },
+    slotSeconds: 40,
+  };
+  expect(ideal(paced)).toMatchObject({
+    seconds: 120,
+    workSeconds: 60,
+    words: "3 × 5, 2 s down 2 s up, one every 0:40",
+  });
+  // Fewer repetitions in a slot save no time, so only sets are given up.
+  expect(levelsOf(paced).map((l) => l.seconds)).toEqual([40, 80, 120]);
+  const faulty = doseSchema.safeParse({ ...paced, tempo: { down: 3, hold: 0, up: 2 } });
+  expect(faulty.error?.issues[0]?.path).toEqual(["tempo"]);
+  expect(doseSchema.safeParse({ ...paced, slotSeconds: 19 }).error?.issues[0]?.path).toEqual(["slotSeconds"]);
+});
+
+describe("lengths", () => {
+  const lane: Dose = {
+    kind: "lengths",
+    rounds: { floor: 1, ideal: 2, ceiling: 2 },
+    lengths: { floor: 2, ideal: 4, ceiling: 4 },
+    metres: 25,
+    secondsEach: 15,
+    turnSeconds: 2,
+    back: "same",
+    walkSeconds: 20,
+    restSeconds: 30,
+  };
+  it("there and back count both ways, in seconds and in metres", () => {
+    // A round: 8 ways of 15 s and 7 turns of 2 s. Two of them and a rest.
+    expect(ideal(lane)).toMatchObject({
+      seconds: 2 * (8 * 15 + 7 * 2) + 30,
+      workSeconds: 240,
+      volume: { unit: "metres", amount: 400 },
+      words: "2 × 4 lengths of 25 m there and back, 30 s rest, 400 m",
+    });
+  });
+  it("a walk back takes time and is no metres; there is none after the last", () => {
+    const walked = ideal({ ...lane, rounds: { floor: 1, ideal: 1, ceiling: 1 }, back: "walk" });
+    expect(walked).toMatchObject({
+      seconds: 4 * 15 + 3 * 2 + 3 * 20,
+      workSeconds: 60,
+      volume: { unit: "metres", amount: 100 },
+      words: "4 lengths of 25 m, walk back, 100 m",
+    });
+  });
+});
+
+describe("counts", () => {
+  const dance: Dose = {
+    kind: "counts",
+    phrases: { floor: 1, ideal: 4, ceiling: 4 },
+    counts: 8,
+    beatsPerMinute: 120,
+    sides: "both",
+    changeoverSeconds: 3,
+  };
+  it("8 counts at 120 a minute are four seconds", () => {
+    expect(ideal(dance)).toMatchObject({
+      seconds: 2 * 16 + 3,
+      volume: { unit: "counts", amount: 64 },
+      words: "4 × 8 counts a side at 120 a minute",
+    });
+  });
+  it("of phrases that end in the same second the most are kept, and the ideal always", () => {
+    const quick: Dose = { ...dance, counts: 1, beatsPerMinute: 240, sides: "one" };
+    const levels = levelsOf(quick);
+    expect(levels.map((l) => [l.seconds, l.counts[0]?.amount])).toEqual([[1, 4]]);
+    const three = { ...quick, phrases: { floor: 1, ideal: 3, ceiling: 5 } };
+    expect(levelsOf(three).map((l) => [l.seconds, l.counts[0]?.amount])).toEqual([
+      [1, 3],
+      [2, 5],
+    ]);
+    expect(ideal(three)?.counts[0]?.amount).toBe(3);
+  });
+});
+
+describe("a circuit", () => {
+  const movement = { name: "Crawl", seconds: 40, metres: 50, breather: false };
+  const circuit: Dose = {
+    kind: "circuit",
+    movements: Array.from({ length: 8 }, (_, i) => ({ ...movement, breather: i % 4 === 3 })),
+    rounds: { floor: 1, ideal: 2, ceiling: 3 },
+    restSeconds: 5,
+    roundRestSeconds: 60,
+  };
+  it("eight movements there and back over 25 m are 400 m a round", () => {
+    expect(ideal(circuit)).toMatchObject({
+      seconds: 2 * (8 * 40 + 7 * 5) + 60,
+      volume: { unit: "metres", amount: 800 },
+      words: "2 rounds of 8, 60 s between, 800 m",
+    });
+    expect(at(circuit, 0)).toMatchObject({ seconds: 355, words: "1 round of 8, 400 m" });
+  });
+  it("on the spot is counted in seconds", () => {
+    const still = { ...circuit, movements: [{ ...movement, metres: 0 }] };
+    expect(ideal(still)).toMatchObject({ seconds: 140, volume: { unit: "seconds", amount: 80 } });
+  });
+});
+
+describe("with a partner", () => {
+  const partner = (mode: "together" | "alternating" | "swapped"): Dose => ({
+    ...reps,
+    partner: { mode, changeoverSeconds: 15 },
+  });
+  it.each([
+    ["together", 270, "together"],
+    ["alternating", 540, "in turn"],
+    ["swapped", 555, "roles swapped"],
+  ] as const)("%s", (mode, seconds, words) => {
+    expect(ideal(partner(mode))).toMatchObject({
+      seconds,
+      workSeconds: 120,
+      words: `3 × 5 a side, 30 s rest, ${words}`,
+    });
+  });
+});
+
 describe("every dose", () => {
   it("has rising whole levels with its ideal among them", () => {
     fc.assert(
@@ -82,14 +204,45 @@ describe("every dose", () => {
           expect(level.workSeconds).toBeLessThanOrEqual(level.seconds);
           if (k > 0) expect(level.seconds).toBeGreaterThan(levels[k - 1]?.seconds ?? 0);
         });
-        const amount = dose.kind === "time" ? dose.seconds : dose.kind === "reps" ? dose.reps : dose.attempts;
-        expect(wanted?.counts.at(-1)?.amount).toBe(amount.ideal);
+        expect(wanted?.counts.at(-1)?.amount).toBe(mainRange(dose).ideal);
       }),
     );
   });
 });
 
 describe("what is refused", () => {
+  const counts = {
+    kind: "counts",
+    phrases: { floor: 1, ideal: 4, ceiling: 4 },
+    counts: 8,
+    beatsPerMinute: 120,
+    sides: "one",
+    changeoverSeconds: 0,
+  };
+  const gate = {
+    kind: "gate",
+    rule: { kind: "total" },
+    hits: { floor: 2, ideal: 4, ceiling: 5 },
+    chancePercent: 60,
+    secondsEach: 10,
+    restSeconds: 0,
+    surePercent: 80,
+    capSeconds: 120,
+    sides: "one",
+  };
+  const range = { floor: 1, ideal: 1, ceiling: 1 };
+  const circuit = { kind: "circuit", movements: [], rounds: range, restSeconds: 0, roundRestSeconds: 0 };
+  const lengths = {
+    kind: "lengths",
+    rounds: range,
+    lengths: range,
+    metres: 25,
+    secondsEach: 10,
+    turnSeconds: 0,
+    back: "none",
+    walkSeconds: 0,
+    restSeconds: 0,
+  };
   const bad: [string, unknown, string][] = [
     ["a floor above the ideal", { ...reps, sets: { floor: 4, ideal: 3, ceiling: 5 } }, "sets.floor"],
     ["a ceiling below the ideal", { ...reps, sets: { floor: 1, ideal: 3, ceiling: 2 } }, "sets.ceiling"],
@@ -99,6 +252,19 @@ describe("what is refused", () => {
     ["an enormous dose", { ...reps, reps: { floor: 1, ideal: 1e12, ceiling: 1e12 } }, "reps.ideal"],
     ["more choices than 60", { ...reps, reps: { floor: 1, ideal: 5, ceiling: 100 } }, "reps"],
     ["an unknown kind", { kind: "vibes" }, "kind"],
+    ["500 beats a minute", { ...counts, beatsPerMinute: 500 }, "beatsPerMinute"],
+    ["a chance of 0", { ...gate, chancePercent: 0 }, "chancePercent"],
+    ["a chance of 100", { ...gate, chancePercent: 100 }, "chancePercent"],
+    ["a cap below one try", { ...gate, capSeconds: 9 }, "capSeconds"],
+    ["more hits than tries looked back on", { ...gate, rule: { kind: "of", window: 3 } }, "hits.ceiling"],
+    ["a window too wide to reckon", { ...gate, rule: { kind: "of", window: 40 } }, "rule.window"],
+    ["a circuit of nothing", { ...circuit, movements: [] }, "movements"],
+    [
+      "a movement without a name",
+      { ...circuit, movements: [{ name: " ", seconds: 20, metres: 0, breather: false }] },
+      "movements.0.name",
+    ],
+    ["a length of nothing", { ...lengths, metres: 0 }, "metres"],
     ["an unknown field", { ...reps, extra: 1 }, ""],
   ];
   it.each(bad)("%s", (_, dose, path) => {

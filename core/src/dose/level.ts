@@ -1,6 +1,6 @@
 /** What a dose amounts to, in the unit it is counted in. */
 export interface Volume {
-  unit: "seconds" | "reps" | "attempts";
+  unit: "seconds" | "reps" | "attempts" | "metres" | "counts" | "tries";
   amount: number;
 }
 

@@ -1,18 +1,43 @@
 import { attemptsLevels } from "./attemptsDose";
+import { idealInChain } from "./chain";
+import { circuitLevels } from "./circuitDose";
+import { countsLevels } from "./countsDose";
 import type { Dose } from "./dose";
+import { gateLevels } from "./gateDose";
+import { lengthsLevels } from "./lengthsDose";
 import type { DoseLevel } from "./level";
-import { repsLevels } from "./repsDose";
+import { withPartner } from "./partner";
+import { repsLevels, repsToVary } from "./repsDose";
 import { timeLevels } from "./timeDose";
 
-/** Every level of a dose, from its floor to its ceiling: durations never fall from one to the next. */
+/** Levels are asked for again and again for the same dose, by every fit; a dose is never changed in place. */
+const known = new WeakMap<Dose, DoseLevel[]>();
+
+/** Every level of a dose, from its floor to its ceiling: durations rise from one to the next. */
 export function levelsOf(dose: Dose): DoseLevel[] {
+  const before = known.get(dose);
+  if (before) return before;
+  const levels = alone(dose).map((level) => withPartner(level, dose.partner));
+  known.set(dose, levels);
+  return levels;
+}
+
+function alone(dose: Dose): DoseLevel[] {
   switch (dose.kind) {
     case "time":
       return timeLevels(dose);
     case "reps":
       return repsLevels(dose);
+    case "lengths":
+      return lengthsLevels(dose);
+    case "counts":
+      return countsLevels(dose);
     case "attempts":
       return attemptsLevels(dose);
+    case "gate":
+      return gateLevels(dose);
+    case "circuit":
+      return circuitLevels(dose);
   }
 }
 
@@ -22,8 +47,21 @@ export function idealLevel(dose: Dose): number {
     case "time":
       return Math.ceil((dose.seconds.ideal - dose.seconds.floor) / dose.step);
     case "reps":
-      return dose.reps.ideal - dose.reps.floor + dose.sets.ideal - dose.sets.floor;
+      return idealInChain(dose.sets, repsToVary(dose));
+    case "lengths":
+      return idealInChain(dose.rounds, dose.lengths);
+    case "counts":
+      return withAmount(dose, dose.phrases.ideal);
     case "attempts":
       return dose.attempts.ideal - dose.attempts.floor;
+    case "gate":
+      return withAmount(dose, dose.hits.ideal);
+    case "circuit":
+      return dose.rounds.ideal - dose.rounds.floor;
   }
+}
+
+/** The index of the level of so many, where some levels may be left out. */
+function withAmount(dose: Dose, amount: number): number {
+  return levelsOf(dose).findIndex((level) => level.counts[0]?.amount === amount);
 }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { formatLength } from "../time/clock";
 import type { DoseLevel } from "./level";
+import { partnerSchema } from "./partner";
 import { rangeSchema, stepsOf } from "./range";
 import { sideCount, sidesSchema, sideWords } from "./sides";
 
@@ -15,6 +16,7 @@ export const timeDoseSchema = z
     sides: sidesSchema,
     /** Seconds to change sides; counted only with both sides. */
     changeoverSeconds: z.number().int().min(0).max(600),
+    partner: partnerSchema.optional(),
   })
   .refine((d) => (d.seconds.ceiling - d.seconds.floor) / d.step <= 58, {
     path: ["step"],

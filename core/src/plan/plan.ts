@@ -1,18 +1,11 @@
 import { z } from "zod";
 import { doseSchema } from "../dose/dose";
 import { phaseSchema } from "./phase";
+import { isPlainText } from "./plainText";
 import { prioritySchema } from "./priority";
 
 /** Most drills one plan may hold. The worth of a fit is packed into exact numbers on the strength of this. */
 export const MOST_DRILLS = 90;
-
-/**
- * True for one line of text that every part of the system can hold: no control characters, which vanish on screen
- * (and PostgreSQL refuses the null character), and no half of a surrogate pair, which is not text at all.
- */
-function isPlainText(text: string): boolean {
-  return !/[\p{Cc}\p{Cs}]/u.test(text);
-}
 
 /** A name a person gives: trimmed, not empty, at most 120 characters. */
 export const nameSchema = z

@@ -19,8 +19,18 @@ function range(least: number, most: number) {
     });
 }
 
+const small = (max: number) => fc.integer({ min: 0, max });
+
+const anyPartner = fc.option(
+  fc.record({
+    mode: fc.constantFrom("together" as const, "alternating" as const, "swapped" as const),
+    changeoverSeconds: small(9),
+  }),
+  { nil: undefined, freq: 3 },
+);
+
 /** Doses of every kind with few levels, so that a brute force can try them all. */
-export const anyDose: fc.Arbitrary<Dose> = fc.oneof(
+const anyDoseAlone: fc.Arbitrary<Dose> = fc.oneof(
   fc.record({
     kind: fc.constant("time" as const),
     seconds: range(5, 90),
@@ -46,7 +56,61 @@ export const anyDose: fc.Arbitrary<Dose> = fc.oneof(
       fc.record({ kind: fc.constant("multiple" as const), times: fc.constantFrom(0, 0.5, 2) }),
     ),
   }),
+  fc.record({
+    kind: fc.constant("lengths" as const),
+    rounds: range(1, 2),
+    lengths: range(1, 3),
+    metres: fc.integer({ min: 10, max: 25 }),
+    secondsEach: fc.integer({ min: 4, max: 12 }),
+    turnSeconds: small(3),
+    back: fc.constantFrom("none" as const, "same" as const, "walk" as const),
+    walkSeconds: small(9),
+    restSeconds: small(20),
+  }),
+  fc.record({
+    kind: fc.constant("counts" as const),
+    phrases: range(1, 4),
+    counts: fc.integer({ min: 1, max: 8 }),
+    beatsPerMinute: fc.integer({ min: 30, max: 240 }),
+    sides,
+    changeoverSeconds: small(5),
+  }),
+  fc.record({
+    kind: fc.constant("gate" as const),
+    rule: fc.oneof(
+      fc.record({ kind: fc.constant("total" as const) }),
+      fc.record({ kind: fc.constant("row" as const) }),
+      fc.record({ kind: fc.constant("of" as const), window: fc.integer({ min: 4, max: 6 }) }),
+    ),
+    hits: range(1, 4),
+    chancePercent: fc.integer({ min: 20, max: 95 }),
+    secondsEach: fc.integer({ min: 2, max: 8 }),
+    restSeconds: small(4),
+    surePercent: fc.integer({ min: 50, max: 95 }),
+    capSeconds: fc.integer({ min: 10, max: 90 }),
+    sides,
+  }),
+  fc.record({
+    kind: fc.constant("circuit" as const),
+    movements: fc.array(
+      fc.record({
+        name: fc.constant("Hop"),
+        seconds: fc.integer({ min: 5, max: 20 }),
+        metres: fc.constantFrom(0, 25),
+        breather: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 3 },
+    ),
+    rounds: range(1, 3),
+    restSeconds: small(5),
+    roundRestSeconds: small(20),
+  }),
 );
+
+/** The same, with a partner or without one. */
+export const anyDose: fc.Arbitrary<Dose> = fc
+  .tuple(anyDoseAlone, anyPartner)
+  .map(([dose, partner]) => (partner ? { ...dose, partner } : dose));
 
 const anyItem: fc.Arbitrary<PlanItem> = fc.record({
   id: fc.uuid(),

@@ -1,0 +1,58 @@
+import { z } from "zod";
+import type { DoseLevel } from "./level";
+import { partnerSchema } from "./partner";
+import { rangeSchema, stepsOf } from "./range";
+import { sideCount, sidesSchema, sideWords } from "./sides";
+
+/** Phrases of counts to a beat. */
+export const countsDoseSchema = z.strictObject({
+  kind: z.literal("counts"),
+  phrases: rangeSchema(1, 60, "phrases"),
+  /** Counts in a phrase. */
+  counts: z.number().int().min(1, { error: "A phrase has at least 1 count." }).max(64),
+  beatsPerMinute: z
+    .number()
+    .int()
+    .min(30, { error: "A beat is 30 to 240 a minute." })
+    .max(240, { error: "A beat is 30 to 240 a minute." }),
+  sides: sidesSchema,
+  /** Seconds to change sides; counted only with both sides. */
+  changeoverSeconds: z.number().int().min(0).max(600),
+  partner: partnerSchema.optional(),
+});
+
+export type CountsDose = z.infer<typeof countsDoseSchema>;
+
+/**
+ * The levels of a counts dose, fewest phrases first.
+ * Duration: counts × phrases × 60 / bpm, up to the next whole second, × sides + changeover × (sides − 1). Of phrases that
+ * end in the same second the most are kept.
+ */
+export function countsLevels(dose: CountsDose): DoseLevel[] {
+  const sides = sideCount(dose.sides);
+  const levels = stepsOf(dose.phrases, 1).map((phrases): DoseLevel => {
+    const workSeconds = Math.ceil((dose.counts * phrases * 60) / dose.beatsPerMinute) * sides;
+    return {
+      seconds: workSeconds + dose.changeoverSeconds * (sides - 1),
+      workSeconds,
+      volume: { unit: "counts", amount: dose.counts * phrases * sides },
+      words: `${phrases > 1 ? `${phrases} × ` : ""}${dose.counts} counts${sideWords(dose.sides)} at ${dose.beatsPerMinute} a minute`,
+      counts: [{ noun: ["phrase", "phrases"], amount: phrases }],
+    };
+  });
+  return rising(levels, dose.phrases.ideal);
+}
+
+/**
+ * Of levels that take equally long keeps one: the ideal where it is among them, otherwise the most. Nobody would be
+ * asked to do less in the same time.
+ * @param ideal amount of the first count at the ideal
+ */
+export function rising(levels: readonly DoseLevel[], ideal: number): DoseLevel[] {
+  const kept = new Map<number, DoseLevel>();
+  for (const level of levels) {
+    const there = kept.get(level.seconds);
+    if (there?.counts[0]?.amount !== ideal) kept.set(level.seconds, level);
+  }
+  return [...kept.values()];
+}
