@@ -3,27 +3,24 @@
 import { type Browser, chromium, type Page } from "@playwright/test";
 import { benchPlan } from "../../core/bench/plans";
 import { chromium as launch } from "../browser";
+import { clubApi, openDemo } from "../coach";
 
 const base = process.env.BENCH_URL as string;
 const SLOWDOWN = 4;
 const FRAME = 1000 / 60;
 
-async function ask(
-  method: string,
-  path: string,
-  body: object,
-): Promise<{ id: string; plan: { id: string } }> {
-  const headers = { "content-type": "application/json" };
-  const answer = await fetch(`${base}/api${path}`, { method, headers, body: JSON.stringify(body) });
-  if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`);
+/** Asks about the demo club, as whoever the page is signed in as. */
+async function ask(page: Page, method: string, path: string, data: object) {
+  const answer = await page.request.fetch(`${await clubApi(page)}${path}`, { method, data });
+  if (!answer.ok()) throw new Error(`${path}: ${await answer.text()}`);
   return (await answer.json()) as { id: string; plan: { id: string } };
 }
 
 /** A start two hours from now whose warm-up has thirty drills. */
-async function thirtyDrills(): Promise<string> {
-  const athlete = await ask("POST", "/athletes", { name: "Bench" });
+async function thirtyDrills(page: Page): Promise<string> {
+  const athlete = await ask(page, "POST", "/athletes", { name: "Bench" });
   const startsAt = Date.now() + 7_200_000;
-  const start = await ask("POST", "/starts", {
+  const start = await ask(page, "POST", "/starts", {
     athleteId: athlete.id,
     title: "Bench",
     venue: "",
@@ -31,7 +28,7 @@ async function thirtyDrills(): Promise<string> {
     startsAt: new Date(startsAt).toISOString(),
     readyAt: new Date(startsAt - 3_600_000).toISOString(),
   });
-  await ask("PUT", `/plans/${start.plan.id}`, { version: 1, body: benchPlan(30) });
+  await ask(page, "PUT", `/plans/${start.plan.id}`, { version: 1, body: benchPlan(30) });
   return start.id;
 }
 
@@ -88,8 +85,9 @@ async function drag(page: Page): Promise<{ finger: number[]; stair: number[] }> 
 }
 
 async function firstLoad(browser: Browser): Promise<number> {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
   const page = await context.newPage();
+  await openDemo(page);
   const client = await context.newCDPSession(page);
   await client.send("Network.enable");
   await client.send("Network.setExtraHTTPHeaders", { headers: { "accept-encoding": "gzip" } });
@@ -106,7 +104,8 @@ async function firstLoad(browser: Browser): Promise<number> {
 }
 
 const browser = await chromium.launch(launch);
-const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+const page = await browser.newPage({ baseURL: base, viewport: { width: 390, height: 844 } });
+await openDemo(page);
 function row(name: string, times: number[]): string {
   const sorted = times.toSorted((x, y) => x - y);
   const at = (share: number) =>
@@ -124,7 +123,7 @@ await page.evaluate(() => {
   });
 });
 const bare = await drag(page);
-await page.goto(`${base}/start/${await thirtyDrills()}`);
+await page.goto(`${base}/start/${await thirtyDrills(page)}`);
 await page.getByTestId("stair").waitFor();
 const ours = await drag(page);
 console.log(

@@ -9,11 +9,16 @@ import {
 } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Choice } from "~/ui/Choice";
+import { AttemptsFields } from "./AttemptsFields";
 import { CircuitFields } from "./CircuitFields";
+import { CountsFields } from "./CountsFields";
 import type { EditProps } from "./fields";
 import { firstDose } from "./firstDose";
-import { AttemptsFields, CountsFields, GateFields, LengthsFields, RepsFields, TimeFields } from "./kinds";
+import { GateFields } from "./GateFields";
+import { LengthsFields } from "./LengthsFields";
 import { PartnerFields } from "./PartnerFields";
+import { RepsFields } from "./RepsFields";
+import { TimeFields } from "./TimeFields";
 
 const KINDS: { value: DoseKind; label: string }[] = [
   { value: "time", label: "Time" },

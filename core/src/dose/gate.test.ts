@@ -1,18 +1,8 @@
 import fc from "fast-check";
+import { random } from "../testing/random";
 import { type GateRule, gateDistribution, triesFor } from "./gateDistribution";
 import { type GateDose, gateDoseSchema, gateLevels, triesUnderCap } from "./gateDose";
 import { idealLevel } from "./levelsOf";
-
-/** A repeatable pseudo-random number from 0 to below 1 (mulberry32). */
-function random(seed: number): () => number {
-  let a = seed;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
 
 /** Throws until the gate opens, as a person would: nothing of the distribution is known here. */
 function tries(rule: GateRule, hits: number, chance: number, next: () => number, most: number): number {

@@ -1,0 +1,29 @@
+import { type Dose, formatLength } from "@tonodrome/core";
+import { View } from "react-native";
+import { type EditProps, RangeField, Seconds } from "./fields";
+
+/** A length of time. */
+export function TimeFields({ dose, onChange }: EditProps<Extract<Dose, { kind: "time" }>>) {
+  const { step, seconds } = dose;
+  return (
+    <View className="gap-2">
+      <RangeField
+        noun="time"
+        range={seconds}
+        limits={{ step, least: step, most: Math.min(1800, seconds.floor + step * 55) }}
+        show={formatLength}
+        onChange={(next) => onChange({ ...dose, seconds: next })}
+      />
+      {dose.sides === "both" ? (
+        <Seconds
+          label="Changing sides"
+          value={dose.changeoverSeconds}
+          least={0}
+          most={120}
+          step={5}
+          onChange={(changeoverSeconds) => onChange({ ...dose, changeoverSeconds })}
+        />
+      ) : null}
+    </View>
+  );
+}
