@@ -219,6 +219,7 @@ test("a session that ends while a warm-up is edited loses nothing", async ({ pag
   await page.getByRole("button", { name: "New drill" }).click();
   await page.getByLabel("Name", { exact: true }).fill("Hop ladder");
   await page.getByRole("button", { name: "Put on the shelf" }).click();
+  await expect(page.getByText("Hop ladder")).toBeVisible();
   await openStart(page, "Ada Finch");
   await addDrills(page, "Hop ladder");
   await context.clearCookies();

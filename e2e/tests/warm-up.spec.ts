@@ -123,6 +123,7 @@ test("a drill of one's own is made and added in one go", async ({ page }) => {
   await page.getByLabel("Name", { exact: true }).fill("Hop ladder");
   await page.getByRole("dialog").getByRole("radio", { name: "Mobilise and activate" }).click();
   await page.getByRole("button", { name: "Put on the shelf" }).click();
+  await expect(page.getByRole("button", { name: "Make a new drill" })).toBeVisible();
   await page.getByRole("button", { name: "Close" }).click();
   expect(await stairNames(page)).toEqual(["Hop ladder"]);
   await page.goto("/shelf");

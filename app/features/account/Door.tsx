@@ -1,7 +1,7 @@
 import { QueryClientProvider } from "@tanstack/react-query";
 import type { Membership } from "@tonodrome/core/api";
 import { usePathname, useRouter } from "expo-router";
-import { type ReactNode, useEffect, useState } from "react";
+import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { View } from "react-native";
 import { arrived, refreshMe, useAccount } from "~/data/account";
 import { makeQueryClient, useLiveClub } from "~/data/queries";
@@ -9,8 +9,10 @@ import { sendAll } from "~/data/runStore";
 import { Frame } from "~/features/nav/Frame";
 import { Loading } from "~/ui/Loading";
 import { Notice } from "~/ui/Notice";
-import { NoClubScreen } from "./NoClubScreen";
-import { SignInScreen } from "./SignInScreen";
+
+// Whoever is in does not load the way in.
+const NoClubScreen = lazy(() => import("./NoClubScreen").then((m) => ({ default: m.NoClubScreen })));
+const SignInScreen = lazy(() => import("./SignInScreen").then((m) => ({ default: m.SignInScreen })));
 
 /** Addresses that anybody may open, whether signed in or not. */
 const OPEN = /^\/(sign-up|join\/|shared\/)/;
@@ -34,8 +36,9 @@ export function Door({ children }: { children: ReactNode }) {
       </View>
     );
   }
-  if (me === null) return <SignInScreen />;
-  if (!club) return <NoClubScreen />;
+  if (me === null || !club) {
+    return <Suspense fallback={<Loading />}>{me === null ? <SignInScreen /> : <NoClubScreen />}</Suspense>;
+  }
   return (
     <Club key={`${me.id} ${club.id}`} club={club} wanted={wanted}>
       {children}

@@ -1,5 +1,5 @@
 import type { Start } from "@tonodrome/core/api";
-import { memo } from "react";
+import { memo, useMemo } from "react";
 import { ScrollView, View } from "react-native";
 import { useStart } from "~/data/queries";
 import { Button } from "~/ui/Button";
@@ -13,6 +13,7 @@ import { Dock } from "./Dock";
 import { DrillPane } from "./DrillPane";
 import { GivenUp } from "./GivenUp";
 import { PlanNotices } from "./PlanNotices";
+import { SortableStrips } from "./SortableStrips";
 import { Stair } from "./Stair";
 import { beginWords, StartBand } from "./StartBand";
 import { useWarmUp, type WarmUpModel } from "./useWarmUp";
@@ -137,6 +138,8 @@ interface ClimbProps extends Pick<WarmUpModel, "draft" | "fit" | "failure"> {
 /** What scrolls: news of the plan, and the stair. Drawn again only when one of them changes, not with every second. */
 const Climb = memo(
   function Climb({ draft, fit, failure, selectedId, over, onAdd, onSelect, onMove }: ClimbProps) {
+    const { items } = draft.body;
+    const ids = useMemo(() => items.map((i) => i.id), [items]);
     return (
       <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
         <PlanNotices
@@ -146,7 +149,9 @@ const Climb = memo(
           over={over}
           onAdd={onAdd}
         />
-        <Stair fit={fit} body={draft.body} selectedId={selectedId} onSelect={onSelect} onMove={onMove} />
+        <Stair fit={fit} body={draft.body} selectedId={selectedId} onSelect={onSelect}>
+          {onMove ? <SortableStrips ids={ids} onMove={onMove} /> : null}
+        </Stair>
       </ScrollView>
     );
   },
