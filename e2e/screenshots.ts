@@ -124,6 +124,8 @@ for (const { name, size = PHONE, dark, signedOut, go } of shots) {
   if (!signedOut) await openDemo(page);
   await go(page);
   await page.getByRole("main").waitFor();
+  // A page in sight keeps a stream open, so the network is never idle: what it asks for first is given a moment.
+  await page.waitForTimeout(1500);
   await expect(page.getByText("Loading …")).toHaveCount(0);
   await page.evaluate(() => document.fonts.ready);
   await page.clock.runFor(1500);

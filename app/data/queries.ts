@@ -5,6 +5,7 @@ import {
   athleteListSchema,
   athleteSchema,
   type DrillInput,
+  type DrillWrite,
   doneSchema,
   drillListSchema,
   drillSchema,
@@ -188,11 +189,12 @@ export function useCreateAthlete() {
   });
 }
 
-export function useDrills() {
+export function useDrills(enabled = true) {
   const ask = useClubAsk();
   return useQuery({
     queryKey: ["drills"],
     queryFn: async () => (await ask(drillListSchema, "GET", "/drills")).drills,
+    enabled,
   });
 }
 
@@ -222,6 +224,18 @@ export function useDeleteAthlete() {
   return useMutation({
     mutationFn: ({ id }: Athlete) => ask(doneSchema, "DELETE", `/athletes/${id}`),
     onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+/** Writes a drill of the shelf over, as long as it is the version that was read. */
+export function useSaveDrill() {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: ({ id, write }: { id: string; write: DrillWrite }) =>
+      ask(drillSchema, "PUT", `/drills/${id}`, write),
+    // Refused or not: what the server has now is what the next edit is made against.
+    onSettled: () => void client.invalidateQueries({ queryKey: ["drills"] }),
   });
 }
 

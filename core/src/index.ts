@@ -11,6 +11,7 @@ export { compareFits, type GivenUp, givenUp, givenUpLine } from "./fit/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
 export { buildFitTable, type FitTable } from "./fit/fitTable";
 export { type SteepStep, steepSteps } from "./ladder/stepRule";
+export { type DrillContent, drillContent } from "./plan/drillContent";
 export { PHASES, type Phase, phaseName } from "./plan/phase";
 export {
   emptyPlan,

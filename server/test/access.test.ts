@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import Fastify, { type InjectOptions } from "fastify";
 import { guard } from "../src/access/access";
 import { makeLimits } from "../src/access/limits";
-import { planBody, startInput } from "./make";
+import { drillInput, planBody, startInput } from "./make";
 import { type FullClub, fullClub, IN_TIME, runInput } from "./people";
 import { ALL, RULES } from "./rules";
 import { type TestServer, testServer } from "./testServer";
@@ -107,6 +107,7 @@ describe("another club", () => {
     "PUT /api/clubs/:clubId/members/:userId": () => ({ role: "coach", athleteId: null, was: "coach" }),
     "PUT /api/clubs/:clubId/starts/:id": () => ({ version: 1, ...startInput(ours.ids.athlete) }),
     "PUT /api/clubs/:clubId/plans/:id": () => ({ version: 1, body: planBody("Laps") }),
+    "PUT /api/clubs/:clubId/drills/:id": () => ({ version: 1, archived: false, ...drillInput("Ours") }),
     "POST /api/clubs/:clubId/starts/:id/shares": () => ({ until: IN_TIME }),
     "POST /api/clubs/:clubId/runs/:id/events": () => ({
       events: [{ id: randomUUID(), at: "2026-06-01T12:00:00.000Z", kind: "begin" }],

@@ -23,6 +23,12 @@ export function planItem(name: string): PlanItem {
   };
 }
 
+/** What makes a drill of the shelf. */
+export function drillInput(name: string) {
+  const { id: _, drillId: __, ...drill } = planItem(name);
+  return drill;
+}
+
 export function planBody(...names: string[]) {
   return { items: names.map(planItem), wait: { leastSeconds: 60, longestSeconds: 300 }, stepPoints: 20 };
 }

@@ -1,5 +1,5 @@
 import type { Role } from "@tonodrome/core/api";
-import { makeStart } from "./make";
+import { drillInput, makeStart } from "./make";
 import type { Person, TestServer } from "./testServer";
 
 /** A club with somebody in every role; the athlete's account goes with the athlete of its one start. */
@@ -11,6 +11,7 @@ export interface FullClub {
     plan: string;
     athlete: string;
     run: string;
+    drill: string;
     invite: string;
     share: string;
     user: string;
@@ -28,6 +29,7 @@ export async function fullClub(server: TestServer): Promise<FullClub> {
   const assistant = await member("assistant");
   const athlete = await member("athlete", start.athlete.id);
   const run = await owner.ask("POST", "/api/:club/runs", runInput(start.id));
+  const drill = await owner.ask("POST", "/api/:club/drills", drillInput("Hops"));
   const invite = await owner.ask("POST", "/api/:club/invites", { role: "coach", athleteId: null });
   const share = await owner.ask("POST", `/api/:club/starts/${start.id}/shares`, { until: IN_TIME });
   return {
@@ -38,6 +40,7 @@ export async function fullClub(server: TestServer): Promise<FullClub> {
       plan: start.plan.id,
       athlete: start.athlete.id,
       run: run.body.id,
+      drill: drill.body.id,
       invite: invite.body.id,
       share: share.body.id,
       user: coach.userId,

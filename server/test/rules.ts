@@ -42,6 +42,7 @@ export const RULES: Record<string, Role[] | "anybody" | "signed-in"> = {
   "POST /api/clubs/:clubId/athletes/:id/anonymise": OWNERS,
   "GET /api/clubs/:clubId/drills": READERS,
   "POST /api/clubs/:clubId/drills": BUILDERS,
+  "PUT /api/clubs/:clubId/drills/:id": BUILDERS,
   "GET /api/clubs/:clubId/starts": ALL,
   "POST /api/clubs/:clubId/starts": BUILDERS,
   "GET /api/clubs/:clubId/starts/:id": ALL,

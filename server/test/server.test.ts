@@ -9,7 +9,7 @@ import { connect } from "../src/db/connect";
 import { migrate } from "../src/db/migrate";
 import { firstTables } from "../src/db/migrations/0001-first-tables";
 import { resetDemo, seedDemo } from "../src/demo/seedDemo";
-import { makeStart, planBody, planItem } from "./make";
+import { drillInput, makeStart, planBody } from "./make";
 import { freshDatabase, type TestServer, testOptions, testServer } from "./testServer";
 
 describe("the server", () => {
@@ -41,10 +41,11 @@ describe("the server", () => {
   });
 
   it("keeps drills on the shelf", async () => {
-    const { id: _, drillId: __, ...drill } = planItem("Hops");
+    const drill = drillInput("Hops");
     const made = await server.ask("POST", "/api/:club/drills", drill);
-    expect(made.body).toMatchObject({ name: "Hops", dose: drill.dose });
-    expect((await server.ask("GET", "/api/:club/drills")).body.drills).toEqual([made.body]);
+    expect(made.body).toMatchObject({ name: "Hops", dose: drill.dose, version: 1, archived: false });
+    const list = (await server.ask("GET", "/api/:club/drills")).body.drills;
+    expect(list).toEqual([{ ...made.body, uses: 0 }]);
     expect((await server.ask("POST", "/api/:club/drills", { ...drill, name: "" })).body.path).toBe("name");
   });
 });
@@ -91,7 +92,7 @@ it("migrates from empty, twice without harm, and several servers at once", async
   const url = await freshDatabase();
   const databases = [connect(url), connect(url), connect(url)];
   const applied = await Promise.all(databases.map((d) => migrate(d.sequelize)));
-  expect(applied.flat()).toEqual(["0001-first-tables", "0002-accounts"]);
+  expect(applied.flat()).toEqual(["0001-first-tables", "0002-accounts", "0003-shelf"]);
   expect(await migrate((databases[0] as (typeof databases)[0]).sequelize)).toEqual([]);
   const withoutClub = await databases[0]?.sequelize.query(
     `SELECT table_name FROM information_schema.tables t WHERE table_schema = 'public'
@@ -127,7 +128,7 @@ it("migrates a database of the release before accounts, keeps all of it, and han
       ('${unknown}', '${club}', NULL, 'Somebody gone', ${about}, '{}');
     INSERT INTO run_events (id, club_id, run_id, event) VALUES ('${event}', '${club}', '${run}', '{}')`);
 
-  expect(await migrate(sequelize)).toEqual(["0002-accounts"]);
+  expect(await migrate(sequelize)).toEqual(["0002-accounts", "0003-shelf"]);
   const runs = await models.Run.findAll();
   expect(Object.fromEntries(runs.map((r) => [r.id, r.athleteId]))).toEqual({
     [run as string]: ada,

@@ -1,20 +1,9 @@
-import { zodResolver } from "@hookform/resolvers/zod";
-import { PHASES, type Phase, PRIORITIES, phaseName } from "@tonodrome/core";
-import { type Drill, type DrillInput, drillInputSchema } from "@tonodrome/core/api";
-import { Controller, useForm } from "react-hook-form";
-import { Text, View } from "react-native";
+import type { Drill, DrillInput } from "@tonodrome/core/api";
 import { useCreateDrill } from "~/data/queries";
-import { DoseEditor } from "~/features/dose/DoseEditor";
 import { firstDose } from "~/features/dose/firstDose";
-import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { Field } from "~/ui/Field";
-import { Notice } from "~/ui/Notice";
-import { Stepper } from "~/ui/Stepper";
+import { DrillForm, USUAL_INTENSITY } from "./DrillForm";
 
-const USUAL_INTENSITY: Record<Phase, number> = { kit: 0, raise: 20, mobilise: 35, technical: 50, prime: 90 };
-
-const first: DrillInput = {
+const blank: DrillInput = {
   name: "",
   phase: "raise",
   priority: "useful",
@@ -24,80 +13,24 @@ const first: DrillInput = {
   place: "",
 };
 
+interface NewDrillProps {
+  /** What it begins as: a copy of another one, or blank. */
+  first?: DrillInput;
+  onMade: (drill: Drill) => void;
+  onCancel: () => void;
+}
+
 /** Makes a drill and puts it on the shelf. */
-export function NewDrill({ onMade, onCancel }: { onMade: (drill: Drill) => void; onCancel: () => void }) {
+export function NewDrill({ first = blank, onMade, onCancel }: NewDrillProps) {
   const create = useCreateDrill();
-  const form = useForm<DrillInput>({ resolver: zodResolver(drillInputSchema), defaultValues: first });
-  const { errors } = form.formState;
-  const submit = form.handleSubmit((input) => create.mutate(input, { onSuccess: onMade }));
   return (
-    <View className="gap-4">
-      <Field label="Name" autoComplete="off" error={errors.name?.message} {...form.register("name")} />
-      <Controller
-        control={form.control}
-        name="phase"
-        render={({ field }) => (
-          <Choice
-            label="Phase"
-            options={PHASES.map((value) => ({ value, label: phaseName(value) }))}
-            value={field.value}
-            onChange={(phase) => {
-              field.onChange(phase);
-              form.setValue("intensity", USUAL_INTENSITY[phase]);
-            }}
-          />
-        )}
-      />
-      <Controller
-        control={form.control}
-        name="intensity"
-        render={({ field }) => (
-          <Stepper
-            label="Intensity"
-            value={`${field.value} %`}
-            onLess={() => field.onChange(Math.max(0, field.value - 5))}
-            onMore={() => field.onChange(Math.min(100, field.value + 5))}
-            atLeast={field.value <= 0}
-            atMost={field.value >= 100}
-          />
-        )}
-      />
-      <Controller
-        control={form.control}
-        name="dose"
-        render={({ field }) => <DoseEditor dose={field.value} onChange={field.onChange} />}
-      />
-      <View className="gap-1">
-        <Text className="font-text text-body text-ink">When time is short</Text>
-        <Controller
-          control={form.control}
-          name="priority"
-          render={({ field }) => (
-            <Choice
-              label="Priority"
-              options={PRIORITIES.map((value) => ({
-                value,
-                label: `${value[0]?.toUpperCase() ?? ""}${value.slice(1)}`,
-              }))}
-              value={field.value}
-              onChange={field.onChange}
-            />
-          )}
-        />
-      </View>
-      <Field label="One thing to attend to" error={errors.focus?.message} {...form.register("focus")} />
-      <Field label="Place" error={errors.place?.message} {...form.register("place")} />
-      {create.error ? <Notice warn text={create.error.message} /> : null}
-      <View className="flex-row gap-2">
-        <Button
-          label="Put on the shelf"
-          look="full"
-          className="flex-1"
-          disabled={create.isPending}
-          onPress={() => void submit()}
-        />
-        <Button label="Cancel" onPress={onCancel} />
-      </View>
-    </View>
+    <DrillForm
+      first={first}
+      action="Put on the shelf"
+      pending={create.isPending}
+      failure={create.error?.message ?? null}
+      onSubmit={(drill) => create.mutate(drill, { onSuccess: onMade })}
+      onCancel={onCancel}
+    />
   );
 }

@@ -1,3 +1,5 @@
+import { drillContent } from "@tonodrome/core";
+import type { DrillInput, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { useMay } from "~/data/account";
 import { useDrills } from "~/data/queries";
@@ -6,22 +8,39 @@ import { Loaded } from "~/ui/Loading";
 import { Screen } from "~/ui/Screen";
 import { Sheet } from "~/ui/Sheet";
 import { DrillList } from "./DrillList";
+import { EditDrill } from "./EditDrill";
 import { NewDrill } from "./NewDrill";
+
+/** What is being made or changed: a drill of the shelf by its id, or a new one, blank or from a copy. */
+type Open = { id: string } | { first?: DrillInput };
 
 /** The club's drills. */
 export function ShelfScreen() {
   const drills = useDrills();
   const mayBuild = useMay("build");
-  const [making, setMaking] = useState(false);
+  const [open, setOpen] = useState<Open | null>(null);
+  const close = () => setOpen(null);
+  const edited = open && "id" in open ? (drills.data?.find((d) => d.id === open.id) ?? null) : null;
+  const copy = (drill: ShelfDrill) =>
+    setOpen({ first: { ...drillContent(drill), name: `${drill.name}, copy`.slice(0, 120) } });
   return (
     <Screen
       title="Shelf"
-      action={mayBuild ? <Button label="New drill" icon="add" onPress={() => setMaking(true)} /> : undefined}
+      action={mayBuild ? <Button label="New drill" icon="add" onPress={() => setOpen({})} /> : undefined}
     >
-      <Loaded query={drills}>{(list) => <DrillList drills={list} />}</Loaded>
-      {making ? (
-        <Sheet title="New drill" onClose={() => setMaking(false)}>
-          <NewDrill onMade={() => setMaking(false)} onCancel={() => setMaking(false)} />
+      <Loaded query={drills}>
+        {(list) => (
+          <DrillList drills={list} onOpen={mayBuild ? (drill) => setOpen({ id: drill.id }) : undefined} />
+        )}
+      </Loaded>
+      {edited ? (
+        <Sheet title={edited.name} onClose={close}>
+          <EditDrill drill={edited} onCopy={() => copy(edited)} onDone={close} />
+        </Sheet>
+      ) : null}
+      {open && !("id" in open) ? (
+        <Sheet title="New drill" onClose={close}>
+          <NewDrill key={open.first?.name ?? ""} {...open} onMade={close} onCancel={close} />
         </Sheet>
       ) : null}
     </Screen>

@@ -1,4 +1,5 @@
 import {
+  type DrillContent,
   nameSchema,
   noteSchema,
   PHASES,
@@ -21,6 +22,8 @@ interface DrillEditorProps {
   steep: SteepStep | null;
   /** Why it was given up, when it was. */
   reason: string | null;
+  /** What the shelf has of it by now, where that is something else. */
+  onShelf: DrillContent | null;
   onChange: (change: Partial<PlanItem>) => void;
 }
 
@@ -31,7 +34,7 @@ const PRIORITY_OPTIONS = PRIORITIES.map((value) => ({
 }));
 
 /** One drill of the plan: its dose, intensity, priority, focus and place in the order. */
-export function DrillEditor({ placement, steep, reason, onChange }: DrillEditorProps) {
+export function DrillEditor({ placement, steep, reason, onShelf, onChange }: DrillEditorProps) {
   const { item } = placement;
   const intensity = (by: number) => onChange({ intensity: Math.min(100, Math.max(0, item.intensity + by)) });
   return (
@@ -43,6 +46,12 @@ export function DrillEditor({ placement, steep, reason, onChange }: DrillEditorP
         />
       ) : null}
       {reason ? <Notice text={reason} /> : null}
+      {onShelf ? (
+        <Notice
+          text="On the shelf this drill reads otherwise by now. Here it stays as it is."
+          actions={[{ label: "Take the shelf's", onPress: () => onChange(onShelf) }]}
+        />
+      ) : null}
       <Stepper
         label="Intensity"
         value={`${item.intensity} %`}
@@ -105,6 +114,12 @@ interface TextEditProps {
 /** A text that only reaches the plan while it is one the plan can hold; until then its fault is said. */
 function TextEdit({ label, value, check, onChange }: TextEditProps) {
   const [text, setText] = useState(value);
+  const [told, setTold] = useState(value);
+  // Changed by something else, such as undo or the shelf's version: what was typed here is not it any more.
+  if (value !== told) {
+    setTold(value);
+    setText(value);
+  }
   const answer = check.safeParse(text);
   return (
     <Field
@@ -115,7 +130,9 @@ function TextEdit({ label, value, check, onChange }: TextEditProps) {
         const next = event.currentTarget.value;
         setText(next);
         const { data } = check.safeParse(next);
-        if (data !== undefined) onChange(data);
+        if (data === undefined) return;
+        setTold(data);
+        onChange(data);
       }}
     />
   );

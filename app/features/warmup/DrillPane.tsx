@@ -1,4 +1,7 @@
-import { givenUp, steepSteps } from "@tonodrome/core";
+import { hashKey } from "@tanstack/react-query";
+import { type DrillContent, drillContent, givenUp, type PlanItem, steepSteps } from "@tonodrome/core";
+import type { ShelfDrill } from "@tonodrome/core/api";
+import { useDrills } from "~/data/queries";
 import { DrillEditor } from "./DrillEditor";
 import { DrillFacts } from "./DrillFacts";
 import { DrillMoves } from "./DrillMoves";
@@ -17,9 +20,11 @@ export function DrillPane({ model }: { model: WarmUpModel }) {
 /** The editor of the selected drill. */
 export function SelectedDrill({ model }: { model: WarmUpModel }) {
   const { selected, fit, draft } = model;
+  const drills = useDrills(model.mayBuild);
   if (!selected) return null;
   const { id } = selected.item;
   const reason = givenUp(fit).find((g) => g.itemId === id)?.reason ?? null;
+  const onShelf = shelfVersion(selected.item, drills.data);
   if (!model.mayBuild) return <DrillFacts placement={selected} reason={reason} />;
   return (
     <DrillEditor
@@ -27,9 +32,18 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
       placement={selected}
       steep={steepSteps(draft.body.items, draft.body.stepPoints).find((s) => s.toId === id) ?? null}
       reason={reason}
+      onShelf={onShelf}
       onChange={model.change}
     />
   );
+}
+
+/** What the shelf has of a drill of the plan by now; null where that is the same, or nothing. */
+function shelfVersion(item: PlanItem, drills: readonly ShelfDrill[] | undefined): DrillContent | null {
+  const found = drills?.find((d) => d.id === item.drillId);
+  if (!found) return null;
+  const [mine, theirs] = [drillContent(item), drillContent(found)];
+  return hashKey([mine]) === hashKey([theirs]) ? null : theirs;
 }
 
 /** Earlier, later and out, for the selected drill. */

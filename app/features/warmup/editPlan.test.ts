@@ -5,6 +5,9 @@ import { addDrill, changeItem, moveItem, removeItem } from "./editPlan";
 
 const shelfDrill = (name: string, phase: Phase): Drill => ({
   id: "11111111-1111-4111-8111-111111111111",
+  version: 1,
+  archived: false,
+  changedAt: "2026-06-01T12:00:00.000Z",
   name,
   phase,
   priority: "useful",

@@ -1,6 +1,11 @@
-import type { Phase, PlanBody, PlanItem } from "@tonodrome/core";
-import { PHASES } from "@tonodrome/core";
-import type { Drill } from "@tonodrome/core/api";
+import {
+  type DrillContent,
+  drillContent,
+  PHASES,
+  type Phase,
+  type PlanBody,
+  type PlanItem,
+} from "@tonodrome/core";
 import { v4 as uuid } from "uuid";
 
 /** Changes of a plan as small steps, each giving a new plan and leaving the old one as it was. */
@@ -9,9 +14,11 @@ import { v4 as uuid } from "uuid";
  * Copies a drill from the shelf into the plan: after the last one of its phase or of an earlier phase, and a technical
  * one where it keeps the climb even.
  */
-export function addDrill(body: PlanBody, drill: Drill): { body: PlanBody; id: string } {
-  const { id: drillId, ...rest } = drill;
-  const item: PlanItem = { id: uuid(), drillId, ...rest };
+export function addDrill(
+  body: PlanBody,
+  drill: DrillContent & { id: string },
+): { body: PlanBody; id: string } {
+  const item: PlanItem = { id: uuid(), drillId: drill.id, ...drillContent(drill) };
   return { body: { ...body, items: body.items.toSpliced(placeFor(body.items, item), 0, item) }, id: item.id };
 }
 

@@ -28,7 +28,10 @@ export async function importClub(
   const inClub = <T extends object>(rows: readonly T[]) => rows.map((row) => ({ clubId, ...row }));
   await models.Club.update({ name: file.name }, { where: { id: clubId }, transaction });
   await inChunks(inClub(file.athletes), (rows) => Athlete.bulkCreate(rows, { transaction }));
-  await inChunks(inClub(file.drills), (rows) => Drill.bulkCreate(rows, { transaction }));
+  await inChunks(
+    inClub(file.drills).map((drill) => ({ ...drill, changedAt: new Date(drill.changedAt) })),
+    (rows) => Drill.bulkCreate(rows, { transaction }),
+  );
   await inChunks(
     inClub(file.starts).map(({ plan, ...start }) => ({
       ...start,

@@ -1,15 +1,30 @@
 import { randomUUID } from "node:crypto";
+import { isDeepStrictEqual } from "node:util";
+import { drillContent } from "@tonodrome/core";
 import {
   clubParamsSchema,
   type Drill,
   drillInputSchema,
   drillListSchema,
   drillSchema,
+  drillWriteSchema,
+  idParamsSchema,
 } from "@tonodrome/core/api";
+import { QueryTypes } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import type { DrillRow } from "../db/models/rows";
+import { notFound, versionConflict } from "../errors";
 import type { Resource } from "./context";
+
+/** How many of a club's warm-ups are looked through, newest first, for what is used. */
+const LOOKED_THROUGH = 300;
+
+const USES = `
+  SELECT item ->> 'drillId' AS id, count(DISTINCT p.id)::int AS uses
+  FROM (SELECT id, body FROM plans WHERE club_id = $1 ORDER BY created_at DESC LIMIT ${LOOKED_THROUGH}) p,
+    jsonb_array_elements(p.body -> 'items') item
+  WHERE item ->> 'drillId' IS NOT NULL GROUP BY 1`;
 
 /** The club's shelf. */
 export const drills: Resource = (context) => (app, _options, done) => {
@@ -21,7 +36,12 @@ export const drills: Resource = (context) => (app, _options, done) => {
     async (request) => {
       const { clubId } = placeOf(request);
       const rows = await models.Drill.findAll({ where: { clubId }, order: ["name", "id"] });
-      return { drills: rows.map(toDrill) };
+      const counted = await sequelize.query<{ id: string; uses: number }>(USES, {
+        bind: [clubId],
+        type: QueryTypes.SELECT,
+      });
+      const uses = new Map(counted.map((c) => [c.id, c.uses]));
+      return { drills: rows.map((row) => ({ ...toDrill(row), uses: uses.get(row.id) ?? 0 })) };
     },
   );
 
@@ -45,10 +65,50 @@ export const drills: Resource = (context) => (app, _options, done) => {
       return reply.code(201).send(toDrill(row));
     },
   );
+
+  app.put(
+    "/clubs/:clubId/drills/:id",
+    {
+      config: { access: "build" },
+      schema: { params: idParamsSchema, body: drillWriteSchema, response: { 200: drillSchema } },
+    },
+    async (request) => {
+      const { clubId } = placeOf(request);
+      const { id } = request.params;
+      const { version, ...wanted } = request.body;
+      const { row, isRefused } = await sequelize.transaction(async (transaction) => {
+        const found = await models.Drill.findOne({
+          where: { id, clubId },
+          transaction,
+          lock: transaction.LOCK.UPDATE,
+        });
+        if (!found) throw notFound("drill");
+        // The same edit again: its answer was lost on the way, so it counts as saved.
+        const now = { archived: found.archived, ...drillContent(found) };
+        if (found.version === version + 1 && isDeepStrictEqual(now, wanted))
+          return { row: found, isRefused: false };
+        if (found.version !== version) return { row: found, isRefused: true };
+        const wasArchived = found.archived;
+        await found.update({ ...wanted, version: version + 1, changedAt: new Date() }, { transaction });
+        const deed =
+          wasArchived === wanted.archived
+            ? "drill.change"
+            : wanted.archived
+              ? "drill.archive"
+              : "drill.restore";
+        await audit(context, transaction, request, deed, { clubId, id, detail: { version: version + 1 } });
+        return { row: found, isRefused: false };
+      });
+      if (isRefused) throw versionConflict("drill", toDrill(row));
+      changes.publish({ clubId, topic: "drills" });
+      return toDrill(row);
+    },
+  );
   done();
 };
 
 /** The answer for a drill's row. */
-export function toDrill({ id, name, phase, priority, intensity, dose, focus, place }: DrillRow): Drill {
-  return { id, name, phase, priority, intensity, dose, focus, place };
+export function toDrill(row: DrillRow): Drill {
+  const { id, version, archived, changedAt } = row;
+  return { id, version, archived, changedAt: changedAt.toISOString(), ...drillContent(row) };
 }

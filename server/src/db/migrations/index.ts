@@ -2,6 +2,7 @@ import type { QueryInterface } from "sequelize";
 import type { RunnableMigration } from "umzug";
 import { firstTables } from "./0001-first-tables";
 import { accounts } from "./0002-accounts";
+import { shelf } from "./0003-shelf";
 
 /** In order, forward only: never change one that has been released, add another. */
-export const migrations: RunnableMigration<QueryInterface>[] = [firstTables, accounts];
+export const migrations: RunnableMigration<QueryInterface>[] = [firstTables, accounts, shelf];

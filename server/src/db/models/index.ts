@@ -22,7 +22,7 @@ type Table<Row extends object, Made extends object = Row> = ModelStatic<Model<Ro
 export interface Models {
   Club: Table<ClubRow>;
   Athlete: Table<AthleteRow>;
-  Drill: Table<DrillRow>;
+  Drill: Table<DrillRow, Creation<DrillRow, "version" | "archived" | "changedAt">>;
   Start: Table<StartRow>;
   Plan: Table<PlanRow>;
   PlanEdit: Table<PlanEditRow, Creation<PlanEditRow, "at">>;
@@ -60,6 +60,9 @@ export function defineModels(sequelize: Sequelize): Models {
     Drill: define("Drill", "drills", {
       id: key,
       clubId,
+      version: { ...needed(INTEGER), defaultValue: 1 },
+      archived: { ...needed(BOOLEAN), defaultValue: false },
+      changedAt: madeNow,
       name,
       phase: needed(TEXT),
       priority: needed(TEXT),

@@ -16,6 +16,9 @@ export interface AthleteRow {
 export interface DrillRow {
   id: string;
   clubId: string;
+  version: number;
+  archived: boolean;
+  changedAt: Date;
   name: string;
   phase: Phase;
   priority: Priority;

@@ -1,0 +1,107 @@
+import { zodResolver } from "@hookform/resolvers/zod";
+import { PHASES, type Phase, PRIORITIES, phaseName } from "@tonodrome/core";
+import { type DrillInput, drillInputSchema } from "@tonodrome/core/api";
+import { Controller, useForm } from "react-hook-form";
+import { Text, View } from "react-native";
+import { DoseEditor } from "~/features/dose/DoseEditor";
+import { Button } from "~/ui/Button";
+import { Choice } from "~/ui/Choice";
+import { Field } from "~/ui/Field";
+import { Notice } from "~/ui/Notice";
+import { Stepper } from "~/ui/Stepper";
+
+/** Where a drill of a phase begins before its intensity is set. */
+export const USUAL_INTENSITY: Record<Phase, number> = {
+  kit: 0,
+  raise: 20,
+  mobilise: 35,
+  technical: 50,
+  prime: 90,
+};
+
+interface DrillFormProps {
+  first: DrillInput;
+  /** What the button says. */
+  action: string;
+  pending: boolean;
+  failure: string | null;
+  onSubmit: (drill: DrillInput) => void;
+  onCancel: () => void;
+}
+
+/** Everything that a drill is. */
+export function DrillForm({ first, action, pending, failure, onSubmit, onCancel }: DrillFormProps) {
+  const form = useForm<DrillInput>({ resolver: zodResolver(drillInputSchema), defaultValues: first });
+  const { errors } = form.formState;
+  const submit = form.handleSubmit((input) => onSubmit(input));
+  return (
+    <View className="gap-4">
+      <Field label="Name" autoComplete="off" error={errors.name?.message} {...form.register("name")} />
+      <Controller
+        control={form.control}
+        name="phase"
+        render={({ field }) => (
+          <Choice
+            label="Phase"
+            options={PHASES.map((value) => ({ value, label: phaseName(value) }))}
+            value={field.value}
+            onChange={(phase) => {
+              field.onChange(phase);
+              form.setValue("intensity", USUAL_INTENSITY[phase]);
+            }}
+          />
+        )}
+      />
+      <Controller
+        control={form.control}
+        name="intensity"
+        render={({ field }) => (
+          <Stepper
+            label="Intensity"
+            value={`${field.value} %`}
+            onLess={() => field.onChange(Math.max(0, field.value - 5))}
+            onMore={() => field.onChange(Math.min(100, field.value + 5))}
+            atLeast={field.value <= 0}
+            atMost={field.value >= 100}
+          />
+        )}
+      />
+      <Controller
+        control={form.control}
+        name="dose"
+        render={({ field }) => <DoseEditor dose={field.value} onChange={field.onChange} />}
+      />
+      <View className="gap-1">
+        <Text className="font-text text-body text-ink">When time is short</Text>
+        <Controller
+          control={form.control}
+          name="priority"
+          render={({ field }) => (
+            <Choice
+              label="Priority"
+              options={PRIORITIES.map((value) => ({
+                value,
+                label: `${value[0]?.toUpperCase() ?? ""}${value.slice(1)}`,
+              }))}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      </View>
+      <Field label="One thing to attend to" error={errors.focus?.message} {...form.register("focus")} />
+      <Field label="Place" error={errors.place?.message} {...form.register("place")} />
+      {failure ? <Notice warn text={failure} /> : null}
+      <View className="flex-row gap-2">
+        <Button
+          label={action}
+          look="full"
+          className="flex-1"
+          disabled={pending}
+          onPress={() => void submit()}
+        />
+        <Button label="Cancel" onPress={onCancel} />
+      </View>
+    </View>
+  );
+}
