@@ -195,6 +195,21 @@ test("signing out and in comes back to the same address; a wrong password says s
   await expect(page.getByText("Vera Holt (you)")).toBeVisible();
 });
 
+test("signing out everywhere ends the session on every other device", async ({ page, browser }) => {
+  const email = await signUp(page, "Vera Holt", "Lost phone club");
+  const phone = await elsewhere(browser);
+  await phone.goto("/");
+  await phone.getByLabel("E-mail").fill(email);
+  await phone.getByLabel("Password").fill(PASSWORD);
+  await phone.getByRole("button", { name: "Sign in" }).click();
+  await expect(phone.getByText("Lost phone club").first()).toBeVisible();
+  await page.goto("/account");
+  await page.getByRole("button", { name: "Sign out everywhere" }).click();
+  await expect(page.getByRole("heading", { name: "Sign in" })).toBeVisible();
+  await phone.reload();
+  await expect(phone.getByRole("heading", { name: "Sign in" })).toBeVisible();
+});
+
 test("a form says what is missing, and an address that is taken", async ({ page, browser }) => {
   const email = await signUp(page, "Vera Holt", "First club");
   const other = await elsewhere(browser);

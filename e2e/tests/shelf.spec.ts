@@ -64,7 +64,8 @@ test("a drill is copied, taken off the shelf and put back", async ({ page }) => 
   await page.getByRole("button", { name: "Put on the shelf" }).click();
   await expect(page.getByText("Mirror steps, slow")).toBeVisible();
 
-  await open(page, "Mirror steps");
+  // The whole line opens it, not only the sign at its end.
+  await page.getByText("Mirror steps", { exact: true }).click();
   await page.getByRole("button", { name: "Take off the shelf" }).click();
   await expect(page.getByText("Mirror steps", { exact: true })).toHaveCount(0);
   await page.getByRole("radio", { name: "Off the shelf" }).click();

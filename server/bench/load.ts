@@ -3,6 +3,7 @@
 import { randomUUID } from "node:crypto";
 import autocannon from "autocannon";
 import { benchPlan } from "../../core/bench/plans";
+import { runInput, startInput } from "../test/make";
 
 const [ours, bare] = [process.env.BENCH_URL, process.env.BENCH_BARE_URL] as [string, string];
 const CONNECTIONS = Number(process.env.BENCH_CONNECTIONS ?? 10);
@@ -26,35 +27,9 @@ const me = await ask("POST", "/auth/sign-up", {
 });
 const club = `/clubs/${me.clubs[0]?.id}`;
 const athlete = await ask("POST", `${club}/athletes`, { name: "Bench" });
-const start = await ask("POST", `${club}/starts`, {
-  athleteId: athlete.id,
-  title: "Bench",
-  venue: "",
-  zone: "UTC",
-  startsAt: "2098-06-01T12:30:00.000Z",
-  readyAt: "2098-06-01T11:45:00.000Z",
-});
+const start = await ask("POST", `${club}/starts`, startInput(athlete.id));
 await ask("PUT", `${club}/plans/${start.plan.id}`, { version: 1, body: benchPlan(20) });
-const run = await ask("POST", `${club}/runs`, {
-  id: randomUUID(),
-  startId: start.id,
-  plan: {
-    drills: [
-      {
-        itemId: randomUUID(),
-        name: "Laps",
-        phase: "raise",
-        intensity: 20,
-        focus: "",
-        place: "",
-        words: "2:00",
-        plannedSeconds: 120,
-      },
-    ],
-    waitSeconds: 60,
-    startsAt: "2098-06-01T12:30:00.000Z",
-  },
-});
+const run = await ask("POST", `${club}/runs`, runInput(start.id));
 
 const newPress = () =>
   JSON.stringify({ events: [{ id: randomUUID(), at: "2098-06-01T12:00:00.000Z", kind: "begin" }] });

@@ -2,8 +2,8 @@ import { randomUUID } from "node:crypto";
 import Fastify, { type InjectOptions } from "fastify";
 import { guard } from "../src/access/access";
 import { makeLimits } from "../src/access/limits";
-import { drillInput, planBody, startInput } from "./make";
-import { type FullClub, fullClub, IN_TIME, runInput } from "./people";
+import { drillInput, planBody, runInput, startInput } from "./make";
+import { type FullClub, fullClub, IN_TIME } from "./people";
 import { ALL, RULES } from "./rules";
 import { type TestServer, testServer } from "./testServer";
 

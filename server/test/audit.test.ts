@@ -1,7 +1,7 @@
 import { Writable } from "node:stream";
 import type { AuditEntry } from "@tonodrome/core/api";
-import { makeStart, planBody, planItem, startWrite } from "./make";
-import { fullClub, runInput } from "./people";
+import { drillInput, makeStart, planBody, runInput, startWrite } from "./make";
+import { fullClub } from "./people";
 import { PASSWORD, type TestServer, testServer } from "./testServer";
 
 let server: TestServer;
@@ -80,7 +80,7 @@ it("logs a line for every request and, searched through, nothing of what people 
   const club = signUp.json().clubs[0].id as string;
   const ask = server.askWith(cookie, club);
   const athlete = (await ask("POST", "/api/:club/athletes", { name: `${secret} Athlete` })).body;
-  const { id: _, drillId: __, ...drill } = planItem(`${secret} drill`);
+  const drill = drillInput(`${secret} drill`);
   await ask("POST", "/api/:club/drills", { ...drill, focus: `${secret} left knee sore` });
   await ask("POST", "/api/:club/drills", { ...drill, dose: `${secret}` });
   const start = (

@@ -55,3 +55,22 @@ export function startWrite(start: Start, changes: object = {}) {
   const { version, title, venue, zone, startsAt, readyAt, athlete } = start;
   return { version, title, venue, zone, startsAt, readyAt, athleteId: athlete.id, ...changes };
 }
+
+/** A run of one drill. */
+export function runInput(startId: string, id: string = randomUUID()) {
+  const drill = {
+    itemId: randomUUID(),
+    name: "Laps",
+    phase: "raise",
+    intensity: 20,
+    focus: "",
+    place: "",
+    words: "2:00",
+    plannedSeconds: 120,
+  };
+  return {
+    id,
+    startId,
+    plan: { drills: [drill], waitSeconds: 60, startsAt: "2026-06-01T12:30:00.000Z" },
+  };
+}

@@ -1,5 +1,5 @@
 import type { Role } from "@tonodrome/core/api";
-import { drillInput, makeStart } from "./make";
+import { drillInput, makeStart, runInput } from "./make";
 import type { Person, TestServer } from "./testServer";
 
 /** A club with somebody in every role; the athlete's account goes with the athlete of its one start. */
@@ -50,22 +50,3 @@ export async function fullClub(server: TestServer): Promise<FullClub> {
 
 /** A moment that tests never reach. */
 export const IN_TIME = "2099-01-01T00:00:00.000Z";
-
-/** A run of one drill. */
-export function runInput(startId: string, id: string = crypto.randomUUID()) {
-  const drill = {
-    itemId: crypto.randomUUID(),
-    name: "Laps",
-    phase: "raise",
-    intensity: 20,
-    focus: "",
-    place: "",
-    words: "2:00",
-    plannedSeconds: 120,
-  };
-  return {
-    id,
-    startId,
-    plan: { drills: [drill], waitSeconds: 60, startsAt: "2026-06-01T12:30:00.000Z" },
-  };
-}

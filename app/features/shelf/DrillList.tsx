@@ -1,7 +1,7 @@
 import { formatLength, idealLevel, levelsOf, PHASES, type Phase, phaseName } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { memo, useMemo, useState } from "react";
-import { Text, View } from "react-native";
+import { Pressable, Text, View } from "react-native";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";
@@ -107,8 +107,8 @@ interface RowProps {
 const Row = memo(function Row({ drill, onAdd, onOpen, isAdded }: RowProps) {
   const level = levelsOf(drill.dose)[idealLevel(drill.dose)];
   const tone = toneClasses(drill.intensity);
-  return (
-    <View role="listitem" className="flex-row items-center gap-3 border-t border-line py-2">
+  const content = (
+    <>
       <View className={`h-12 w-14 items-center justify-center ${drill.phase === "kit" ? "" : tone.fill}`}>
         <Text
           className={`font-figures text-body ${drill.phase === "kit" ? "text-muted" : tone.text}`}
@@ -133,6 +133,19 @@ const Row = memo(function Row({ drill, onAdd, onOpen, isAdded }: RowProps) {
             .join(", ")}
         </Text>
       </View>
+    </>
+  );
+  const line = "flex-1 flex-row items-center gap-3";
+  return (
+    <View role="listitem" className="flex-row items-center gap-3 border-t border-line py-2">
+      {onOpen ? (
+        // The whole line for a finger; for keys and those who listen there is the button at its end.
+        <Pressable tabIndex={-1} className={line} onPress={() => onOpen(drill)}>
+          {content}
+        </Pressable>
+      ) : (
+        <View className={line}>{content}</View>
+      )}
       {onAdd ? <Button label={`Add ${drill.name}`} icon="add" iconOnly onPress={() => onAdd(drill)} /> : null}
       {onOpen ? (
         <Button
