@@ -62,7 +62,8 @@ function Club({
   useEffect(() => {
     if (!wanted) return;
     arrived();
-    if (wanted !== window.location.pathname) router.replace(wanted as "/");
+    // Whoever came by an invitation or a shared link is through with it.
+    if (wanted !== window.location.pathname && !OPEN.test(wanted)) router.replace(wanted as "/");
   }, [router, wanted]);
   useEffect(() => {
     // What this device kept for the club while nobody was signed in to it.
