@@ -114,7 +114,8 @@ export class Cluster {
       if (await this.#tryStart()) break;
       // Right after a crash its old processes may still hold the shared memory.
       const words = this.lastWords();
-      if (attempt < 5 && /pre-existing shared memory|lock file|unexpected postmaster exit/.test(words)) await sleep(1000);
+      if (attempt < 5 && /pre-existing shared memory|lock file|unexpected postmaster exit/.test(words))
+        await sleep(1000);
       else throw this.#broken(words);
     }
     if (
