@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { nameSchema } from "../plan/plan";
+import { nameSchema } from "../plan/text";
 import { clubSchema } from "./club";
 import { roleSchema } from "./role";
 

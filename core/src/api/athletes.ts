@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { nameSchema } from "../plan/plan";
+import { nameSchema } from "../plan/text";
 
 export const athleteInputSchema = z.strictObject({ name: nameSchema });
 export const athleteSchema = z.strictObject({ id: z.uuid(), name: z.string() });

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { nameSchema } from "../plan/plan";
+import { nameSchema } from "../plan/text";
 
 export const clubSchema = z.strictObject({
   id: z.uuid(),

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { nameSchema, noteSchema } from "../plan/plan";
+import { nameSchema, noteSchema } from "../plan/text";
 import { isTimeZone } from "../time/zone";
 import { athleteSchema } from "./athletes";
 import { instantSchema, versionSchema } from "./common";

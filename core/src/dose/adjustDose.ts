@@ -1,11 +1,11 @@
-import type { Dose } from "./dose";
+import type { PlainDose } from "./plainDose";
 import type { Range } from "./range";
 
 /** The part of a dose that a single press changes: its main count. */
 export type DoseEnd = "floor" | "ideal" | "ceiling";
 
 /** The range that "a bit more, a bit less" acts on: time, phrases, attempts, hits, or what is in a set or round. */
-export function mainRange(dose: Dose): Range {
+export function mainRange(dose: PlainDose): Range {
   switch (dose.kind) {
     case "time":
       return dose.seconds;
@@ -25,7 +25,7 @@ export function mainRange(dose: Dose): Range {
 }
 
 /** The dose with its main range replaced. */
-export function withMainRange(dose: Dose, range: Range): Dose {
+export function withMainRange(dose: PlainDose, range: Range): PlainDose {
   switch (dose.kind) {
     case "time":
       return { ...dose, seconds: range };

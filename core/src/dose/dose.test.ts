@@ -204,13 +204,22 @@ describe("every dose", () => {
           expect(level.workSeconds).toBeLessThanOrEqual(level.seconds);
           if (k > 0) expect(level.seconds).toBeGreaterThan(levels[k - 1]?.seconds ?? 0);
         });
-        expect(wanted?.counts.at(-1)?.amount).toBe(mainRange(dose).ideal);
+        if (dose.kind === "ladder") expect(wanted?.rungs).toHaveLength(dose.rungs.length);
+        else expect(wanted?.counts.at(-1)?.amount).toBe(mainRange(dose).ideal);
       }),
     );
   });
 });
 
 describe("what is refused", () => {
+  const rung = (dose: unknown = reps) => ({
+    id: "11111111-1111-4111-8111-111111111111",
+    label: "",
+    intensity: 50,
+    dose,
+    focus: "",
+    restSeconds: 0,
+  });
   const counts = {
     kind: "counts",
     phrases: { floor: 1, ideal: 4, ceiling: 4 },
@@ -266,6 +275,19 @@ describe("what is refused", () => {
     ],
     ["a length of nothing", { ...lengths, metres: 0 }, "metres"],
     ["an unknown field", { ...reps, extra: 1 }, ""],
+    ["a ladder of nothing", { kind: "ladder", rungs: [], leastRungs: 1 }, "rungs"],
+    ["more rungs asked for than there are", { kind: "ladder", rungs: [rung()], leastRungs: 2 }, "leastRungs"],
+    ["two rungs of one id", { kind: "ladder", rungs: [rung(), rung()], leastRungs: 1 }, "rungs"],
+    [
+      "a rung's impossible dose",
+      { kind: "ladder", rungs: [rung({ ...gate, chancePercent: 0 })], leastRungs: 1 },
+      "rungs.0.dose.chancePercent",
+    ],
+    [
+      "a ladder in a ladder",
+      { kind: "ladder", rungs: [rung({ kind: "ladder", rungs: [], leastRungs: 1 })], leastRungs: 1 },
+      "rungs.0.dose.kind",
+    ],
   ];
   it.each(bad)("%s", (_, dose, path) => {
     const answer = doseSchema.safeParse(dose);

@@ -15,6 +15,22 @@ export interface DoseLevel {
   words: string;
   /** The counted things that may differ between levels of one dose, for saying what changed. */
   counts: readonly LevelCount[];
+  /** Of a ladder: the rungs that are climbed, lowest first. */
+  rungs?: readonly LevelRung[];
+}
+
+/** One rung of a ladder, at the level it is done at. */
+export interface LevelRung {
+  id: string;
+  /** "50 %", or what it is on the athlete's scale and how hard: "Single Axel, 50 %". */
+  name: string;
+  intensity: number;
+  focus: string;
+  /** The dose in words. */
+  words: string;
+  /** Seconds of the rung itself, and of the rest after it (0 after the last). */
+  seconds: number;
+  restSeconds: number;
 }
 
 export interface LevelCount {

@@ -1,5 +1,6 @@
 import type { DoseLevel } from "../dose/level";
 import { idealLevel, levelsOf } from "../dose/levelsOf";
+import { type Climb, climbOf } from "../ladder/climb";
 import { stepAllowed } from "../ladder/stepRule";
 import type { PlanBody, PlanItem } from "../plan/plan";
 import { type Worth, worthOf } from "./worth";
@@ -9,6 +10,8 @@ export interface FitDrill {
   item: PlanItem;
   levels: DoseLevel[];
   ideal: number;
+  /** Per level where it enters the climb and where it leaves it. */
+  climbs: Climb[];
 }
 
 /**
@@ -70,15 +73,14 @@ export function buildFitTable(
   horizonSeconds: number,
   { everyTotal = false }: TableOptions = {},
 ): FitTable {
-  const drills = plan.items.map((item) => ({
-    item,
-    levels: levelsOf(item.dose),
-    ideal: idealLevel(item.dose),
-  }));
+  const drills = plan.items.map((item): FitDrill => {
+    const levels = levelsOf(item.dose);
+    return { item, levels, ideal: idealLevel(item.dose), climbs: levels.map((l) => climbOf(item, l)) };
+  });
   const grain = drills.flatMap((d) => d.levels.map((l) => l.seconds)).reduce(gcd, 0) || 1;
   const longest = drills.reduce((sum, d) => sum + (d.levels.at(-1)?.seconds ?? 0), 0);
   const most = Math.max(0, Math.floor(Math.min(horizonSeconds, longest) / grain));
-  const classes = technicalClasses(plan.items);
+  const classes = technicalClasses(drills);
   const worth = worthOf(plan.items);
 
   // Class 0 is "no technical drill yet"; class c stands for classes[c - 1] per cent.
@@ -94,27 +96,36 @@ export function buildFitTable(
   const choices = drills.map((drill, i) => {
     const seconds = drill.levels.map((l) => l.seconds / grain);
     const rows = worth[i] ?? [];
+    const every = seconds.map((_, k) => k);
     const row: (Choice | null)[] = Array(layers.length).fill(null);
     if (drill.item.phase === "technical") {
-      const { intensity } = drill.item;
-      const into = classes.indexOf(intensity) + 1;
-      const allowed = layers.map((layer, c) =>
-        stepAllowed(c === 0 ? null : (classes[c - 1] ?? 0), intensity, plan.stepPoints) ? layer : null,
+      const before = layers;
+      // Every level enters a climb at the same effort; a ladder leaves it at the top of what is climbed.
+      const from = drill.climbs[0]?.from ?? 0;
+      const allowed = before.map((layer, c) =>
+        stepAllowed(c === 0 ? null : (classes[c - 1] ?? 0), from, plan.stepPoints) ? layer : null,
       );
-      const { best, from } = bestOver(allowed, most, everyTotal);
-      const choice = { level: new Uint8Array(most + 1), from: new Uint8Array(most + 1) };
-      const old = layers[into];
-      const next = old ? copyOf(old) : emptyLayer(most);
-      relax({ source: best, into: next, choice, from }, seconds, rows, most);
-      next.live = liveTotals(next, everyTotal);
-      row[into] = choice;
-      layers = layers.with(into, next);
+      const reached = bestOver(allowed, most, everyTotal);
+      for (const [to, which] of levelsByTop(drill, plan.stepPoints)) {
+        const into = classes.indexOf(to) + 1;
+        const choice = { level: new Uint8Array(most + 1), from: new Uint8Array(most + 1) };
+        const old = before[into];
+        const next = old ? copyOf(old) : emptyLayer(most);
+        relax(
+          { source: reached.best, into: next, choice, from: reached.from },
+          { which, seconds, rows },
+          most,
+        );
+        next.live = liveTotals(next, everyTotal);
+        row[into] = choice;
+        layers = layers.with(into, next);
+      }
     } else {
       layers = layers.map((layer, c) => {
         if (!layer) return null;
         const choice = { level: new Uint8Array(most + 1), from: null };
         const next = copyOf(layer);
-        relax({ source: layer, into: next, choice, from: null }, seconds, rows, most);
+        relax({ source: layer, into: next, choice, from: null }, { which: every, seconds, rows }, most);
         next.live = liveTotals(next, everyTotal);
         row[c] = choice;
         return next;
@@ -172,19 +183,25 @@ interface Relaxation {
   from: Uint8Array | null;
 }
 
-/** Tries every level of one drill after every total of the source, keeping the better. */
+/** Levels of one drill: which of them, and of all of them the seconds in grains and the worth. */
+interface Levels {
+  which: readonly number[];
+  seconds: readonly number[];
+  rows: readonly Worth[];
+}
+
+/** Tries levels of one drill after every total of the source, keeping the better. */
 function relax(
   { source, into, choice, from }: Relaxation,
-  seconds: readonly number[],
-  worth: readonly Worth[],
+  { which, seconds, rows }: Levels,
   most: number,
 ): void {
   const { high: fromHigh, low: fromLow, live } = source;
   const { high: toHigh, low: toLow } = into;
   const { level } = choice;
-  for (let k = 0; k < seconds.length; k++) {
+  for (const k of which) {
     const add = seconds[k] as number;
-    const { high, low } = worth[k] as Worth;
+    const { high, low } = rows[k] as Worth;
     for (let n = 0; n < live.length; n++) {
       const d = live[n] as number;
       const to = d + add;
@@ -256,24 +273,42 @@ function bestOver(
 /** The least work that keeps every essential drill at its floor, other drills serving as steps where they must. */
 function leastEssential(drills: readonly FitDrill[], points: number): number {
   let least = new Map<number | null, number>([[null, 0]]);
-  for (const { item, levels } of drills) {
-    const floor = levels[0]?.seconds ?? 0;
-    const after = new Map<number | null, number>(item.priority === "essential" ? [] : least);
+  for (const { item, levels, climbs } of drills) {
+    const isEssential = item.priority === "essential";
+    if (item.phase !== "technical") {
+      const floor = levels[0]?.seconds ?? 0;
+      if (isEssential) least = new Map([...least].map(([last, seconds]) => [last, seconds + floor]));
+      continue;
+    }
+    const after = new Map<number | null, number>(isEssential ? [] : least);
     for (const [last, seconds] of least) {
-      if (item.phase !== "technical") {
-        if (item.priority === "essential") after.set(last, seconds + floor);
-      } else if (stepAllowed(last, item.intensity, points)) {
-        after.set(item.intensity, Math.min(after.get(item.intensity) ?? Infinity, seconds + floor));
-      }
+      climbs.forEach(({ from, to, rise }, k) => {
+        if (rise > points || !stepAllowed(last, from, points)) return;
+        const total = seconds + (levels[k]?.seconds ?? 0);
+        after.set(to, Math.min(after.get(to) ?? Infinity, total));
+      });
     }
     least = after;
   }
   return Math.min(Infinity, ...least.values());
 }
 
-function technicalClasses(items: readonly PlanItem[]): number[] {
-  const technical = items.filter((i) => i.phase === "technical").map((i) => i.intensity);
-  return [...new Set(technical)].sort((a, b) => a - b);
+/** Every effort that a technical drill can leave the climb at. */
+function technicalClasses(drills: readonly FitDrill[]): number[] {
+  const tops = drills.flatMap((d) => (d.item.phase === "technical" ? d.climbs.map((c) => c.to) : []));
+  return [...new Set(tops)].sort((a, b) => a - b);
+}
+
+/** The levels whose own steps are allowed, by the effort they end at. */
+function levelsByTop({ climbs }: FitDrill, points: number): Map<number, number[]> {
+  const byTop = new Map<number, number[]>();
+  climbs.forEach(({ to, rise }, k) => {
+    if (rise > points) return;
+    const same = byTop.get(to);
+    if (same) same.push(k);
+    else byTop.set(to, [k]);
+  });
+  return byTop;
 }
 
 function emptyLayer(most: number): Layer {

@@ -1,4 +1,6 @@
+import { idealLevel, levelsOf } from "../dose/levelsOf";
 import type { PlanItem } from "../plan/plan";
+import { climbOf } from "./climb";
 
 /**
  * True when a technical drill may follow another.
@@ -12,6 +14,7 @@ export function stepAllowed(from: number | null, to: number, points: number): bo
 
 export interface SteepStep {
   fromId: string;
+  /** The drill that is stepped up to; the ladder itself when the step is between its rungs. */
   toId: string;
   /** Rise in points of effort. */
   rise: number;
@@ -19,14 +22,16 @@ export interface SteepStep {
 
 /** The places where the plan as written climbs more steeply than it allows itself. */
 export function steepSteps(
-  items: readonly Pick<PlanItem, "id" | "phase" | "intensity">[],
+  items: readonly Pick<PlanItem, "id" | "phase" | "intensity" | "dose">[],
   points: number,
 ): SteepStep[] {
-  const technical = items.filter((i) => i.phase === "technical");
+  const technical = items
+    .filter((i) => i.phase === "technical")
+    .map(({ id, intensity, dose }) => ({ id, ...climbOf({ intensity }, levelsOf(dose)[idealLevel(dose)]) }));
   return technical.flatMap((to, k) => {
     const from = technical[k - 1];
-    return from && !stepAllowed(from.intensity, to.intensity, points)
-      ? [{ fromId: from.id, toId: to.id, rise: to.intensity - from.intensity }]
-      : [];
+    if (from && !stepAllowed(from.to, to.from, points))
+      return [{ fromId: from.id, toId: to.id, rise: to.from - from.to }];
+    return to.rise > points ? [{ fromId: to.id, toId: to.id, rise: to.rise }] : [];
   });
 }

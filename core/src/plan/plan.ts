@@ -1,33 +1,12 @@
 import { z } from "zod";
 import { doseSchema } from "../dose/dose";
+import { intensitySchema } from "./intensity";
 import { phaseSchema } from "./phase";
-import { isPlainText } from "./plainText";
 import { prioritySchema } from "./priority";
+import { nameSchema, noteSchema } from "./text";
 
 /** Most drills one plan may hold. The worth of a fit is packed into exact numbers on the strength of this. */
 export const MOST_DRILLS = 90;
-
-/** A name a person gives: trimmed, not empty, at most 120 characters. */
-export const nameSchema = z
-  .string({ error: "Give a name." })
-  .trim()
-  .min(1, { error: "Give a name." })
-  .max(120, { error: "A name has at most 120 characters: shorten it." })
-  .refine(isPlainText, { error: "A name is one line of ordinary characters." });
-
-/** A short free text, possibly empty. */
-export const noteSchema = z
-  .string()
-  .trim()
-  .max(200, { error: "At most 200 characters: shorten it." })
-  .refine(isPlainText, { error: "Write one line of ordinary characters." });
-
-/** Effort, percent of maximum. */
-export const intensitySchema = z
-  .number({ error: "Give the intensity as a whole per cent." })
-  .int({ error: "Give the intensity as a whole per cent." })
-  .min(0, { error: "Intensity is 0 to 100 %." })
-  .max(100, { error: "Intensity is 0 to 100 %." });
 
 /** What a drill is, whether on the shelf or in a plan. */
 export const drillShape = {

@@ -47,12 +47,16 @@ export function workOf(plan: PlanBody, way: Way): number {
   return plan.items.reduce((sum, item, i) => sum + (levelsOf(item.dose)[way[i] as number]?.seconds ?? 0), 0);
 }
 
-/** The step rule, read off the drills that are kept. */
+/** The step rule, read off the efforts of what is kept, rung by rung. */
 export function mayBeDone(plan: PlanBody, way: Way): boolean {
-  const climb = plan.items.filter((item, i) => item.phase === "technical" && (way[i] as number) >= 0);
-  return climb.every(
-    (item, i) => i === 0 || item.intensity - (climb[i - 1] as PlanItem).intensity <= plan.stepPoints,
-  );
+  const climb = plan.items.flatMap((item, i) => {
+    const level = way[i] as number;
+    if (item.phase !== "technical" || level < 0) return [];
+    if (item.dose.kind !== "ladder") return [item.intensity];
+    const climbed = levelsOf(item.dose)[level]?.counts[0]?.amount ?? 0;
+    return item.dose.rungs.slice(0, climbed).map((r) => r.intensity);
+  });
+  return climb.every((effort, i) => i === 0 || effort - (climb[i - 1] as number) <= plan.stepPoints);
 }
 
 /** Essential kit kept, essential kept, essential points, useful …, extra …, beyond the ideal, ties: greater is better, first to last. */

@@ -1,5 +1,7 @@
 import fc from "fast-check";
 import type { Dose } from "../dose/dose";
+import type { PlainDose } from "../dose/plainDose";
+import type { LadderDose } from "../ladder/ladderDose";
 import { PHASES } from "../plan/phase";
 import type { PlanBody, PlanItem } from "../plan/plan";
 import { PRIORITIES } from "../plan/priority";
@@ -30,7 +32,7 @@ const anyPartner = fc.option(
 );
 
 /** Doses of every kind with few levels, so that a brute force can try them all. */
-const anyDoseAlone: fc.Arbitrary<Dose> = fc.oneof(
+const anyDoseAlone: fc.Arbitrary<PlainDose> = fc.oneof(
   fc.record({
     kind: fc.constant("time" as const),
     seconds: range(5, 90),
@@ -108,9 +110,39 @@ const anyDoseAlone: fc.Arbitrary<Dose> = fc.oneof(
 );
 
 /** The same, with a partner or without one. */
-export const anyDose: fc.Arbitrary<Dose> = fc
+const anyPlainDose: fc.Arbitrary<PlainDose> = fc
   .tuple(anyDoseAlone, anyPartner)
   .map(([dose, partner]) => (partner ? { ...dose, partner } : dose));
+
+/** Ladders of a few short rungs. */
+export const anyLadder: fc.Arbitrary<LadderDose> = fc
+  .tuple(
+    fc.uniqueArray(
+      fc.record({
+        id: fc.uuid(),
+        label: fc.constantFrom("", "Near", "Far"),
+        intensity: fc.constantFrom(20, 30, 45, 60, 75),
+        dose: fc.record({
+          kind: fc.constant("attempts" as const),
+          attempts: range(1, 2),
+          secondsEach: fc.integer({ min: 1, max: 9 }),
+          sides,
+          rest: fc.constant({ kind: "fixed" as const, seconds: 3 }),
+        }),
+        focus: fc.constant(""),
+        restSeconds: small(15),
+      }),
+      { minLength: 1, maxLength: 3, selector: (r) => r.id },
+    ),
+    fc.integer({ min: 1, max: 3 }),
+  )
+  .map(([rungs, least]) => ({ kind: "ladder", rungs, leastRungs: Math.min(least, rungs.length) }));
+
+/** Doses of every kind. */
+export const anyDose: fc.Arbitrary<Dose> = fc.oneof(
+  { weight: 5, arbitrary: anyPlainDose },
+  { weight: 1, arbitrary: anyLadder },
+);
 
 const anyItem: fc.Arbitrary<PlanItem> = fc.record({
   id: fc.uuid(),

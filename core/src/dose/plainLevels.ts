@@ -1,0 +1,67 @@
+import { attemptsLevels } from "./attemptsDose";
+import { idealInChain } from "./chain";
+import { circuitLevels } from "./circuitDose";
+import { countsLevels } from "./countsDose";
+import { gateLevels } from "./gateDose";
+import { lengthsLevels } from "./lengthsDose";
+import type { DoseLevel } from "./level";
+import { withPartner } from "./partner";
+import type { PlainDose } from "./plainDose";
+import { repsLevels, repsToVary } from "./repsDose";
+import { timeLevels } from "./timeDose";
+
+/** Levels are asked for again and again for the same dose, by every fit; a dose is never changed in place. */
+const known = new WeakMap<PlainDose, DoseLevel[]>();
+
+/** Every level of a dose of one thing, from its floor to its ceiling: durations rise from one to the next. */
+export function plainLevels(dose: PlainDose): DoseLevel[] {
+  const before = known.get(dose);
+  if (before) return before;
+  const levels = alone(dose).map((level) => withPartner(level, dose.partner));
+  known.set(dose, levels);
+  return levels;
+}
+
+function alone(dose: PlainDose): DoseLevel[] {
+  switch (dose.kind) {
+    case "time":
+      return timeLevels(dose);
+    case "reps":
+      return repsLevels(dose);
+    case "lengths":
+      return lengthsLevels(dose);
+    case "counts":
+      return countsLevels(dose);
+    case "attempts":
+      return attemptsLevels(dose);
+    case "gate":
+      return gateLevels(dose);
+    case "circuit":
+      return circuitLevels(dose);
+  }
+}
+
+/** The index of the ideal among `plainLevels(dose)`. */
+export function idealPlain(dose: PlainDose): number {
+  switch (dose.kind) {
+    case "time":
+      return Math.ceil((dose.seconds.ideal - dose.seconds.floor) / dose.step);
+    case "reps":
+      return idealInChain(dose.sets, repsToVary(dose));
+    case "lengths":
+      return idealInChain(dose.rounds, dose.lengths);
+    case "counts":
+      return withAmount(dose, dose.phrases.ideal);
+    case "attempts":
+      return dose.attempts.ideal - dose.attempts.floor;
+    case "gate":
+      return withAmount(dose, dose.hits.ideal);
+    case "circuit":
+      return dose.rounds.ideal - dose.rounds.floor;
+  }
+}
+
+/** The index of the level of so many, where some levels may be left out. */
+function withAmount(dose: PlainDose, amount: number): number {
+  return plainLevels(dose).findIndex((level) => level.counts[0]?.amount === amount);
+}
