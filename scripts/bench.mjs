@@ -18,6 +18,7 @@ const tsx = (...args) => run(process.execPath, ["--import", "tsx", ...args]);
 main(async () => {
   await ensurePackages();
   await tsx(inRoot("core", "bench", "dose.ts"));
+  await tsx(inRoot("core", "bench", "building.ts"));
   await tsx(inRoot("core", "bench", "fit.ts"));
   await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
   await ensureBuilt();

@@ -1,5 +1,5 @@
 import { PHASES, type PlanBody, type PlanItem, PRIORITIES } from "../src/index";
-import { random } from "../src/testing/random";
+import { random } from "../src/random";
 
 /**
  * A warm-up of this many drills as a coach might write it: all phases, all doses, odd seconds so that the grain is one

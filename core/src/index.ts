@@ -1,3 +1,23 @@
+export {
+  APPROACHES,
+  type Approach,
+  type ApproachSides,
+  approachOf,
+  suitedFirst,
+} from "./approach/approaches";
+export { type ApproachId, approachIdSchema } from "./approach/approachId";
+export type { FillInput, ShelfDrill as FillDrill } from "./approach/fillInput";
+export { type Filled, fillPlan } from "./approach/fillPlan";
+export { type Circumstances, obstacleTo } from "./approach/usable";
+export {
+  type AgeBand,
+  type AthleteProfile,
+  ageBandSchema,
+  athleteProfileSchema,
+  noProfile,
+  youngestOf,
+} from "./athlete/profile";
+export { loadedOf, protectedOn, type Replacement, replacements } from "./athlete/protect";
 export { type Scale, type ScaleItem, type ScaleKind, scaleKindSchema, scaleSchema } from "./athlete/scale";
 export { type DoseEnd, mainRange, moveEnd, withMainRange } from "./dose/adjustDose";
 export { MOST_MOVEMENTS, type Movement } from "./dose/circuitDose";
@@ -9,17 +29,34 @@ export { idealLevel, levelsOf } from "./dose/levelsOf";
 export { type PlainDose, plainDoseSchema } from "./dose/plainDose";
 export type { Range } from "./dose/range";
 export type { Sides } from "./dose/sides";
+export { BODY_AREAS, type BodyArea } from "./drill/bodyArea";
+export {
+  type Distance,
+  type DrillDetails,
+  type DrillFlag,
+  distanceSchema,
+  drillDetailsSchema,
+  drillFlagSchema,
+  noDetails,
+  type Realism,
+  realismSchema,
+} from "./drill/details";
+export { type DrillFilter, filterCount, findDrills, noFilter, wordsOf } from "./drill/findDrills";
+export { LINKS, type LinkName, linkFault } from "./drill/links";
+export { PURPOSES, type Purpose } from "./drill/purpose";
+export { detailsOf, type StarterShelf, starterShelfSchema } from "./drill/starterShelf";
+export {
+  EFFORT_PROFILES,
+  type EffortProfile,
+  type EventType,
+  type FixedPoint,
+  plainEvent,
+} from "./event/eventType";
+export { type Setting, usualSetting } from "./event/setting";
 export { compareFits, type GivenUp, givenUp, givenUpLine } from "./fit/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
 export { buildFitTable, type FitTable } from "./fit/fitTable";
-export {
-  generateLadder,
-  LADDER_SHAPES,
-  type LadderAnswer,
-  type LadderShape,
-  type LadderWish,
-  ladderShapeSchema,
-} from "./ladder/generateLadder";
+export { generateLadder, type LadderAnswer } from "./ladder/generateLadder";
 export {
   type LadderDose,
   ladderDoseSchema,
@@ -28,7 +65,9 @@ export {
   rungSchema,
 } from "./ladder/ladderDose";
 export { rungName } from "./ladder/ladderLevels";
+export { LADDER_SHAPES, type LadderShape, type LadderWish, ladderShapeSchema } from "./ladder/ladderWish";
 export { type SteepStep, steepSteps } from "./ladder/stepRule";
+export { type Coverage, coldOf, coverageOf } from "./plan/coverage";
 export { type DrillContent, drillContent } from "./plan/drillContent";
 export { PHASES, type Phase, phaseName } from "./plan/phase";
 export {

@@ -21,6 +21,7 @@ import { club } from "./resources/club";
 import { clubFile } from "./resources/clubFile";
 import type { Context } from "./resources/context";
 import { drills } from "./resources/drills";
+import { events } from "./resources/events";
 import { health } from "./resources/health";
 import { invites } from "./resources/invites";
 import { me } from "./resources/me";
@@ -28,7 +29,9 @@ import { members } from "./resources/members";
 import { plans } from "./resources/plans";
 import { runs } from "./resources/runs";
 import { shares } from "./resources/shares";
+import { starters } from "./resources/starters";
 import { starts } from "./resources/starts";
+import { templates } from "./resources/templates";
 import { contentPolicy, serveWeb } from "./web";
 
 /** What the server is built from, apart from its database. */
@@ -38,6 +41,8 @@ export type AppOptions = Pick<
 > & {
   /** Folder of the exported web application, if it is to be served. */
   webRoot?: string;
+  /** Folder of the starter shelves that come with it. */
+  starterFolder: string;
   log: LogOptions;
 };
 
@@ -59,6 +64,9 @@ const resources = [
   changes,
   athletes,
   drills,
+  events,
+  templates,
+  starters,
   starts,
   plans,
   runs,
@@ -93,6 +101,7 @@ export async function buildApp(database: Database, options: AppOptions): Promise
     changes: makeChanges(database, options.listenUrl),
     limits: makeLimits(database, options.secrets[0] as string, options.writesPerMinute),
     importLimit: options.importMegabytes * 1_048_576,
+    starterFolder: options.starterFolder,
   };
   // Streams never end by themselves, so they are ended first; what is being answered then finishes.
   app.addHook("preClose", async () => endStreams());

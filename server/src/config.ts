@@ -16,6 +16,8 @@ export interface Config {
   trustProxy: boolean;
   /** Folder of the exported web application; nothing is served from it when it is missing. */
   webRoot: string;
+  /** Folder of the starter shelves that come with it. */
+  starterFolder: string;
   logLevel: string;
   /** Whether an empty database gets the demo club. */
   demo: boolean;
@@ -51,6 +53,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     host: env.HOST ?? "127.0.0.1",
     trustProxy: env.TONODROME_TRUST_PROXY === "yes",
     webRoot: path.resolve(env.TONODROME_WEB ?? "app/dist"),
+    starterFolder: path.resolve(env.TONODROME_STARTERS ?? "server/starters"),
     logLevel: env.LOG_LEVEL ?? "warn",
     demo: env.TONODROME_DEMO !== "no",
     writesPerMinute: whole(env, "TONODROME_WRITES_PER_MINUTE", 600, 1, 1_000_000_000),

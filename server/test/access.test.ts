@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import Fastify, { type InjectOptions } from "fastify";
 import { guard } from "../src/access/access";
 import { makeLimits } from "../src/access/limits";
-import { drillInput, planBody, runInput, startInput } from "./make";
+import { drillInput, eventInput, planBody, profile, runInput, setting, startInput } from "./make";
 import { type FullClub, fullClub, IN_TIME } from "./people";
 import { ALL, RULES } from "./rules";
 import { type TestServer, testServer } from "./testServer";
@@ -105,7 +105,14 @@ describe("another club", () => {
   /** Bodies that each route would take. */
   const bodies: Record<string, () => unknown> = {
     "PUT /api/clubs/:clubId/members/:userId": () => ({ role: "coach", athleteId: null, was: "coach" }),
-    "PUT /api/clubs/:clubId/starts/:id": () => ({ version: 1, ...startInput(ours.ids.athlete) }),
+    "PUT /api/clubs/:clubId/starts/:id": () => ({
+      version: 1,
+      ...startInput(ours.ids.athlete),
+      eventId: null,
+      setting,
+    }),
+    "PUT /api/clubs/:clubId/athletes/:id": () => ({ version: 1, name: "Ours", profile }),
+    "PUT /api/clubs/:clubId/events/:id": () => ({ version: 1, archived: false, ...eventInput("Ours") }),
     "PUT /api/clubs/:clubId/plans/:id": () => ({ version: 1, body: planBody("Laps") }),
     "PUT /api/clubs/:clubId/drills/:id": () => ({ version: 1, archived: false, ...drillInput("Ours") }),
     "POST /api/clubs/:clubId/starts/:id/shares": () => ({ until: IN_TIME }),

@@ -2,7 +2,7 @@ import { CLUB_FILE_VERSION, type ClubFile, clubFileSchema } from "@tonodrome/cor
 import fc from "fast-check";
 import { seedDemo } from "../src/demo/seedDemo";
 import { broken, fromSchema } from "./fromSchema";
-import { planBody } from "./make";
+import { planBody, profile, startWrite } from "./make";
 import { fullClub } from "./people";
 import { type Person, type TestServer, testServer } from "./testServer";
 
@@ -87,6 +87,8 @@ it("takes a broken file whole or not at all, and says where it is broken", async
         await server.models.Athlete.destroy({ where: { clubId } });
         await server.models.Drill.destroy({ where: { clubId } });
         await server.models.Run.destroy({ where: { clubId } });
+        await server.models.EventType.destroy({ where: { clubId } });
+        await server.models.Template.destroy({ where: { clubId } });
         await server.models.Club.update({ name: "Empty" }, { where: { id: clubId } });
       } else {
         // A file that cannot even be read as JSON, as one with a key "__proto__" is not, has no field at fault.
@@ -104,7 +106,12 @@ describe("refuses, and changes nothing,", () => {
   const lists = { athletes: [], drills: [], starts: [], runs: [] };
   const id = "11111111-1111-4111-8111-111111111111";
   it.each<[string, unknown, string, string]>([
-    ["another version", { ...base, version: 2, ...lists }, "version", "reads exports of version 1"],
+    [
+      "another version",
+      { ...base, version: 3, ...lists },
+      "version",
+      "reads exports of the versions 1 and 2",
+    ],
     ["another program's file", { ...base, format: "other", ...lists }, "format", "not an export of a club"],
     ["a file with a part missing", { ...base, athletes: [], drills: [], starts: [] }, "runs", ""],
     [
@@ -133,24 +140,41 @@ describe("refuses, and changes nothing,", () => {
   });
 });
 
+it("reads a file of version 1, from before athletes had profiles and starts had a setting", async () => {
+  const { people, clubId } = await fullClub(server);
+  const file = JSON.parse(await exported(people.owner, clubId));
+  const { events: _, templates: __, ...old } = file;
+  const older = {
+    ...old,
+    version: 1,
+    athletes: file.athletes.map(({ id, name }: { id: string; name: string }) => ({ id, name })),
+    starts: file.starts.map(({ eventId: _, setting: __, ...start }: Record<string, unknown>) => start),
+  };
+  const empty = await emptyClub();
+  expect((await read(empty.person, empty.clubId, JSON.stringify(older))).statusCode).toBe(200);
+  const now = JSON.parse(await exported(empty.person, empty.clubId));
+  expect(now).toEqual({ ...file, events: [], templates: [] });
+});
+
 it("makes an athlete anonymous everywhere an export looks, and keeps the rest", async () => {
   const { people, clubId, ids } = await fullClub(server);
   const { owner } = people;
   const start = (await owner.ask("GET", `/api/:club/starts/${ids.start}`)).body;
-  await owner.ask("PUT", `/api/:club/starts/${ids.start}`, {
-    version: start.version,
-    athleteId: ids.athlete,
-    title: "Final of Ada Finch",
-    venue: start.venue,
-    zone: start.zone,
-    startsAt: start.startsAt,
-    readyAt: start.readyAt,
-  });
+  const athlete = (await owner.ask("GET", "/api/:club/athletes")).body.athletes[0];
+  await owner.ask("PUT", `/api/:club/athletes/${ids.athlete}`, { version: 1, name: athlete.name, profile });
+  await owner.ask(
+    "PUT",
+    `/api/:club/starts/${ids.start}`,
+    startWrite(start, { title: "Final of Ada Finch" }),
+  );
   await owner.ask("PUT", `/api/:club/plans/${ids.plan}`, { version: 1, body: planBody("Laps") });
   const before = JSON.parse(await exported(owner, clubId));
   const { name } = (await owner.ask("POST", `/api/:club/athletes/${ids.athlete}/anonymise`)).body;
   const text = await exported(owner, clubId);
   expect(text).not.toContain("Finch");
+  // What was said of health and in free words is gone with the name; the rest of the profile stays.
+  expect(before).toMatchObject({ athletes: [{ profile }] });
+  expect(JSON.parse(text).athletes[0].profile).toEqual({ ...profile, notes: "", protectedAreas: [] });
   const after = JSON.parse(text);
   expect(after.starts[0]).toMatchObject({ title: `Final of ${name}`, plan: before.starts[0].plan });
   expect(after.runs[0]).toMatchObject({ athleteName: name, plan: before.runs[0].plan });

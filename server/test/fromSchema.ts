@@ -71,6 +71,8 @@ const ASCENDING = [
   ["floor", "ideal", "ceiling"],
   ["leastSeconds", "longestSeconds"],
   ["readyAt", "startsAt"],
+  ["minutesLong", "minutesBefore"],
+  ["intensityFrom", "intensityTo"],
 ];
 
 /**
@@ -102,9 +104,10 @@ export function fromSchema(schema: z.ZodType, known: Known = {}): fc.Arbitrary<u
     case "union":
       return fc.oneof(...(def.options ?? []).map(make));
     case "array":
-      return fc.array(make(def.element), { minLength: least ?? 0, maxLength: MOST });
+      return arrayOf(make(def.element), least);
     case "nullable":
       return fc.option(make(def.innerType), { nil: null });
+    case "default":
     case "optional":
       return fc.option(make(def.innerType), { nil: undefined });
     case "pipe":
@@ -118,6 +121,15 @@ export function fromSchema(schema: z.ZodType, known: Known = {}): fc.Arbitrary<u
   }
 }
 
+/** No word twice, and what can be harder or easier from easy to hard: most lists are asked to be like that. */
+function arrayOf(element: fc.Arbitrary<unknown>, least = 0): fc.Arbitrary<unknown[]> {
+  const name = (v: unknown) => (typeof v === "string" ? v.trim().toLocaleLowerCase() : {});
+  const effort = (v: unknown) => (v as { intensity?: number } | null)?.intensity ?? 0;
+  return fc
+    .uniqueArray(element, { minLength: least, maxLength: MOST, selector: name, comparator: "SameValue" })
+    .map((list) => list.toSorted((a, b) => effort(a) - effort(b)));
+}
+
 /** Small ones mostly: wide ranges are refused for being wide. */
 function integer(min: number, max: number): fc.Arbitrary<number> {
   return fc.oneof(
@@ -129,6 +141,8 @@ function integer(min: number, max: number): fc.Arbitrary<number> {
 function text(format: string | undefined, least = 0, most = 40): fc.Arbitrary<string> {
   if (format === "uuid") return fc.uuid();
   if (format === "email") return fc.uuid().map((id) => `${id}@example.org`);
+  if (format === "date")
+    return fc.integer({ min: FROM, max: TO }).map((t) => new Date(t).toISOString().slice(0, 10));
   if (format === "datetime") return fc.integer({ min: FROM, max: TO }).map((t) => new Date(t).toISOString());
   if (format === "regex") return fc.integer({ min: 1, max: 999_999 }).map(String);
   return fc.oneof(words, fc.constantFrom("Europe/Vienna", "UTC", "")).map((word) => {

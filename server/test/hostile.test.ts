@@ -63,6 +63,12 @@ async function fingerprint(): Promise<string> {
 const knownIn = ({ ids }: FullClub): Known => ({
   athleteId: fc.constantFrom(ids.athlete, null),
   startId: fc.constant(ids.start),
+  eventId: fc.constantFrom(ids.event, null),
+  eventIds: fc.constantFrom([ids.event], []),
+  key: fc.constantFrom("archery", "general-preparation"),
+  easier: fc.constantFrom(null, ids.drill),
+  harder: fc.constant(null),
+  instead: fc.constant(null),
   version: fc.integer({ min: 1, max: 4 }),
   was: fc.constant("coach"),
   until: fc.constantFrom("day", IN_TIME),

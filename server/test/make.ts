@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import type { PlanItem } from "@tonodrome/core";
+import { noDetails, noProfile, type PlanItem, plainEvent, usualSetting } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import type { Ask } from "./testServer";
 
@@ -33,6 +33,35 @@ export function planBody(...names: string[]) {
   return { items: names.map(planItem), wait: { leastSeconds: 60, longestSeconds: 300 }, stepPoints: 20 };
 }
 
+/** A whole profile with something in every part of it. */
+export const profile = {
+  ...noProfile(),
+  ageBand: "13-15" as const,
+  usualReps: 120,
+  protectedAreas: [{ area: "knee" as const, until: "2026-12-24" }],
+  notes: "Sleeps badly before finals",
+  scales: [
+    {
+      id: "77777777-7777-4777-8777-777777777777",
+      name: "Jumps",
+      kind: "grade" as const,
+      items: [{ name: "Single", intensity: 40, chancePercent: 95 }],
+    },
+  ],
+};
+
+export const details = { ...noDetails(), areas: ["hip" as const], actions: ["jump"] };
+
+export const eventInput = (name: string) => ({ ...plainEvent(name), actions: ["jump", "spin"] });
+
+export const setting = {
+  ...usualSetting(),
+  indoors: false,
+  temperature: 4,
+  wind: "breeze" as const,
+  order: 3,
+};
+
 export const startInput = (athleteId: string) => ({
   athleteId,
   title: "Free skate",
@@ -52,8 +81,8 @@ export async function makeStart(server: { ask: Ask }): Promise<Start> {
 
 /** The body that writes a start back, with changes. */
 export function startWrite(start: Start, changes: object = {}) {
-  const { version, title, venue, zone, startsAt, readyAt, athlete } = start;
-  return { version, title, venue, zone, startsAt, readyAt, athleteId: athlete.id, ...changes };
+  const { id: _, plan: __, athlete, ...write } = start;
+  return { ...write, athleteId: athlete.id, ...changes };
 }
 
 /** A run of one drill. */

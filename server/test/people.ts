@@ -1,5 +1,5 @@
 import type { Role } from "@tonodrome/core/api";
-import { drillInput, makeStart, runInput } from "./make";
+import { drillInput, eventInput, makeStart, planBody, runInput } from "./make";
 import type { Person, TestServer } from "./testServer";
 
 /** A club with somebody in every role; the athlete's account goes with the athlete of its one start. */
@@ -12,6 +12,8 @@ export interface FullClub {
     athlete: string;
     run: string;
     drill: string;
+    event: string;
+    template: string;
     invite: string;
     share: string;
     user: string;
@@ -30,6 +32,8 @@ export async function fullClub(server: TestServer): Promise<FullClub> {
   const athlete = await member("athlete", start.athlete.id);
   const run = await owner.ask("POST", "/api/:club/runs", runInput(start.id));
   const drill = await owner.ask("POST", "/api/:club/drills", drillInput("Hops"));
+  const event = await owner.ask("POST", "/api/:club/events", eventInput("Final"));
+  const template = await owner.ask("POST", "/api/:club/templates", { name: "Usual", body: planBody("Hops") });
   const invite = await owner.ask("POST", "/api/:club/invites", { role: "coach", athleteId: null });
   const share = await owner.ask("POST", `/api/:club/starts/${start.id}/shares`, { until: IN_TIME });
   return {
@@ -41,6 +45,8 @@ export async function fullClub(server: TestServer): Promise<FullClub> {
       athlete: start.athlete.id,
       run: run.body.id,
       drill: drill.body.id,
+      event: event.body.id,
+      template: template.body.id,
       invite: invite.body.id,
       share: share.body.id,
       user: coach.userId,

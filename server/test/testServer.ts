@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import path from "node:path";
 import type { Me, Role } from "@tonodrome/core/api";
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from "fastify";
 import { Client } from "pg";
@@ -45,6 +46,9 @@ export interface TestServer extends Database {
 
 type InjectPayload = NonNullable<InjectOptions["payload"]>;
 
+/** The starter shelves that come with the server. */
+export const STARTERS = path.resolve(__dirname, "..", "starters");
+
 export const PASSWORD = "a long enough password";
 
 /** Makes an empty database of its own on the tests' PostgreSQL. */
@@ -65,6 +69,7 @@ export function testOptions(url: string, more: Partial<AppOptions> = {}): AppOpt
     listenUrl: url,
     writesPerMinute: 1_000_000,
     importMegabytes: 4,
+    starterFolder: STARTERS,
     trustProxy: true,
     log: { level: "silent" },
     ...more,

@@ -1,9 +1,32 @@
 import { z } from "zod";
+import { athleteProfileSchema } from "../athlete/profile";
 import { nameSchema } from "../plan/text";
+import { versionSchema } from "./common";
 
-export const athleteInputSchema = z.strictObject({ name: nameSchema });
-export const athleteSchema = z.strictObject({ id: z.uuid(), name: z.string() });
+export const athleteInputSchema = z.strictObject({
+  name: nameSchema,
+  profile: athleteProfileSchema.optional(),
+});
+
+/** Who, and nothing else about them. */
+export const athleteRefSchema = z.strictObject({ id: z.uuid(), name: z.string() });
+
+export const athleteSchema = z.strictObject({
+  ...athleteRefSchema.shape,
+  version: versionSchema,
+  profile: athleteProfileSchema,
+});
+
+export const athleteWriteSchema = z.strictObject({
+  /** The version this edit was made against; an older one than the server's is refused. */
+  version: versionSchema,
+  name: nameSchema,
+  profile: athleteProfileSchema,
+});
+
 export const athleteListSchema = z.strictObject({ athletes: z.array(athleteSchema) });
 
 export type AthleteInput = z.infer<typeof athleteInputSchema>;
+export type AthleteWrite = z.infer<typeof athleteWriteSchema>;
+export type AthleteRef = z.infer<typeof athleteRefSchema>;
 export type Athlete = z.infer<typeof athleteSchema>;

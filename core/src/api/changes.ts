@@ -1,7 +1,7 @@
 import { z } from "zod";
 
 /** What may have changed in a club: a hint to read it again, never the news itself. */
-export const topicSchema = z.enum(["club", "athletes", "drills", "starts", "runs"]);
+export const topicSchema = z.enum(["club", "athletes", "drills", "events", "templates", "starts", "runs"]);
 
 /** The data of one event on a stream of changes. */
 export const changeSchema = z.strictObject({ topic: topicSchema });

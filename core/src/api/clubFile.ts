@@ -1,20 +1,26 @@
 import { z } from "zod";
+import { athleteProfileSchema, noProfile } from "../athlete/profile";
+import { settingSchema, usualSetting } from "../event/setting";
 import { nameSchema, noteSchema } from "../plan/text";
 import { runPlanSchema } from "../run/runPlan";
-import { athleteInputSchema } from "./athletes";
 import { instantSchema, versionSchema } from "./common";
 import { drillSchema } from "./drills";
+import { eventSchema } from "./events";
 import { planEditSchema, planSchema } from "./plans";
 import { boundedEventSchema } from "./runs";
 import { startShape } from "./starts";
+import { templateSchema } from "./templates";
 
-/** The version of the format that this server writes and reads. */
-export const CLUB_FILE_VERSION = 1;
+/** The version of the format that this server writes. It reads the one before as well. */
+export const CLUB_FILE_VERSION = 2;
 
 const startInFile = z.strictObject({
   id: z.uuid(),
   version: versionSchema,
   ...startShape,
+  // Not in files of version 1.
+  eventId: startShape.eventId.default(null),
+  setting: settingSchema.default(usualSetting),
   plan: z.strictObject({ ...planSchema.shape, edits: z.array(planEditSchema.extend({ at: instantSchema })) }),
 });
 
@@ -39,12 +45,21 @@ const runInFile = z.strictObject({
 export const clubFileSchema = z
   .strictObject({
     format: z.literal("tonodrome-club", { error: "This is not an export of a club." }),
-    version: z.literal(CLUB_FILE_VERSION, {
-      error: `This server reads exports of version ${CLUB_FILE_VERSION}. Export the club again where it came from with a Tonodrome of the same version as this one.`,
+    version: z.literal([1, CLUB_FILE_VERSION], {
+      error: `This server reads exports of the versions 1 and ${CLUB_FILE_VERSION}. Export the club again where it came from with a Tonodrome of the same version as this one.`,
     }),
     name: nameSchema,
-    athletes: z.array(z.strictObject({ id: z.uuid(), ...athleteInputSchema.shape })),
+    athletes: z.array(
+      z.strictObject({
+        id: z.uuid(),
+        version: versionSchema.default(1),
+        name: nameSchema,
+        profile: athleteProfileSchema.default(noProfile),
+      }),
+    ),
     drills: z.array(drillSchema),
+    events: z.array(eventSchema).default([]),
+    templates: z.array(templateSchema).default([]),
     starts: z.array(startInFile),
     runs: z.array(runInFile),
   })
@@ -61,6 +76,8 @@ export const clubFileSchema = z
     };
     ids(file.drills, "drills");
     ids(file.runs, "runs");
+    ids(file.templates, "templates");
+    const events = ids(file.events, "events");
     ids(
       file.starts.map((s) => s.plan),
       "starts",
@@ -69,6 +86,8 @@ export const clubFileSchema = z
     const starts = ids(file.starts, "starts");
     file.starts.forEach((s, i) => {
       if (!athletes.has(s.athleteId)) fault(["starts", i, "athleteId"], "This athlete is not in the file.");
+      if (s.eventId && !events.has(s.eventId))
+        fault(["starts", i, "eventId"], "This event is not in the file.");
     });
     file.runs.forEach((r, i) => {
       if (r.athleteId && !athletes.has(r.athleteId))

@@ -1,7 +1,8 @@
 import { z } from "zod";
+import { settingSchema, usualSetting } from "../event/setting";
 import { nameSchema, noteSchema } from "../plan/text";
 import { isTimeZone } from "../time/zone";
-import { athleteSchema } from "./athletes";
+import { athleteRefSchema } from "./athletes";
 import { instantSchema, versionSchema } from "./common";
 import { planSchema } from "./plans";
 
@@ -20,6 +21,9 @@ export const startShape = {
   startsAt: instantSchema,
   /** The earliest beginning: when the athlete is there and free. Time available runs from here to the start. */
   readyAt: instantSchema,
+  /** What kind of event it is, where the club has one. */
+  eventId: z.uuid({ error: "Choose an event of the club, or none." }).nullable(),
+  setting: settingSchema,
 };
 
 function inOrder(start: { startsAt: string; readyAt: string }): boolean {
@@ -32,7 +36,13 @@ const outOfOrder = {
   error: "The time available is between 0 and 12 hours before the start.",
 };
 
-export const startInputSchema = z.strictObject(startShape).refine(inOrder, outOfOrder);
+export const startInputSchema = z
+  .strictObject({
+    ...startShape,
+    eventId: startShape.eventId.default(null),
+    setting: settingSchema.default(usualSetting),
+  })
+  .refine(inOrder, outOfOrder);
 
 export const startWriteSchema = z
   .strictObject({ version: versionSchema, ...startShape })
@@ -41,18 +51,24 @@ export const startWriteSchema = z
 export const startSchema = z.strictObject({
   id: z.uuid(),
   version: versionSchema,
-  athlete: athleteSchema,
+  athlete: athleteRefSchema,
   title: z.string(),
   venue: z.string(),
   zone: z.string(),
   startsAt: z.iso.datetime(),
   readyAt: z.iso.datetime(),
+  eventId: z.uuid().nullable(),
+  setting: settingSchema,
   plan: planSchema,
 });
 
 export const startListQuerySchema = z.strictObject({
   /** Only starts at or after this instant. */
   from: instantSchema.optional(),
+  /** Only starts before this instant; then the latest of them come first. */
+  before: instantSchema.optional(),
+  /** Only this athlete's. */
+  athleteId: z.uuid().optional(),
 });
 export const startListSchema = z.strictObject({ starts: z.array(startSchema) });
 

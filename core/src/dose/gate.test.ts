@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { random } from "../testing/random";
+import { random } from "../random";
 import { type GateRule, gateDistribution, triesFor } from "./gateDistribution";
 import { type GateDose, gateDoseSchema, gateLevels, triesUnderCap } from "./gateDose";
 import { idealLevel } from "./levelsOf";

@@ -5,9 +5,10 @@ import { buildFitTable } from "../fit/fitTable";
 import { runPlanOf } from "../run/runPlan";
 import { anyLadder, drill, planOf } from "../testing/generate";
 import { climbOf } from "./climb";
-import { EASY_PERCENT, generateLadder, type LadderWish, ladderShapeSchema } from "./generateLadder";
+import { generateLadder } from "./generateLadder";
 import { ladderDoseSchema, type Rung } from "./ladderDose";
 import { idealOfLadder, ladderLevels } from "./ladderLevels";
+import { EASY_PERCENT, type LadderWish, ladderShapeSchema } from "./ladderWish";
 
 let made = 0;
 const makeId = () => `00000000-0000-4000-8000-${String(made++).padStart(12, "0")}`;

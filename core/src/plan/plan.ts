@@ -1,5 +1,7 @@
 import { z } from "zod";
+import { approachIdSchema } from "../approach/approachId";
 import { doseSchema } from "../dose/dose";
+import { drillDetailsSchema } from "../drill/details";
 import { intensitySchema } from "./intensity";
 import { phaseSchema } from "./phase";
 import { prioritySchema } from "./priority";
@@ -18,6 +20,8 @@ export const drillShape = {
   focus: noteSchema,
   /** Where it is done, in the coach's words. */
   place: noteSchema,
+  /** What else is known of it. */
+  details: drillDetailsSchema.optional(),
 };
 
 /** A drill as it stands in a plan: a copy, so that a later change on the shelf does not alter it. */
@@ -28,6 +32,8 @@ export const planItemSchema = z.strictObject({
   drillId: z.uuid().nullable(),
   priority: prioritySchema,
   ...drillShape,
+  /** Why it was chosen, when it was not the coach who chose it. */
+  why: noteSchema.optional(),
 });
 
 export type PlanItem = z.infer<typeof planItemSchema>;
@@ -59,6 +65,10 @@ export const planBodySchema = z.strictObject({
     .int()
     .min(5, { error: "The largest step is 5 to 100 points." })
     .max(100, { error: "The largest step is 5 to 100 points." }),
+  /** What it was filled from, and the seed that decided between equals. */
+  origin: z
+    .strictObject({ approach: approachIdSchema, seed: z.number().int().min(0).max(2_147_483_647) })
+    .optional(),
 });
 
 export type PlanBody = z.infer<typeof planBodySchema>;

@@ -1,7 +1,10 @@
 import { CLUB_FILE_VERSION, type ClubFile } from "@tonodrome/core/api";
 import { Transaction } from "sequelize";
 import type { Database } from "../db/connect";
+import { toAthlete } from "../resources/athletes";
 import { toDrill } from "../resources/drills";
+import { toEvent } from "../resources/events";
+import { toTemplate } from "../resources/templates";
 
 type StartInFile = ClubFile["starts"][number];
 type RunInFile = ClubFile["runs"][number];
@@ -17,21 +20,25 @@ export async function exportClub({ sequelize, models }: Database, clubId: string
     const club = await models.Club.findByPk(clubId, { transaction });
     const athletes = await models.Athlete.findAll(all);
     const drills = await models.Drill.findAll(all);
+    const events = await models.EventType.findAll(all);
+    const templates = await models.Template.findAll(all);
     const starts = await models.Start.findAll(all);
     const plans = new Map((await models.Plan.findAll(all)).map((p) => [p.startId, p]));
     const edits = groupBy(await models.PlanEdit.findAll(all), (e) => e.planId);
     const runs = await models.Run.findAll(all);
-    const events = groupBy(await models.RunEvent.findAll(all), (e) => e.runId);
+    const presses = groupBy(await models.RunEvent.findAll(all), (e) => e.runId);
     const file: ClubFile = {
       format: "tonodrome-club",
       version: CLUB_FILE_VERSION,
       name: club?.name ?? "",
-      athletes: athletes.map(({ id, name }) => ({ id, name })),
+      athletes: athletes.map(toAthlete),
       drills: drills.map(toDrill),
+      events: events.map(toEvent),
+      templates: templates.map(toTemplate),
       starts: starts.flatMap((start): StartInFile[] => {
         const plan = plans.get(start.id);
         if (!plan) return [];
-        const { id, version, athleteId, title, venue, zone, startsAt, readyAt } = start;
+        const { id, version, athleteId, title, venue, zone, startsAt, readyAt, eventId, setting } = start;
         return [
           {
             id,
@@ -42,6 +49,8 @@ export async function exportClub({ sequelize, models }: Database, clubId: string
             zone,
             startsAt: startsAt.toISOString(),
             readyAt: readyAt.toISOString(),
+            eventId,
+            setting,
             plan: {
               id: plan.id,
               version: plan.version,
@@ -69,7 +78,7 @@ export async function exportClub({ sequelize, models }: Database, clubId: string
           startsAt: run.startsAt.toISOString(),
           createdAt: run.createdAt.toISOString(),
           plan,
-          events: (events.get(id) ?? []).map((e) => e.event),
+          events: (presses.get(id) ?? []).map((e) => e.event),
         };
       }),
     };

@@ -16,8 +16,8 @@ export async function importClub(
   file: ClubFile,
   transaction: Transaction,
 ): Promise<void> {
-  const { Athlete, Drill, Start, Plan, PlanEdit, Run, RunEvent } = models;
-  for (const model of [Athlete, Drill, Start, Run]) {
+  const { Athlete, Drill, EventType, Template, Start, Plan, PlanEdit, Run, RunEvent } = models;
+  for (const model of [Athlete, Drill, EventType, Template, Start, Run]) {
     if ((await (model as typeof Athlete).count({ where: { clubId }, transaction })) > 0) {
       throw new Refusal(
         "not_empty",
@@ -31,6 +31,21 @@ export async function importClub(
   await inChunks(
     inClub(file.drills).map((drill) => ({ ...drill, changedAt: new Date(drill.changedAt) })),
     (rows) => Drill.bulkCreate(rows, { transaction }),
+  );
+  await inChunks(
+    inClub(file.events).map(({ clubId: of, id, version, archived, name, ...body }) => ({
+      clubId: of,
+      id,
+      version,
+      archived,
+      name,
+      body,
+    })),
+    (rows) => EventType.bulkCreate(rows, { transaction }),
+  );
+  await inChunks(
+    inClub(file.templates).map((template) => ({ ...template, createdAt: new Date(template.createdAt) })),
+    (rows) => Template.bulkCreate(rows, { transaction }),
   );
   await inChunks(
     inClub(file.starts).map(({ plan, ...start }) => ({

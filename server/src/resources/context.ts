@@ -9,6 +9,8 @@ export interface Context extends Database {
   limits: Limits;
   /** Largest export of a club that is taken, bytes. */
   importLimit: number;
+  /** Folder of the starter shelves that come with the server. */
+  starterFolder: string;
 }
 
 /** A resource: a Fastify plugin made for a context. */

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { isDeepStrictEqual } from "node:util";
 import { emptyPlan } from "@tonodrome/core";
 import {
   clubParamsSchema,
@@ -19,10 +20,14 @@ import type { AthleteRow, PlanRow, StartRow } from "../db/models/rows";
 import { notFound, versionConflict } from "../errors";
 import { checkAthlete } from "./athletes";
 import type { Resource } from "./context";
+import { checkEvents } from "./events";
 import { toPlan } from "./plans";
 
 /** Most starts one answer holds; Today never needs more. */
 const MOST = 100;
+
+/** Most starts that have been, newest first. */
+const MOST_BEFORE = 20;
 
 /** Starts with their plans. */
 export const starts: Resource = (context) => (app, _options, done) => {
@@ -52,12 +57,19 @@ export const starts: Resource = (context) => (app, _options, done) => {
     },
     async (request) => {
       const place = placeOf(request);
-      const { from } = request.query;
+      const { from, before, athleteId } = request.query;
+      const startsAt = {
+        ...(from ? { [Op.gte]: new Date(from) } : {}),
+        ...(before ? { [Op.lt]: new Date(before) } : {}),
+      };
       const rows = await models.Start.findAll({
-        where: { ...ownOf(place), ...(from ? { startsAt: { [Op.gte]: new Date(from) } } : {}) },
+        where: {
+          // An athlete who asks for another's starts still gets none but their own.
+          [Op.and]: [ownOf(place), athleteId ? { athleteId } : {}, from || before ? { startsAt } : {}],
+        },
         include: joined(place),
-        order: ["startsAt", "id"],
-        limit: MOST,
+        order: before ? [["startsAt", "DESC"], "id"] : ["startsAt", "id"],
+        limit: before ? MOST_BEFORE : MOST,
       });
       return { starts: rows.map((row) => toStart(row as unknown as Joined)) };
     },
@@ -80,6 +92,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
       const { clubId } = place;
       const start = await sequelize.transaction(async (transaction) => {
         await checkAthlete(context, request.body.athleteId, clubId, transaction);
+        await checkEvents(context, eventsOf(request.body), clubId, "eventId", transaction);
         const id = randomUUID();
         await models.Start.create({ id, clubId, version: 1, ...columns(request.body) }, { transaction });
         await models.Plan.create(
@@ -107,6 +120,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
       const { id } = request.params;
       const { current, isStale } = await sequelize.transaction(async (transaction) => {
         await checkAthlete(context, input.athleteId, clubId, transaction);
+        await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
         const before = await read(id, place, transaction);
         const [count] = await models.Start.update(
           { ...columns(input), version: version + 1 },
@@ -158,7 +172,7 @@ function joined({ clubId }: Place) {
 type Joined = StartRow & { athlete: AthleteRow; plan: PlanRow };
 
 function toStart(row: Joined): Start {
-  const { id, version, athlete, title, venue, zone, startsAt, readyAt, plan } = row;
+  const { id, version, athlete, title, venue, zone, startsAt, readyAt, eventId, setting, plan } = row;
   return {
     id,
     version,
@@ -168,6 +182,8 @@ function toStart(row: Joined): Start {
     zone,
     startsAt: startsAt.toISOString(),
     readyAt: readyAt.toISOString(),
+    eventId,
+    setting,
     plan: toPlan(plan),
   };
 }
@@ -176,10 +192,13 @@ function columns(input: StartInput) {
   return { ...input, startsAt: new Date(input.startsAt), readyAt: new Date(input.readyAt) };
 }
 
+const eventsOf = ({ eventId }: Pick<StartInput, "eventId">) => (eventId ? [eventId] : []);
+
 /** Names of the fields that read differently. */
 function changedFields(before: Start, after: Start): string[] {
-  const fields = ["title", "venue", "zone", "startsAt", "readyAt"] as const;
+  const fields = ["title", "venue", "zone", "startsAt", "readyAt", "eventId"] as const;
   const changed: string[] = fields.filter((name) => before[name] !== after[name]);
+  if (!isDeepStrictEqual(before.setting, after.setting)) changed.push("setting");
   return before.athlete.id === after.athlete.id ? changed : ["athlete", ...changed];
 }
 
@@ -191,6 +210,8 @@ function saysTheSame(start: Start, input: StartInput): boolean {
     start.venue === input.venue &&
     start.zone === input.zone &&
     sameTime(start.startsAt, input.startsAt) &&
-    sameTime(start.readyAt, input.readyAt)
+    sameTime(start.readyAt, input.readyAt) &&
+    start.eventId === input.eventId &&
+    isDeepStrictEqual(start.setting, input.setting)
   );
 }

@@ -3,6 +3,7 @@ import type { RunnableMigration } from "umzug";
 import { firstTables } from "./0001-first-tables";
 import { accounts } from "./0002-accounts";
 import { shelf } from "./0003-shelf";
+import { building } from "./0004-building";
 
 /** In order, forward only: never change one that has been released, add another. */
-export const migrations: RunnableMigration<QueryInterface>[] = [firstTables, accounts, shelf];
+export const migrations: RunnableMigration<QueryInterface>[] = [firstTables, accounts, shelf, building];

@@ -1,9 +1,11 @@
+import { noProfile, usualSetting } from "@tonodrome/core";
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from "sequelize";
 import type {
   AthleteRow,
   AuditEntryRow,
   ClubRow,
   DrillRow,
+  EventTypeRow,
   InviteRow,
   MemberRow,
   PlanEditRow,
@@ -13,6 +15,7 @@ import type {
   SessionRow,
   ShareRow,
   StartRow,
+  TemplateRow,
   UserRow,
 } from "./rows";
 
@@ -21,9 +24,11 @@ type Table<Row extends object, Made extends object = Row> = ModelStatic<Model<Ro
 
 export interface Models {
   Club: Table<ClubRow>;
-  Athlete: Table<AthleteRow>;
-  Drill: Table<DrillRow, Creation<DrillRow, "version" | "archived" | "changedAt">>;
-  Start: Table<StartRow>;
+  Athlete: Table<AthleteRow, Creation<AthleteRow, "version" | "profile">>;
+  EventType: Table<EventTypeRow>;
+  Template: Table<TemplateRow, Creation<TemplateRow, "createdAt">>;
+  Drill: Table<DrillRow, Creation<DrillRow, "version" | "archived" | "changedAt" | "details">>;
+  Start: Table<StartRow, Creation<StartRow, "eventId" | "setting">>;
   Plan: Table<PlanRow>;
   PlanEdit: Table<PlanEditRow, Creation<PlanEditRow, "at">>;
   Run: Table<RunRow, Creation<RunRow, "createdAt">>;
@@ -56,7 +61,28 @@ export function defineModels(sequelize: Sequelize): Models {
 
   const models = {
     Club: define("Club", "clubs", { id: key, name, demo: needed(BOOLEAN) }),
-    Athlete: define("Athlete", "athletes", { id: key, clubId, name }),
+    Athlete: define("Athlete", "athletes", {
+      id: key,
+      clubId,
+      version: { ...needed(INTEGER), defaultValue: 1 },
+      name,
+      profile: { ...needed(JSONB), defaultValue: noProfile },
+    }),
+    EventType: define("EventType", "event_types", {
+      id: key,
+      clubId,
+      version: needed(INTEGER),
+      archived: needed(BOOLEAN),
+      name,
+      body: needed(JSONB),
+    }),
+    Template: define("Template", "templates", {
+      id: key,
+      clubId,
+      name,
+      body: needed(JSONB),
+      createdAt: madeNow,
+    }),
     Drill: define("Drill", "drills", {
       id: key,
       clubId,
@@ -70,6 +96,7 @@ export function defineModels(sequelize: Sequelize): Models {
       dose: needed(JSONB),
       focus: needed(TEXT),
       place: needed(TEXT),
+      details: { type: JSONB },
     }),
     Start: define("Start", "starts", {
       id: key,
@@ -81,6 +108,8 @@ export function defineModels(sequelize: Sequelize): Models {
       zone: needed(TEXT),
       startsAt: instant,
       readyAt: instant,
+      eventId: { type: UUID },
+      setting: { ...needed(JSONB), defaultValue: usualSetting },
     }),
     Plan: define("Plan", "plans", {
       id: key,

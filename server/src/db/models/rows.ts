@@ -1,4 +1,15 @@
-import type { Dose, Phase, PlanBody, Priority, RunEvent, RunPlan } from "@tonodrome/core";
+import type {
+  AthleteProfile,
+  Dose,
+  DrillDetails,
+  EventType,
+  Phase,
+  PlanBody,
+  Priority,
+  RunEvent,
+  RunPlan,
+  Setting,
+} from "@tonodrome/core";
 import type { Role } from "@tonodrome/core/api";
 
 export interface ClubRow {
@@ -10,7 +21,26 @@ export interface ClubRow {
 export interface AthleteRow {
   id: string;
   clubId: string;
+  version: number;
   name: string;
+  profile: AthleteProfile;
+}
+
+export interface EventTypeRow {
+  id: string;
+  clubId: string;
+  version: number;
+  archived: boolean;
+  name: string;
+  body: Omit<EventType, "name">;
+}
+
+export interface TemplateRow {
+  id: string;
+  clubId: string;
+  name: string;
+  body: PlanBody;
+  createdAt: Date;
 }
 
 export interface DrillRow {
@@ -26,6 +56,8 @@ export interface DrillRow {
   dose: Dose;
   focus: string;
   place: string;
+  /** Null where nothing is known. */
+  details: DrillDetails | null;
 }
 
 export interface StartRow {
@@ -38,6 +70,8 @@ export interface StartRow {
   zone: string;
   startsAt: Date;
   readyAt: Date;
+  eventId: string | null;
+  setting: Setting;
 }
 
 export interface PlanRow {

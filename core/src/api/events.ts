@@ -1,0 +1,27 @@
+import { z } from "zod";
+import { eventTypeShape } from "../event/eventType";
+import { versionSchema } from "./common";
+
+/** An event of the club, to be used for any number of starts. */
+export const eventInputSchema = z.strictObject(eventTypeShape);
+
+export const eventSchema = z.strictObject({
+  id: z.uuid(),
+  version: versionSchema,
+  /** Offered for new starts no more; starts that have it keep it. */
+  archived: z.boolean(),
+  ...eventTypeShape,
+});
+
+export const eventWriteSchema = z.strictObject({
+  /** The version this edit was made against; an older one than the server's is refused. */
+  version: versionSchema,
+  archived: z.boolean(),
+  ...eventTypeShape,
+});
+
+export const eventListSchema = z.strictObject({ events: z.array(eventSchema) });
+
+export type EventInput = z.infer<typeof eventInputSchema>;
+export type EventWrite = z.infer<typeof eventWriteSchema>;
+export type ClubEvent = z.infer<typeof eventSchema>;

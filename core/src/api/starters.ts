@@ -1,0 +1,29 @@
+import { z } from "zod";
+
+/** A starter shelf that ships with the server. */
+export const starterSchema = z.strictObject({
+  key: z.string(),
+  name: z.string(),
+  about: z.string(),
+  /** How many drills it has, and how many of them the club's shelf has already. */
+  drills: z.number().int(),
+  installed: z.number().int(),
+});
+
+export const starterListSchema = z.strictObject({ starters: z.array(starterSchema) });
+
+/** One that ships with the server by its key, or the text of a file. */
+export const starterInstallSchema = z.union([
+  z.strictObject({ key: z.string().max(100) }),
+  z.strictObject({ text: z.string().max(900_000, { error: "The file is too large." }) }),
+]);
+
+/** What came onto the shelf, and what was there before and was left as it is. */
+export const starterInstalledSchema = z.strictObject({
+  name: z.string(),
+  added: z.number().int(),
+  kept: z.number().int(),
+});
+
+export type Starter = z.infer<typeof starterSchema>;
+export type StarterInstall = z.infer<typeof starterInstallSchema>;

@@ -1,0 +1,19 @@
+import { z } from "zod";
+import { planBodySchema } from "../plan/plan";
+import { nameSchema } from "../plan/text";
+import { instantSchema } from "./common";
+
+/** A warm-up that the club begins others from. */
+export const templateInputSchema = z.strictObject({ name: nameSchema, body: planBodySchema });
+
+export const templateSchema = z.strictObject({
+  id: z.uuid(),
+  createdAt: instantSchema,
+  name: nameSchema,
+  body: planBodySchema,
+});
+
+export const templateListSchema = z.strictObject({ templates: z.array(templateSchema) });
+
+export type TemplateInput = z.infer<typeof templateInputSchema>;
+export type Template = z.infer<typeof templateSchema>;

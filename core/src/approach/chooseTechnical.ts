@@ -1,0 +1,88 @@
+import type { Priority } from "../plan/priority";
+import { type Choice, type Chosen, secondsOf } from "./choice";
+import type { FillInput } from "./fillInput";
+import { NOTHING_LEFT } from "./fillUp";
+import { listOf } from "./listOf";
+import { inOrder, steepGap } from "./order";
+import { best } from "./pick";
+
+/** Actions first, each prepared once; then what the climb still needs; then what fills the time. */
+export function chooseTechnical(
+  choices: readonly Choice[],
+  { approach, event, scale }: FillInput,
+  target: number,
+  seconds: number,
+  gaps: string[],
+): Chosen[] {
+  const pool = choices.filter((c) => c.drill.phase === "technical" && c.to <= target);
+  if (pool.length === 0) {
+    gaps.push("The shelf has no technical drill up to the level of this event.");
+    return [];
+  }
+  const picked = new Map<Choice, Chosen>();
+  let left = seconds;
+  const take = (choice: Choice, priority: Priority, why: string) => {
+    picked.set(choice, { choice, priority, why });
+    left -= secondsOf(choice);
+  };
+  const open = new Set(event?.actions ?? []);
+  const prepares = (c: Choice) =>
+    [...open].filter((action) =>
+      c.details?.actions.some((a) => a.toLocaleLowerCase() === action.toLocaleLowerCase()),
+    );
+  // The most actions with one drill, then a ladder rather than a single level, then whatever leans towards it.
+  while (open.size > 0) {
+    const choice = best(
+      pool.filter((c) => !picked.has(c)),
+      (c) => prepares(c).length * 30 + (c.drill.dose.kind === "ladder" ? 12 : 0) + c.lean,
+    );
+    const actions = choice ? prepares(choice) : [];
+    if (!choice || actions.length === 0) break;
+    for (const action of actions) open.delete(action);
+    take(choice, "essential", `Prepares ${listOf(actions)}.`);
+  }
+  for (const action of open) gaps.push(`Nothing on the shelf prepares ${action}: it is left cold.`);
+
+  const climb = () => [...picked.values()].toSorted((a, b) => a.choice.from - b.choice.from);
+  // An easy first one, and one between wherever the step would be too large.
+  const first = climb()[0];
+  if (!first || first.choice.from > 40) {
+    const easy = best(
+      pool.filter((c) => !picked.has(c) && c.from <= 40),
+      (c) => c.lean - c.from / 10,
+    );
+    if (easy) take(easy, "essential", `The first of the sport's own actions, easy, at ${easy.from} %.`);
+  }
+  for (let guard = 0; guard < 20; guard++) {
+    const gap = steepGap(climb(), approach.stepPoints);
+    if (!gap) break;
+    const between = best(
+      pool.filter(
+        (c) =>
+          !picked.has(c) && c.from > gap.from && c.from <= gap.from + approach.stepPoints && c.to > gap.from,
+      ),
+      (c) => c.lean + (c.to - gap.from) / 2,
+    );
+    if (!between) {
+      gaps.push(`From ${gap.from} to ${gap.to} % the shelf has no step between.`);
+      break;
+    }
+    take(between, "essential", `A step between ${gap.from} and ${gap.to} %, so that the climb stays even.`);
+  }
+  const reach = () => Math.max(0, ...[...picked.keys()].map((c) => c.to));
+  while (left >= NOTHING_LEFT) {
+    const more = best(
+      pool.filter(
+        (c) => !picked.has(c) && secondsOf(c) <= left * 1.2 && c.from <= reach() + approach.stepPoints,
+      ),
+      (c) => c.lean + c.to / 10 - (c.drill.priority === "extra" ? 4 : 0),
+    );
+    if (!more) break;
+    take(
+      more,
+      more.drill.priority === "extra" ? "extra" : "useful",
+      `At ${more.to} %, on the way to ${target} %.`,
+    );
+  }
+  return inOrder(climb(), approach, scale);
+}

@@ -1,0 +1,22 @@
+import { type Choice, secondsOf } from "./choice";
+
+/** Seconds: with so little left of a part's time nothing more is put into it. */
+export const NOTHING_LEFT = 20;
+
+/** Drills by score until the time is used, at least one where there is any. */
+export function fillUp(
+  pool: readonly Choice[],
+  seconds: number,
+  score: (c: Choice) => number,
+  most: number,
+): Choice[] {
+  const picked: Choice[] = [];
+  let left = seconds;
+  for (const c of pool.toSorted((a, b) => score(b) - score(a))) {
+    if (picked.length >= most || (picked.length > 0 && left < NOTHING_LEFT)) break;
+    if (picked.length > 0 && secondsOf(c) > left * 1.25) continue;
+    picked.push(c);
+    left -= secondsOf(c);
+  }
+  return picked;
+}

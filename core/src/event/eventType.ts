@@ -1,0 +1,72 @@
+import { z } from "zod";
+import { bodyAreasSchema } from "../drill/bodyArea";
+import { tagsSchema } from "../drill/details";
+import { intensitySchema } from "../plan/intensity";
+import { nameSchema, tagSchema } from "../plan/text";
+
+/** What kind of effort an event is. */
+export const effortProfileSchema = z.enum([
+  "short-explosive",
+  "short-hard",
+  "long-sustained",
+  "precision",
+  "repeated-bouts",
+]);
+export type EffortProfile = z.infer<typeof effortProfileSchema>;
+
+export const EFFORT_PROFILES: readonly EffortProfile[] = effortProfileSchema.options;
+
+/** Something that happens at a fixed time before the start. */
+export const fixedPointSchema = z.strictObject({
+  name: tagSchema,
+  /** Minutes before the start at which it begins, and how long it takes. */
+  minutesBefore: z.number().int().min(0).max(1440),
+  minutesLong: z.number().int().min(0).max(240),
+  /** Whether the athlete cannot practise any more after it. */
+  closesPractice: z.boolean(),
+});
+
+export type FixedPoint = z.infer<typeof fixedPointSchema>;
+
+/** What an event asks of whoever starts in it, whichever day it is. */
+export const eventTypeShape = {
+  name: nameSchema,
+  effort: effortProfileSchema,
+  /** Seconds that the event itself lasts. */
+  lengthSeconds: z.number().int().min(1, { error: "It lasts at least 1 s." }).max(86_400),
+  /** The sport's own actions that are used in it. */
+  actions: tagsSchema("actions", 16),
+  /** Effort it peaks at, per cent. */
+  targetLevel: intensitySchema,
+  /** Parts of the body it uses. */
+  areas: bodyAreasSchema,
+  fixedPoints: z
+    .array(fixedPointSchema)
+    .max(8, { error: "At most 8 fixed points." })
+    .refine((points) => points.every((p) => p.minutesLong <= p.minutesBefore), {
+      error: "A fixed point may not last beyond the start.",
+    }),
+  /** What has to be there and ready. */
+  kit: tagsSchema("pieces of kit", 24),
+  /** Where its warm-up and the event happen. */
+  places: tagsSchema("places", 8),
+};
+
+export const eventTypeSchema = z.strictObject(eventTypeShape);
+
+export type EventType = z.infer<typeof eventTypeSchema>;
+
+/** An event of which only the name is known. */
+export function plainEvent(name: string): EventType {
+  return {
+    name,
+    effort: "short-hard",
+    lengthSeconds: 180,
+    actions: [],
+    targetLevel: 90,
+    areas: [],
+    fixedPoints: [],
+    kit: [],
+    places: [],
+  };
+}

@@ -1,0 +1,76 @@
+import { approachOf } from "../approach/approaches";
+import type { FillInput, ShelfDrill } from "../approach/fillInput";
+import { BODY_AREAS } from "../drill/bodyArea";
+import { noDetails } from "../drill/details";
+import type { Purpose } from "../drill/purpose";
+import type { Phase } from "../plan/phase";
+import { random } from "../random";
+
+const PARTS: readonly [Phase, Purpose, number, number][] = [
+  ["raise", "raise", 10, 40],
+  ["mobilise", "mobilise", 10, 45],
+  ["mobilise", "activate", 25, 50],
+  ["technical", "technical", 15, 85],
+  ["technical", "technical", 15, 85],
+  ["technical", "technical", 15, 85],
+  ["prime", "prime", 75, 95],
+];
+
+export const ACTIONS: readonly string[] = ["jump", "spin", "step", "lift", "throw", "roll"];
+
+/** A shelf of so many drills of every part, each different, for tests and benches. */
+export function anyShelf(many: number, seed = 1): ShelfDrill[] {
+  const next = random(seed);
+  const pick = (from: number, to: number) => from + Math.floor(next() * (to - from + 1));
+  const some = <T>(list: readonly T[], most: number) => [
+    ...new Set(Array.from({ length: pick(1, most) }, () => list[pick(0, list.length - 1)] as T)),
+  ];
+  return Array.from({ length: many }, (_, i): ShelfDrill => {
+    const [phase, purpose, low, high] = PARTS[i % PARTS.length] as (typeof PARTS)[number];
+    const id = `00000000-0000-4000-8000-${String(i).padStart(12, "0")}`;
+    return {
+      id,
+      name: `${phase} ${i}`,
+      phase,
+      priority: "useful",
+      intensity: pick(low, high),
+      dose: {
+        kind: "attempts",
+        attempts: { floor: 1, ideal: pick(2, 4), ceiling: 5 },
+        secondsEach: pick(8, 20),
+        sides: i % 3 === 0 ? "both" : "one",
+        rest: { kind: "fixed", seconds: 10 },
+      },
+      focus: "Tall",
+      place: "",
+      details: {
+        ...noDetails(),
+        purposes: [purpose],
+        areas: some(BODY_AREAS, 4),
+        loads: some(BODY_AREAS, 2),
+        actions: phase === "technical" ? some(ACTIONS, 2) : [],
+        equipment: i % 11 === 0 ? ["rope"] : [],
+        people: i % 13 === 0 ? 2 : 1,
+        leastAge: i % 17 === 0 ? 14 : 0,
+      },
+    };
+  });
+}
+
+/** What a fill asks for, with everything there and nobody sore. */
+export function fillInput(shelf: readonly ShelfDrill[], more: Partial<FillInput> = {}): FillInput {
+  let made = 0;
+  return {
+    approach: approachOf("even-stair"),
+    shelf,
+    event: { actions: ["jump", "spin"], areas: ["hip", "knee", "ankle"], targetLevel: 90 },
+    day: { people: 1, spaces: [], equipment: [], own: [], age: null, spared: [] },
+    scale: [],
+    availableSeconds: 45 * 60,
+    seed: 1,
+    keep: [],
+    avoid: [],
+    makeId: () => `00000000-0000-4000-9000-${String(made++).padStart(12, "0")}`,
+    ...more,
+  };
+}

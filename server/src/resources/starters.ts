@@ -1,0 +1,95 @@
+import type { StarterShelf } from "@tonodrome/core";
+import {
+  clubParamsSchema,
+  type StarterInstall,
+  starterInstalledSchema,
+  starterInstallSchema,
+  starterListSchema,
+} from "@tonodrome/core/api";
+import { placeOf } from "../access/access";
+import { audit } from "../access/audit";
+import { notFound, Refusal } from "../errors";
+import { readStarter } from "../starters/readStarter";
+import { shippedStarters } from "../starters/shipped";
+import { starterDrills } from "../starters/starterDrills";
+import type { Resource } from "./context";
+
+/** Most faults of a file that are told at once. */
+const MOST_TOLD = 5;
+
+/** Starter shelves: drills to begin with, put onto the club's own shelf. */
+export const starters: Resource = (context) => (app, _options, done) => {
+  const { sequelize, models, changes } = context;
+
+  app.get(
+    "/clubs/:clubId/starters",
+    {
+      config: { access: "build" },
+      schema: { params: clubParamsSchema, response: { 200: starterListSchema } },
+    },
+    async (request) => {
+      const { clubId } = placeOf(request);
+      const rows = await models.Drill.findAll({ where: { clubId }, attributes: ["id"] });
+      const there = new Set(rows.map((row) => row.id));
+      return {
+        starters: shippedStarters(context.starterFolder).map((shelf) => {
+          const { key, name, about, drills } = shelf;
+          const installed = starterDrills(shelf).filter((d) => there.has(d.id)).length;
+          return { key, name, about, drills: drills.length, installed };
+        }),
+      };
+    },
+  );
+
+  app.post(
+    "/clubs/:clubId/starters",
+    {
+      config: { access: "build" },
+      schema: {
+        params: clubParamsSchema,
+        body: starterInstallSchema,
+        response: { 200: starterInstalledSchema },
+      },
+    },
+    async (request) => {
+      const { clubId } = placeOf(request);
+      const shelf = shelfOf(request.body, context.starterFolder);
+      const drills = starterDrills(shelf);
+      const added = await sequelize.transaction(async (transaction) => {
+        const where = { clubId, id: drills.map((d) => d.id) };
+        const rows = await models.Drill.findAll({ where, attributes: ["id"], transaction });
+        const there = new Set(rows.map((row) => row.id));
+        const fresh = drills.filter((d) => !there.has(d.id));
+        // Nothing that is there is written over, not even by somebody who installs at the same moment.
+        await models.Drill.bulkCreate(
+          fresh.map((drill) => ({ clubId, ...drill })),
+          { transaction, ignoreDuplicates: true },
+        );
+        await audit(context, transaction, request, "shelf.install", {
+          clubId,
+          detail: { added: fresh.length, kept: there.size },
+        });
+        return fresh.length;
+      });
+      changes.publish({ clubId, topic: "drills" });
+      return { name: shelf.name, added, kept: drills.length - added };
+    },
+  );
+  done();
+};
+
+function shelfOf(wanted: StarterInstall, folder: string): StarterShelf {
+  if ("key" in wanted) {
+    const found = shippedStarters(folder).find((s) => s.key === wanted.key);
+    if (!found) throw notFound("starter shelf");
+    return found;
+  }
+  const read = readStarter(wanted.text);
+  if ("shelf" in read) return read.shelf;
+  const { faults } = read;
+  const told = faults
+    .slice(0, MOST_TOLD)
+    .map(({ line, path, message }) => `Line ${line}${path ? `, ${path}` : ""}: ${message}`);
+  const more = faults.length > told.length ? ` And ${faults.length - told.length} more.` : "";
+  throw new Refusal("invalid_input", `Nothing was installed. ${told.join(" ")}${more}`, { path: "text" });
+}
