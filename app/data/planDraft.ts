@@ -1,9 +1,11 @@
+import { hashKey } from "@tanstack/react-query";
 import type { PlanBody } from "@tonodrome/core";
 import { planBodySchema } from "@tonodrome/core";
 import type { Plan, Start } from "@tonodrome/core/api";
-import { useCallback, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
 import { ApiFailure } from "./api";
+import { type EditHistory, edited, noHistory, redone, undone } from "./editHistory";
 import { useSavePlan } from "./queries";
 import { forget, keep, keptKeys, readKept } from "./storage";
 
@@ -17,18 +19,22 @@ type Draft = z.infer<typeof draftSchema>;
 
 const PREFIX = "draft:";
 
+/** How long after the last edit it is saved by itself, and how long after a failure it is tried again, milliseconds. */
+const PAUSE = 1200;
+const RETRY = 8000;
+
+/** What this page sent last for each plan: a conflict with that is none, its answer was only lost. */
+const lastSent = new Map<string, string>();
+
 /** How many warm-ups have edits that only this device knows. */
 export function unsavedDrafts(): number {
   return keptKeys(PREFIX).length;
 }
 
-/** Most edits that can be taken back one by one. */
-const MOST_UNDO = 50;
-
 export interface PlanDraft {
   body: PlanBody;
   dirty: boolean;
-  /** True when the edits were found on this device from an earlier visit. */
+  /** True when the edits were found on this device from an earlier visit and nothing was done about them yet. */
   restored: boolean;
   /** The newer plan that a save ran into; null when there is none. */
   conflict: Plan | null;
@@ -36,7 +42,8 @@ export interface PlanDraft {
   failure: string | null;
   edit: (change: (body: PlanBody) => PlanBody) => void;
   undo: (() => void) | null;
-  /** Resolves to whether it was saved. */
+  redo: (() => void) | null;
+  /** Saves at once. Resolves to whether it was saved. */
   save: () => Promise<boolean>;
   keepMine: () => Promise<boolean>;
   takeTheirs: () => void;
@@ -44,58 +51,121 @@ export interface PlanDraft {
 
 /**
  * A start's plan as it is being edited. Edits are kept on this device until the server has them, so that neither a
- * closed tab nor a lost connection costs anything.
+ * closed tab nor a lost connection costs anything, and saved by themselves a moment after the last of them. What was
+ * found from an earlier visit is not saved before somebody has seen it.
  */
 export function usePlanDraft(start: Start): PlanDraft {
   const { plan } = start;
   const key = `${PREFIX}${plan.id}`;
   const [draft, setDraft] = useState<Draft | null>(() => readKept(key, draftSchema));
-  const [restored] = useState(draft !== null);
-  const [past, setPast] = useState<PlanBody[]>([]);
+  const [restored, setRestored] = useState(draft !== null);
+  const [history, setHistory] = useState<EditHistory<PlanBody>>(noHistory);
   const [conflict, setConflict] = useState<Plan | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const saver = useSavePlan(start.id);
   const body = draft?.body ?? plan.body;
+  /** The newest draft, for what goes on while a save is under way. */
+  const newest = useRef(draft);
+  const isSending = useRef(false);
 
-  const put = (next: Draft | null) => {
-    setDraft(next);
-    if (next) keep(key, next);
-    else forget(key);
-  };
+  const put = useCallback(
+    (next: Draft | null) => {
+      newest.current = next;
+      setDraft(next);
+      if (next) keep(key, next);
+      else forget(key);
+    },
+    [key],
+  );
+
+  const write = useCallback(
+    (next: PlanBody) => {
+      setRestored(false);
+      put({ version: newest.current?.version ?? plan.version, body: next });
+    },
+    [put, plan.version],
+  );
 
   const edit = useCallback(
     (change: (body: PlanBody) => PlanBody) => {
-      const next = { version: draft?.version ?? plan.version, body: change(body) };
-      setPast((p) => [...p.slice(1 - MOST_UNDO), body]);
-      setDraft(next);
-      keep(key, next);
+      const now = newest.current?.body ?? plan.body;
+      const next = change(now);
+      if (next === now) return;
+      setHistory((h) => edited(h, now));
+      write(next);
     },
-    [draft, plan.version, body, key],
+    [write, plan.body],
   );
 
-  const undo =
-    past.length > 0
-      ? () => {
-          put({ version: draft?.version ?? plan.version, body: past.at(-1) as PlanBody });
-          setPast(past.slice(0, -1));
-        }
-      : null;
+  const step = (way: typeof undone<PlanBody>) => {
+    const moved = way(history, body);
+    if (!moved) return null;
+    return () => {
+      setHistory(moved.history);
+      write(moved.now);
+    };
+  };
 
   async function send(version: number): Promise<boolean> {
+    const sent = newest.current?.body ?? body;
+    if (isSending.current) return false;
+    isSending.current = true;
     setFailure(null);
+    setRestored(false);
+    lastSent.set(plan.id, hashKey([sent]));
     try {
-      await saver.mutateAsync({ planId: plan.id, write: { version, body } });
-      put(null);
-      setPast([]);
+      const saved = await saver.mutateAsync({ planId: plan.id, write: { version, body: sent } });
+      // What was edited meanwhile is next, against the version that has just come to be.
+      const later = newest.current;
+      put(later && later.body !== sent ? { version: saved.version, body: later.body } : null);
+      ours.current.add(saved.version);
       setConflict(null);
       return true;
     } catch (error) {
-      if (error instanceof ApiFailure && error.code === "version_conflict")
-        setConflict(error.current as Plan);
-      else setFailure((error as Error).message);
+      if (error instanceof ApiFailure && error.code === "version_conflict") {
+        const current = error.current as Plan;
+        if (hashKey([current.body]) === lastSent.get(plan.id) && newest.current) {
+          put({ ...newest.current, version: current.version });
+        } else setConflict(current);
+      } else setFailure((error as Error).message);
       return false;
+    } finally {
+      isSending.current = false;
     }
   }
+
+  // What others saved is no edit of one's own to take back.
+  const ours = useRef(new Set([plan.version]));
+  useEffect(() => {
+    if (ours.current.has(plan.version) || newest.current) return;
+    ours.current.add(plan.version);
+    setHistory(noHistory);
+  }, [plan.version]);
+
+  const latestSend = useRef(send);
+  latestSend.current = send;
+  const waits = draft !== null && !restored && conflict === null;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: every edit begins the pause anew
+  useEffect(() => {
+    if (!waits || saver.isPending) return;
+    const timer = setTimeout(
+      () => {
+        if (newest.current) void latestSend.current(newest.current.version);
+      },
+      failure === null ? PAUSE : RETRY,
+    );
+    return () => clearTimeout(timer);
+  }, [waits, draft, failure, saver.isPending]);
+
+  // Leaving the page does not wait for the pause.
+  const mayFlush = useRef(waits);
+  mayFlush.current = waits;
+  useEffect(
+    () => () => {
+      if (mayFlush.current && newest.current) void latestSend.current(newest.current.version);
+    },
+    [],
+  );
 
   return {
     body,
@@ -105,12 +175,13 @@ export function usePlanDraft(start: Start): PlanDraft {
     saving: saver.isPending,
     failure,
     edit,
-    undo,
+    undo: step(undone),
+    redo: step(redone),
     save: () => (draft ? send(draft.version) : Promise.resolve(true)),
     keepMine: () => send(conflict?.version ?? plan.version),
     takeTheirs: () => {
       put(null);
-      setPast([]);
+      setHistory(noHistory);
       setConflict(null);
     },
   };

@@ -2,6 +2,7 @@ import { QueryClient, useInfiniteQuery, useMutation, useQuery, useQueryClient } 
 import {
   type Athlete,
   type AthleteInput,
+  type AthleteWrite,
   athleteListSchema,
   athleteSchema,
   type DrillInput,
@@ -62,8 +63,10 @@ export function useClubAsk() {
 const KEYS: Record<Topic, string[]> = {
   club: ["members", "invites", "shares", "audit"],
   athletes: ["athletes"],
-  drills: ["drills"],
-  starts: ["starts", "start", "edits"],
+  drills: ["drills", "starters"],
+  events: ["events"],
+  templates: ["templates"],
+  starts: ["starts", "start", "edits", "before"],
   runs: ["runs", "run"],
 };
 
@@ -133,8 +136,8 @@ export function useCreateStart() {
 
 /** The write that changes some of a start and leaves the rest as it was read. */
 export function startWrite(start: Start, changes: Partial<StartInput>): StartWrite {
-  const { version, title, venue, zone, startsAt, readyAt, athlete } = start;
-  return { version, title, venue, zone, startsAt, readyAt, athleteId: athlete.id, ...changes };
+  const { id: _, plan: __, athlete, ...write } = start;
+  return { ...write, athleteId: athlete.id, ...changes };
 }
 
 export function useSaveStart() {
@@ -204,6 +207,30 @@ export function useCreateDrill() {
   return useMutation({
     mutationFn: (input: DrillInput) => ask(drillSchema, "POST", "/drills", input),
     onSuccess: () => client.invalidateQueries({ queryKey: ["drills"] }),
+  });
+}
+
+/** Writes an athlete over, as long as it is the version that was read. */
+export function useSaveAthlete() {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: ({ id, write }: { id: string; write: AthleteWrite }) =>
+      ask(athleteSchema, "PUT", `/athletes/${id}`, write),
+    // Refused or not: what the server has now is what the next edit is made against.
+    onSettled: () => {
+      for (const key of ["athletes", "starts", "start"]) void client.invalidateQueries({ queryKey: [key] });
+    },
+  });
+}
+
+/** An athlete's latest starts before an instant, newest first. */
+export function useStartsBefore(athleteId: string, before: string) {
+  const ask = useClubAsk();
+  return useQuery({
+    queryKey: ["before", athleteId, before],
+    queryFn: async () =>
+      (await ask(startListSchema, "GET", `/starts?athleteId=${athleteId}&before=${before}`)).starts,
   });
 }
 

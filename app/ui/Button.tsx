@@ -25,6 +25,8 @@ export interface ButtonProps {
   iconOnly?: boolean;
   disabled?: boolean;
   pressed?: boolean;
+  /** Whether what it opens is open. */
+  expanded?: boolean;
   className?: string;
 }
 
@@ -38,6 +40,7 @@ export function Button({
   iconOnly,
   disabled,
   pressed,
+  expanded,
   className,
 }: ButtonProps) {
   return (
@@ -45,6 +48,7 @@ export function Button({
       role="button"
       aria-label={label}
       aria-pressed={pressed}
+      aria-expanded={expanded}
       disabled={disabled}
       onPress={onPress}
       className={`min-h-press min-w-press flex-row items-center justify-center gap-2 ${iconOnly || icon ? "px-2" : "px-4"} ${box[look]} ${disabled ? "opacity-50" : "active:opacity-70"} ${className ?? ""}`}

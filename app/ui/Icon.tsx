@@ -8,11 +8,13 @@ import ChevronUp from "lucide-react-native/icons/chevron-up";
 import Copy from "lucide-react-native/icons/copy";
 import GripVertical from "lucide-react-native/icons/grip-vertical";
 import ListChecks from "lucide-react-native/icons/list-checks";
+import ListFilter from "lucide-react-native/icons/list-filter";
 import Minus from "lucide-react-native/icons/minus";
 import Moon from "lucide-react-native/icons/moon";
 import NotebookText from "lucide-react-native/icons/notebook-text";
 import Play from "lucide-react-native/icons/play";
 import Plus from "lucide-react-native/icons/plus";
+import Redo from "lucide-react-native/icons/redo-2";
 import Share from "lucide-react-native/icons/share-2";
 import Settings from "lucide-react-native/icons/sliders-horizontal";
 import Sun from "lucide-react-native/icons/sun";
@@ -32,6 +34,7 @@ const icons = {
   dark: Moon,
   done: Check,
   down: ArrowDown,
+  filter: ListFilter,
   fold: ChevronUp,
   grip: GripVertical,
   less: Minus,
@@ -39,6 +42,7 @@ const icons = {
   log: NotebookText,
   remove: Trash,
   onward: ChevronRight,
+  redo: Redo,
   run: Play,
   settings: Settings,
   share: Share,

@@ -18,7 +18,7 @@ export {
   youngestOf,
 } from "./athlete/profile";
 export { loadedOf, protectedOn, type Replacement, replacements } from "./athlete/protect";
-export { type Scale, type ScaleItem, type ScaleKind, scaleKindSchema, scaleSchema } from "./athlete/scale";
+export { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "./athlete/scale";
 export { type DoseEnd, mainRange, moveEnd, withMainRange } from "./dose/adjustDose";
 export { MOST_MOVEMENTS, type Movement } from "./dose/circuitDose";
 export { describeChange } from "./dose/describeChange";
@@ -72,6 +72,7 @@ export { type DrillContent, drillContent } from "./plan/drillContent";
 export { PHASES, type Phase, phaseName } from "./plan/phase";
 export {
   emptyPlan,
+  MOST_DRILLS,
   type PlanBody,
   type PlanItem,
   planBodySchema,

@@ -1,4 +1,4 @@
-import { emptyPlan, type PlanBody } from "@tonodrome/core";
+import { emptyPlan, type PlanBody, usualSetting } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 
 /** A start at noon UTC with 45 minutes available, for tests that care about something else of it. */
@@ -12,6 +12,8 @@ export function makeStart(more: Partial<Start> = {}, body: PlanBody = emptyPlan(
     zone: "UTC",
     startsAt: "2026-06-01T12:00:00.000Z",
     readyAt: "2026-06-01T11:15:00.000Z",
+    eventId: null,
+    setting: usualSetting(),
     plan: { id: "44444444-4444-4444-8444-444444444444", version: 1, body },
     ...more,
   };

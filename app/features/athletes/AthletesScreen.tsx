@@ -1,10 +1,13 @@
+import { nameSchema } from "@tonodrome/core";
 import type { Athlete } from "@tonodrome/core/api";
+import { useRouter } from "expo-router";
 import { useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account";
-import { useAnonymiseAthlete, useAthletes, useDeleteAthlete } from "~/data/queries";
+import { useAnonymiseAthlete, useAthletes, useCreateAthlete, useDeleteAthlete } from "~/data/queries";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
+import { NameForm } from "~/ui/NameForm";
 import { Notice } from "~/ui/Notice";
 import { Row } from "~/ui/Row";
 import { Screen } from "~/ui/Screen";
@@ -14,27 +17,45 @@ import { Sheet } from "~/ui/Sheet";
 export function AthletesScreen() {
   const athletes = useAthletes();
   const manages = useMay("manage");
+  const builds = useMay("build");
+  const router = useRouter();
+  const create = useCreateAthlete();
+  const [making, setMaking] = useState(false);
   const [chosen, setChosen] = useState<Athlete | null>(null);
   return (
-    <Screen title="Athletes" back="/club">
+    <Screen
+      title="Athletes"
+      back="/club"
+      action={builds ? <Button label="New athlete" icon="add" onPress={() => setMaking(true)} /> : undefined}
+    >
       <Loaded query={athletes}>
         {(list) =>
           list.length === 0 ? (
-            <Notice text="No athletes yet. A new start on Today makes the first." />
+            <Notice text="No athletes yet. Make the first." />
           ) : (
             <View role="list" aria-label="Athletes">
               {list.map((athlete) => (
                 <Row
                   key={athlete.id}
                   title={athlete.name}
+                  detail={describe(athlete)}
                   action={
-                    manages ? (
+                    <View className="flex-row gap-2">
+                      {manages ? (
+                        <Button
+                          label={`Remove ${athlete.name}`}
+                          short="Remove"
+                          look="plain"
+                          onPress={() => setChosen(athlete)}
+                        />
+                      ) : null}
                       <Button
-                        label={`Remove ${athlete.name}`}
-                        short="Remove"
-                        onPress={() => setChosen(athlete)}
+                        label={`Open ${athlete.name}`}
+                        icon="onward"
+                        iconOnly
+                        onPress={() => router.push(`/athlete/${athlete.id}`)}
                       />
-                    ) : null
+                    </View>
                   }
                 />
               ))}
@@ -42,6 +63,28 @@ export function AthletesScreen() {
           )
         }
       </Loaded>
+      {making ? (
+        <Sheet title="New athlete" onClose={() => setMaking(false)}>
+          <NameForm
+            label="Name"
+            schema={nameSchema}
+            action="Make it and say more"
+            send={(name) =>
+              create.mutate(
+                { name },
+                {
+                  onSuccess: (made) => {
+                    setMaking(false);
+                    router.push(`/athlete/${made.id}`);
+                  },
+                },
+              )
+            }
+            pending={create.isPending}
+            failure={create.error?.message ?? null}
+          />
+        </Sheet>
+      ) : null}
       {chosen ? (
         <Sheet title={`Remove ${chosen.name}`} onClose={() => setChosen(null)}>
           <RemoveAthlete athlete={chosen} onDone={() => setChosen(null)} />
@@ -49,6 +92,16 @@ export function AthletesScreen() {
       ) : null}
     </Screen>
   );
+}
+
+function describe({ profile }: Athlete): string {
+  const { scales, protectedAreas } = profile;
+  return [
+    scales.map((s) => s.name).join(", "),
+    protectedAreas.length > 0 ? `to be spared: ${protectedAreas.map((p) => p.area).join(", ")}` : "",
+  ]
+    .filter(Boolean)
+    .join("; ");
 }
 
 function RemoveAthlete({ athlete, onDone }: { athlete: Athlete; onDone: () => void }) {

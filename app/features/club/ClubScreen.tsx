@@ -40,7 +40,14 @@ export function ClubScreen() {
       <View role="list">
         <LinkRow href="/account" title="Your account" detail={me ? `${me.name}, ${me.email}` : ""} />
         {manages ? <LinkRow href="/club/members" title="Members" detail="Roles and invitations" /> : null}
-        {reads ? <LinkRow href="/club/athletes" title="Athletes" detail="Who starts for this club" /> : null}
+        {reads ? (
+          <LinkRow
+            href="/club/athletes"
+            title="Athletes"
+            detail="Who starts: scales, sore parts, how they warm up"
+          />
+        ) : null}
+        {reads ? <LinkRow href="/club/events" title="Events" detail="What a start asks for" /> : null}
         {manages ? <LinkRow href="/club/history" title="History" detail="Who changed what" /> : null}
       </View>
       <View className="gap-2">

@@ -8,6 +8,8 @@ const FIELDS: Record<string, string> = {
   zone: "time zone",
   startsAt: "time",
   readyAt: "time available",
+  eventId: "event",
+  setting: "day's conditions",
 };
 
 type Say = (what: string, detail: Record<string, unknown>) => string;
@@ -23,12 +25,18 @@ const DEEDS: Record<string, Say> = {
   "invite.make": (_, d) => `made an invitation as ${d.role}`,
   "invite.withdraw": () => "withdrew an invitation",
   "athlete.make": (what) => `added the athlete ${what}`,
+  "athlete.change": (what) => `changed what is known of ${what}`,
   "athlete.anonymise": (what) => `made an athlete anonymous: ${what}`,
   "athlete.delete": () => "deleted an athlete",
   "drill.make": (what) => `put ${what} on the shelf`,
   "drill.change": (what) => `changed ${what} on the shelf`,
   "drill.archive": (what) => `took ${what} off the shelf`,
   "drill.restore": (what) => `put ${what} back on the shelf`,
+  "shelf.install": (_, d) => `put a starter shelf up: ${d.added} drills added, ${d.kept} left as they were`,
+  "event.make": (what) => `made the event ${what}`,
+  "event.change": (what) => `changed the event ${what}`,
+  "template.make": (what) => `kept the template ${what}`,
+  "template.delete": () => "deleted a template",
   "start.make": (what) => `made the start ${what}`,
   "start.change": (what, d) => `changed ${fields(d.changed)} of ${what}`,
   "start.delete": () => "deleted a start",

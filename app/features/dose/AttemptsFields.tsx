@@ -1,10 +1,10 @@
-import type { Dose } from "@tonodrome/core";
+import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { Choice } from "~/ui/Choice";
 import { Amount, type EditProps, RangeField, Seconds } from "./fields";
 
 /** Single efforts and the rest between them. */
-export function AttemptsFields({ dose, onChange }: EditProps<Extract<Dose, { kind: "attempts" }>>) {
+export function AttemptsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "attempts" }>>) {
   const { rest, secondsEach } = dose;
   return (
     <View className="gap-2">

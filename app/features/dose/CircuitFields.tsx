@@ -1,4 +1,4 @@
-import { type Dose, MOST_MOVEMENTS, type Movement } from "@tonodrome/core";
+import { MOST_MOVEMENTS, type Movement, type PlainDose } from "@tonodrome/core";
 import { useState } from "react";
 import { Text, View } from "react-native";
 import { Button } from "~/ui/Button";
@@ -6,7 +6,7 @@ import { Field } from "~/ui/Field";
 import { Amount, Bouts, type EditProps, Seconds } from "./fields";
 
 /** The movements of a circuit in their order, and its rounds. */
-export function CircuitFields({ dose, onChange }: EditProps<Extract<Dose, { kind: "circuit" }>>) {
+export function CircuitFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "circuit" }>>) {
   const { movements } = dose;
   const put = (next: Movement[]) => onChange({ ...dose, movements: next });
   return (

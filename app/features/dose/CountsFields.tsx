@@ -1,9 +1,9 @@
-import type { Dose } from "@tonodrome/core";
+import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { Amount, type EditProps, RangeField } from "./fields";
 
 /** Phrases of counts to a beat. */
-export function CountsFields({ dose, onChange }: EditProps<Extract<Dose, { kind: "counts" }>>) {
+export function CountsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "counts" }>>) {
   return (
     <View className="gap-2">
       <RangeField

@@ -1,42 +1,16 @@
-import {
-  type Dose,
-  type DoseKind,
-  doseSchema,
-  formatLength,
-  idealLevel,
-  levelsOf,
-  type Sides,
-} from "@tonodrome/core";
+import { type Dose, type DoseKind, doseSchema, formatLength, idealLevel, levelsOf } from "@tonodrome/core";
 import { Text, View } from "react-native";
+import { firstLadder } from "~/features/ladder/firstLadder";
+import { LadderFields } from "~/features/ladder/LadderFields";
 import { Choice } from "~/ui/Choice";
-import { AttemptsFields } from "./AttemptsFields";
-import { CircuitFields } from "./CircuitFields";
-import { CountsFields } from "./CountsFields";
 import type { EditProps } from "./fields";
 import { firstDose } from "./firstDose";
-import { GateFields } from "./GateFields";
-import { LengthsFields } from "./LengthsFields";
-import { PartnerFields } from "./PartnerFields";
-import { RepsFields } from "./RepsFields";
-import { TimeFields } from "./TimeFields";
+import { PLAIN_KINDS, PlainDoseEditor } from "./PlainDoseEditor";
 
-const KINDS: { value: DoseKind; label: string }[] = [
-  { value: "time", label: "Time" },
-  { value: "reps", label: "Reps" },
-  { value: "lengths", label: "Lengths" },
-  { value: "counts", label: "Counts" },
-  { value: "attempts", label: "Attempts" },
-  { value: "gate", label: "Gate" },
-  { value: "circuit", label: "Circuit" },
-];
-const SIDES: { value: Sides; label: string }[] = [
-  { value: "one", label: "Whole body" },
-  { value: "both", label: "Each side" },
-  { value: "dominant", label: "Better side" },
-];
+const KINDS: { value: DoseKind; label: string }[] = [...PLAIN_KINDS, { value: "ladder", label: "Ladder" }];
 
 /** A dose in whole steps, with the time it takes always in sight. */
-export function DoseEditor({ dose, onChange: changed }: EditProps) {
+export function DoseEditor({ dose, onChange: changed }: EditProps<Dose>) {
   // A press that would leave the sensible (more choices than sixty, say) does nothing.
   const onChange = (next: Dose) => {
     if (doseSchema.safeParse(next).success) changed(next);
@@ -67,37 +41,15 @@ export function DoseEditor({ dose, onChange: changed }: EditProps) {
         label="Dose"
         options={KINDS}
         value={dose.kind}
-        onChange={(kind) => (kind === dose.kind ? undefined : onChange(firstDose(kind)))}
+        onChange={(kind) => {
+          if (kind !== dose.kind) onChange(kind === "ladder" ? firstLadder(dose) : firstDose(kind));
+        }}
       />
-      <Fields dose={dose} onChange={onChange} />
-      {"sides" in dose ? (
-        <Choice
-          label="Sides"
-          options={SIDES}
-          value={dose.sides}
-          onChange={(sides) => onChange({ ...dose, sides })}
-        />
-      ) : null}
-      <PartnerFields dose={dose} onChange={onChange} />
+      {dose.kind === "ladder" ? (
+        <LadderFields dose={dose} onChange={onChange} />
+      ) : (
+        <PlainDoseEditor dose={dose} onChange={onChange} />
+      )}
     </View>
   );
-}
-
-function Fields({ dose, onChange }: EditProps) {
-  switch (dose.kind) {
-    case "time":
-      return <TimeFields dose={dose} onChange={onChange} />;
-    case "reps":
-      return <RepsFields dose={dose} onChange={onChange} />;
-    case "lengths":
-      return <LengthsFields dose={dose} onChange={onChange} />;
-    case "counts":
-      return <CountsFields dose={dose} onChange={onChange} />;
-    case "attempts":
-      return <AttemptsFields dose={dose} onChange={onChange} />;
-    case "gate":
-      return <GateFields dose={dose} onChange={onChange} />;
-    case "circuit":
-      return <CircuitFields dose={dose} onChange={onChange} />;
-  }
 }

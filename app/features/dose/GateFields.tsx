@@ -1,9 +1,9 @@
-import { type Dose, WIDEST_WINDOW } from "@tonodrome/core";
+import { type PlainDose, WIDEST_WINDOW } from "@tonodrome/core";
 import { View } from "react-native";
 import { Choice } from "~/ui/Choice";
 import { Amount, type EditProps, RangeField, Seconds } from "./fields";
 
-type GateDose = Extract<Dose, { kind: "gate" }>;
+type GateDose = Extract<PlainDose, { kind: "gate" }>;
 
 /** A gate under another rule; hits beyond what is looked back on are given up with it. */
 function withRule(dose: GateDose, kind: GateDose["rule"]["kind"]): GateDose {

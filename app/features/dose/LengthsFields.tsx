@@ -1,10 +1,10 @@
-import type { Dose } from "@tonodrome/core";
+import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { Choice } from "~/ui/Choice";
 import { Amount, Bouts, type EditProps, RangeField, Seconds } from "./fields";
 
 /** Rounds of lengths, and how one comes back. */
-export function LengthsFields({ dose, onChange }: EditProps<Extract<Dose, { kind: "lengths" }>>) {
+export function LengthsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "lengths" }>>) {
   return (
     <View className="gap-2">
       <Bouts

@@ -1,9 +1,9 @@
-import type { Dose } from "@tonodrome/core";
+import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { Choice } from "~/ui/Choice";
 import { type EditProps, Seconds } from "./fields";
 
-type Mode = "alone" | NonNullable<Dose["partner"]>["mode"];
+type Mode = "alone" | NonNullable<PlainDose["partner"]>["mode"];
 
 const MODES: { value: Mode; label: string }[] = [
   { value: "alone", label: "Alone" },

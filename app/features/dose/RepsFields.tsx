@@ -1,4 +1,4 @@
-import type { Dose } from "@tonodrome/core";
+import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { Choice } from "~/ui/Choice";
 import { Bouts, type EditProps, RangeField, Seconds } from "./fields";
@@ -6,7 +6,7 @@ import { Bouts, type EditProps, RangeField, Seconds } from "./fields";
 type Rest = "rest" | "slot";
 
 /** Sets of repetitions, even or to a tempo, with a rest or in slots. */
-export function RepsFields({ dose, onChange }: EditProps<Extract<Dose, { kind: "reps" }>>) {
+export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "reps" }>>) {
   const { reps, tempo, slotSeconds } = dose;
   const setRep = ({ down, hold, up } = { down: 0, hold: 0, up: 0 }) => {
     const seconds = down + hold + up;

@@ -1,9 +1,9 @@
-import { type Dose, formatLength } from "@tonodrome/core";
+import { formatLength, type PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { type EditProps, RangeField, Seconds } from "./fields";
 
 /** A length of time. */
-export function TimeFields({ dose, onChange }: EditProps<Extract<Dose, { kind: "time" }>>) {
+export function TimeFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "time" }>>) {
   const { step, seconds } = dose;
   return (
     <View className="gap-2">

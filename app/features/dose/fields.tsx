@@ -1,8 +1,8 @@
-import { type Dose, type DoseEnd, formatLength, moveEnd, type Range } from "@tonodrome/core";
+import { type DoseEnd, formatLength, moveEnd, type PlainDose, type Range } from "@tonodrome/core";
 import { Stepper } from "~/ui/Stepper";
 
 /** What an editor of a part of a dose is given. */
-export interface EditProps<D = Dose> {
+export interface EditProps<D = PlainDose> {
   dose: D;
   onChange: (dose: D) => void;
 }

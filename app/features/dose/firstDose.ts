@@ -1,9 +1,9 @@
-import type { Dose } from "@tonodrome/core";
+import type { PlainDose } from "@tonodrome/core";
 
 const range = (floor: number, ideal: number) => ({ floor, ideal, ceiling: ideal });
 
 /** A first dose of each kind, for a drill that is changed from one kind to another. */
-export function firstDose(kind: Dose["kind"]): Dose {
+export function firstDose(kind: PlainDose["kind"]): PlainDose {
   switch (kind) {
     case "time":
       return { kind, seconds: range(60, 120), step: 30, sides: "one", changeoverSeconds: 0 };

@@ -80,7 +80,7 @@ export function ThemeButton({ iconOnly }: { iconOnly?: boolean }) {
 }
 
 function isHere(href: string, path: string): boolean {
-  if (href === "/club" && path === "/account") return true;
+  if (href === "/club" && /^\/(account|athlete)/.test(path)) return true;
   return href === "/" ? path === "/" || path.startsWith("/start") : path.startsWith(href);
 }
 

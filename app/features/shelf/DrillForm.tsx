@@ -1,14 +1,18 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import { PHASES, type Phase, PRIORITIES, phaseName } from "@tonodrome/core";
+import { noDetails, PHASES, type Phase, PRIORITIES, phaseName } from "@tonodrome/core";
 import { type DrillInput, drillInputSchema } from "@tonodrome/core/api";
 import { Controller, useForm } from "react-hook-form";
 import { Text, View } from "react-native";
+import { useDrills } from "~/data/queries";
 import { DoseEditor } from "~/features/dose/DoseEditor";
+import { topOf } from "~/features/ladder/editRungs";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";
+import { Fold } from "~/ui/Fold";
 import { Notice } from "~/ui/Notice";
 import { Stepper } from "~/ui/Stepper";
+import { DetailsFields } from "./DetailsFields";
 
 /** Where a drill of a phase begins before its intensity is set. */
 export const USUAL_INTENSITY: Record<Phase, number> = {
@@ -21,6 +25,8 @@ export const USUAL_INTENSITY: Record<Phase, number> = {
 
 interface DrillFormProps {
   first: DrillInput;
+  /** The drill that is changed; null for a new one. */
+  drillId?: string | null;
   /** What the button says. */
   action: string;
   pending: boolean;
@@ -30,9 +36,19 @@ interface DrillFormProps {
 }
 
 /** Everything that a drill is. */
-export function DrillForm({ first, action, pending, failure, onSubmit, onCancel }: DrillFormProps) {
+export function DrillForm({
+  first,
+  drillId = null,
+  action,
+  pending,
+  failure,
+  onSubmit,
+  onCancel,
+}: DrillFormProps) {
   const form = useForm<DrillInput>({ resolver: zodResolver(drillInputSchema), defaultValues: first });
   const { errors } = form.formState;
+  const shelf = useDrills().data ?? [];
+  const [phase, dose] = form.watch(["phase", "dose"]);
   const submit = form.handleSubmit((input) => onSubmit(input));
   return (
     <View className="gap-4">
@@ -52,24 +68,34 @@ export function DrillForm({ first, action, pending, failure, onSubmit, onCancel 
           />
         )}
       />
-      <Controller
-        control={form.control}
-        name="intensity"
-        render={({ field }) => (
-          <Stepper
-            label="Intensity"
-            value={`${field.value} %`}
-            onLess={() => field.onChange(Math.max(0, field.value - 5))}
-            onMore={() => field.onChange(Math.min(100, field.value + 5))}
-            atLeast={field.value <= 0}
-            atMost={field.value >= 100}
-          />
-        )}
-      />
+      {dose.kind === "ladder" ? null : (
+        <Controller
+          control={form.control}
+          name="intensity"
+          render={({ field }) => (
+            <Stepper
+              label="Intensity"
+              value={`${field.value} %`}
+              onLess={() => field.onChange(Math.max(0, field.value - 5))}
+              onMore={() => field.onChange(Math.min(100, field.value + 5))}
+              atLeast={field.value <= 0}
+              atMost={field.value >= 100}
+            />
+          )}
+        />
+      )}
       <Controller
         control={form.control}
         name="dose"
-        render={({ field }) => <DoseEditor dose={field.value} onChange={field.onChange} />}
+        render={({ field }) => (
+          <DoseEditor
+            dose={field.value}
+            onChange={(next) => {
+              field.onChange(next);
+              if (next.kind === "ladder") form.setValue("intensity", topOf(next));
+            }}
+          />
+        )}
       />
       <View className="gap-1">
         <Text className="font-text text-body text-ink">When time is short</Text>
@@ -91,6 +117,22 @@ export function DrillForm({ first, action, pending, failure, onSubmit, onCancel 
       </View>
       <Field label="One thing to attend to" error={errors.focus?.message} {...form.register("focus")} />
       <Field label="Place" error={errors.place?.message} {...form.register("place")} />
+      <Fold title="What else is known of it" open={errors.details !== undefined}>
+        <Controller
+          control={form.control}
+          name="details"
+          render={({ field }) => (
+            <DetailsFields
+              details={field.value ?? noDetails()}
+              onChange={field.onChange}
+              phase={phase}
+              shelf={shelf}
+              drillId={drillId}
+            />
+          )}
+        />
+      </Fold>
+      {errors.details ? <Notice warn text={firstMessage(errors.details)} /> : null}
       {failure ? <Notice warn text={failure} /> : null}
       <View className="flex-row gap-2">
         <Button
@@ -104,4 +146,14 @@ export function DrillForm({ first, action, pending, failure, onSubmit, onCancel 
       </View>
     </View>
   );
+}
+
+/** The first thing that is said in a tree of faults. */
+function firstMessage(fault: object): string {
+  if ("message" in fault && typeof fault.message === "string") return fault.message;
+  for (const inner of Object.values(fault)) {
+    const said = typeof inner === "object" && inner !== null ? firstMessage(inner) : "";
+    if (said) return said;
+  }
+  return "";
 }

@@ -1,27 +1,40 @@
-import { formatLength, idealLevel, levelsOf, PHASES, type Phase, phaseName } from "@tonodrome/core";
+import {
+  type DrillFilter,
+  filterCount,
+  findDrills,
+  formatLength,
+  idealLevel,
+  levelsOf,
+  noFilter,
+  PHASES,
+  phaseName,
+} from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { memo, useMemo, useState } from "react";
 import { Pressable, Text, View } from "react-native";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";
 import { Notice } from "~/ui/Notice";
+import { Select } from "~/ui/Select";
 import { toneClasses } from "~/ui/tone";
+import { Filters } from "./Filters";
 
-type Filter = Phase | "all" | "off";
 type Order = "phase" | "recent" | "used";
 
-const FILTERS: { value: Filter; label: string }[] = [
-  { value: "all", label: "All" },
+const ALL = "all";
+const PHASE_OPTIONS = [
+  { value: ALL, label: "All parts" },
   ...PHASES.map((value) => ({ value, label: phaseName(value) })),
 ];
-const OFF_SHELF: { value: Filter; label: string } = { value: "off", label: "Off the shelf" };
 
 const ORDERS: { value: Order; label: string }[] = [
-  { value: "phase", label: "By phase" },
+  { value: "phase", label: "By part" },
   { value: "recent", label: "Changed last" },
   { value: "used", label: "Used most" },
 ];
+
+/** Drills shown at first, and more with every press. */
+const PAGE = 60;
 
 interface DrillListProps {
   drills: ShelfDrill[];
@@ -33,57 +46,89 @@ interface DrillListProps {
   added?: ReadonlySet<string>;
 }
 
-/** Drills by phase, by when they were changed or by use, found as one types. */
+/** Drills by part, by when they were changed or by use, found as one types and narrowed down by what is known of them. */
 export function DrillList({ drills, onAdd, onOpen, added }: DrillListProps) {
-  const [filter, setFilter] = useState<Filter>("all");
+  const [filter, setFilter] = useState(noFilter);
   const [order, setOrder] = useState<Order>("phase");
-  const [words, setWords] = useState("");
-  const found = useMemo(
-    () => sorted(drills.filter(matches(filter, words)), order),
-    [drills, filter, words, order],
-  );
-  const hasArchived = onOpen !== undefined && drills.some((d) => d.archived);
+  const [filtering, setFiltering] = useState(false);
+  const [most, setMost] = useState(PAGE);
+  const found = useMemo(() => sorted(findDrills(drills, filter), order), [drills, filter, order]);
+  const narrowed = filterCount(filter) - (filter.phase ? 1 : 0);
+  const change = (more: Partial<DrillFilter>) => {
+    setFilter({ ...filter, ...more });
+    setMost(PAGE);
+  };
   return (
     <View className="gap-3">
-      <Field label="Find" type="search" value={words} onChange={(e) => setWords(e.currentTarget.value)} />
-      <Choice
-        label="Phase"
-        options={hasArchived ? [...FILTERS, OFF_SHELF] : FILTERS}
-        value={filter}
-        onChange={setFilter}
+      <Field
+        label="Find"
+        type="search"
+        value={filter.words}
+        onChange={(e) => change({ words: e.currentTarget.value })}
       />
-      <Choice label="Order" options={ORDERS} value={order} onChange={setOrder} />
+      <View className="flex-row gap-2">
+        <View className="flex-1">
+          <Select
+            label="Part"
+            options={PHASE_OPTIONS}
+            value={filter.phase ?? ALL}
+            onChange={(value) => change({ phase: PHASES.find((p) => p === value) ?? null })}
+          />
+        </View>
+        <View className="flex-1">
+          <Select
+            label="Order"
+            options={ORDERS}
+            value={order}
+            onChange={(value) => setOrder(ORDERS.find((o) => o.value === value)?.value ?? "phase")}
+          />
+        </View>
+      </View>
+      <Button
+        label={filtering ? "Done" : narrowed === 0 ? "More filters" : `More filters, ${narrowed} set`}
+        icon={filtering ? "fold" : "filter"}
+        expanded={filtering}
+        onPress={() => setFiltering(!filtering)}
+      />
+      {filtering ? (
+        <>
+          <Filters drills={drills} filter={filter} onChange={(next) => change(next)} />
+          <Button
+            label={`Show ${found.length} ${found.length === 1 ? "drill" : "drills"}`}
+            look="full"
+            onPress={() => setFiltering(false)}
+          />
+        </>
+      ) : null}
       {found.length === 0 ? (
         <Notice
           text={
-            drills.length === 0 ? "The shelf is empty. Make the first drill." : "No drill like that here."
+            drills.length === 0
+              ? "The shelf is empty. Put up a starter shelf, or make the first drill."
+              : "No drill like that here."
           }
         />
       ) : null}
-      <View role="list">
-        {found.map((drill) => (
-          <Row
-            key={drill.id}
-            drill={drill}
-            onAdd={onAdd}
-            onOpen={onOpen}
-            isAdded={added?.has(drill.id) ?? false}
-          />
-        ))}
+      <View role="list" aria-label="Drills">
+        {filtering
+          ? null
+          : found
+              .slice(0, most)
+              .map((drill) => (
+                <Row
+                  key={drill.id}
+                  drill={drill}
+                  onAdd={onAdd}
+                  onOpen={onOpen}
+                  isAdded={added?.has(drill.id) ?? false}
+                />
+              ))}
       </View>
+      {!filtering && found.length > most ? (
+        <Button label={`Show ${found.length - most} more`} onPress={() => setMost(most + 4 * PAGE)} />
+      ) : null}
     </View>
   );
-}
-
-/** Whether a drill is among those looked for: every word somewhere in what is written of it. */
-function matches(filter: Filter, words: string): (drill: ShelfDrill) => boolean {
-  const wanted = words.trim().toLocaleLowerCase().split(/\s+/);
-  return (d) => {
-    if (d.archived !== (filter === "off")) return false;
-    if (filter !== "all" && filter !== "off" && d.phase !== filter) return false;
-    const text = `${d.name} ${d.focus} ${d.place}`.toLocaleLowerCase();
-    return wanted.every((word) => text.includes(word));
-  };
 }
 
 function sorted(drills: ShelfDrill[], order: Order): ShelfDrill[] {

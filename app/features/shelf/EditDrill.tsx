@@ -39,6 +39,7 @@ export function EditDrill({ drill, onCopy, onDone }: EditDrillProps) {
       </View>
       <DrillForm
         first={drillContent(drill)}
+        drillId={id}
         action="Save"
         pending={save.isPending}
         failure={

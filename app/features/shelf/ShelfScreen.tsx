@@ -1,6 +1,7 @@
 import { drillContent } from "@tonodrome/core";
 import type { DrillInput, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
+import { View } from "react-native";
 import { useMay } from "~/data/account";
 import { useDrills } from "~/data/queries";
 import { Button } from "~/ui/Button";
@@ -10,6 +11,7 @@ import { Sheet } from "~/ui/Sheet";
 import { DrillList } from "./DrillList";
 import { EditDrill } from "./EditDrill";
 import { NewDrill } from "./NewDrill";
+import { Starters } from "./Starters";
 
 /** What is being made or changed: a drill of the shelf by its id, or a new one, blank or from a copy. */
 type Open = { id: string } | { first?: DrillInput };
@@ -19,6 +21,7 @@ export function ShelfScreen() {
   const drills = useDrills();
   const mayBuild = useMay("build");
   const [open, setOpen] = useState<Open | null>(null);
+  const [starters, setStarters] = useState(false);
   const close = () => setOpen(null);
   const edited = open && "id" in open ? (drills.data?.find((d) => d.id === open.id) ?? null) : null;
   const copy = (drill: ShelfDrill) =>
@@ -26,13 +29,25 @@ export function ShelfScreen() {
   return (
     <Screen
       title="Shelf"
-      action={mayBuild ? <Button label="New drill" icon="add" onPress={() => setOpen({})} /> : undefined}
+      action={
+        mayBuild ? (
+          <View className="flex-row flex-wrap justify-end gap-2">
+            <Button label="Starter shelves" short="Starters" onPress={() => setStarters(true)} />
+            <Button label="New drill" icon="add" onPress={() => setOpen({})} />
+          </View>
+        ) : undefined
+      }
     >
       <Loaded query={drills}>
         {(list) => (
           <DrillList drills={list} onOpen={mayBuild ? (drill) => setOpen({ id: drill.id }) : undefined} />
         )}
       </Loaded>
+      {starters ? (
+        <Sheet title="Starter shelves" onClose={() => setStarters(false)}>
+          <Starters />
+        </Sheet>
+      ) : null}
       {edited ? (
         <Sheet title={edited.name} onClose={close}>
           <EditDrill drill={edited} onCopy={() => copy(edited)} onDone={close} />

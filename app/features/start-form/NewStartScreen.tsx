@@ -14,6 +14,7 @@ import { Notice } from "~/ui/Notice";
 import { Screen } from "~/ui/Screen";
 import { Stepper } from "~/ui/Stepper";
 import { useNow } from "~/ui/useNow";
+import { EventChoice } from "./EventChoice";
 import { type StartForm, startFormSchema, startInputOf, timeNews } from "./startForm";
 
 const ZONES = Intl.supportedValuesOf("timeZone");
@@ -92,6 +93,13 @@ function NewStart({ athletes }: { athletes: Athlete[] }) {
         error={errors.title?.message}
         {...form.register("title")}
       />
+      <Controller
+        control={form.control}
+        name="eventId"
+        render={({ field }) => (
+          <EventChoice eventId={field.value || null} onChange={(id) => field.onChange(id ?? "")} />
+        )}
+      />
       <Field label="Venue" error={errors.venue?.message} {...form.register("venue")} />
       <View className="flex-row gap-3">
         <View className="flex-1">
@@ -159,5 +167,6 @@ function firstValues(athletes: Athlete[]): StartForm {
     date,
     time,
     minutes: 45,
+    eventId: "",
   };
 }

@@ -10,6 +10,7 @@ const form: StartForm = {
   date: "2026-06-01",
   time: "00:20",
   minutes: 45,
+  eventId: "",
 };
 
 it("turns the venue's clock into instants, over midnight", () => {

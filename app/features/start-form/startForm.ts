@@ -1,4 +1,11 @@
-import { isTimeZone, nameSchema, noteSchema, type ZonedInstant, zonedInstant } from "@tonodrome/core";
+import {
+  isTimeZone,
+  nameSchema,
+  noteSchema,
+  usualSetting,
+  type ZonedInstant,
+  zonedInstant,
+} from "@tonodrome/core";
 import type { StartInput } from "@tonodrome/core/api";
 import { z } from "zod";
 
@@ -16,6 +23,8 @@ export const startFormSchema = z
     date: z.iso.date({ error: "Give the day." }),
     time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: "Give the time, like 14:30." }),
     minutes: z.number().int().min(0).max(720),
+    /** Which of the club's events it is; empty for none. */
+    eventId: z.string(),
   })
   .superRefine((form, context) => {
     const fault = (path: string, message: string) =>
@@ -69,5 +78,7 @@ export function startInputOf(form: StartForm, athleteId: string): StartInput {
     zone: form.zone,
     startsAt: instant,
     readyAt: new Date(Date.parse(instant) - form.minutes * 60_000).toISOString(),
+    eventId: form.eventId || null,
+    setting: usualSetting(),
   };
 }

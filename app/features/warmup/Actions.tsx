@@ -3,7 +3,8 @@ import { View } from "react-native";
 import { Button } from "~/ui/Button";
 
 interface ActionsProps {
-  dirty: boolean;
+  /** The time available, minutes, where it is another than the one that is saved; null where it is that. */
+  newMinutes: number | null;
   saving: boolean;
   /** Whether a run of this start is under way. */
   running: boolean;
@@ -13,12 +14,13 @@ interface ActionsProps {
   onAdd: () => void;
   onSave: () => void;
   onUndo: (() => void) | null;
-  onSettings: () => void;
+  onRedo: (() => void) | null;
+  onMore: () => void;
 }
 
-/** What is done with a warm-up. Saving takes the largest place while there is something to save. */
+/** What is done with a warm-up. Keeping another time takes the largest place while there is one to keep. */
 export const Actions = memo(function Actions({
-  dirty,
+  newMinutes,
   saving,
   running,
   mayBuild,
@@ -27,13 +29,14 @@ export const Actions = memo(function Actions({
   onAdd,
   onSave,
   onUndo,
-  onSettings,
+  onRedo,
+  onMore,
 }: ActionsProps) {
   return (
     <View className="flex-row gap-2 pb-2">
-      {dirty ? (
+      {newMinutes !== null ? (
         <Button
-          label={saving ? "Saving …" : "Save"}
+          label={saving ? "Saving …" : `Keep ${newMinutes} min`}
           look="full"
           className="flex-1"
           disabled={saving}
@@ -48,12 +51,13 @@ export const Actions = memo(function Actions({
           onPress={onRun}
         />
       ) : null}
-      {dirty ? <Button label="Run" icon="run" iconOnly onPress={onRun} /> : null}
+      {newMinutes !== null && mayRun ? <Button label="Run" icon="run" iconOnly onPress={onRun} /> : null}
       {onUndo ? <Button label="Undo" icon="undo" iconOnly onPress={onUndo} /> : null}
+      {onRedo ? <Button label="Redo" icon="redo" iconOnly onPress={onRedo} /> : null}
       {mayBuild ? (
         <>
           <Button label="Add" icon="add" onPress={onAdd} />
-          <Button label="Wait and steps" icon="settings" iconOnly onPress={onSettings} />
+          <Button label="More" icon="settings" iconOnly onPress={onMore} />
         </>
       ) : null}
     </View>

@@ -9,13 +9,16 @@ import {
   phaseName,
   type SteepStep,
 } from "@tonodrome/core";
-import { useState } from "react";
+import type { ShelfDrill } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
 import { DoseEditor } from "~/features/dose/DoseEditor";
+import { topOf } from "~/features/ladder/editRungs";
+import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Choice } from "~/ui/Choice";
-import { Field } from "~/ui/Field";
 import { Notice } from "~/ui/Notice";
 import { Stepper } from "~/ui/Stepper";
+import { TextEdit } from "~/ui/TextEdit";
+import { Alternatives } from "./Alternatives";
 
 interface DrillEditorProps {
   placement: Placement;
@@ -24,6 +27,8 @@ interface DrillEditorProps {
   reason: string | null;
   /** What the shelf has of it by now, where that is something else. */
   onShelf: DrillContent | null;
+  drills: readonly ShelfDrill[];
+  onSwap: (drill: ShelfDrill) => void;
   onChange: (change: Partial<PlanItem>) => void;
 }
 
@@ -34,7 +39,15 @@ const PRIORITY_OPTIONS = PRIORITIES.map((value) => ({
 }));
 
 /** One drill of the plan: its dose, intensity, priority, focus and place in the order. */
-export function DrillEditor({ placement, steep, reason, onShelf, onChange }: DrillEditorProps) {
+export function DrillEditor({
+  placement,
+  steep,
+  reason,
+  onShelf,
+  drills,
+  onSwap,
+  onChange,
+}: DrillEditorProps) {
   const { item } = placement;
   const intensity = (by: number) => onChange({ intensity: Math.min(100, Math.max(0, item.intensity + by)) });
   return (
@@ -42,7 +55,11 @@ export function DrillEditor({ placement, steep, reason, onShelf, onChange }: Dri
       {steep ? (
         <Notice
           warn
-          text={`This is ${steep.rise} points up from the technical drill before it, more than the plan allows. One of the two is left out until there is a drill between them.`}
+          text={
+            steep.fromId === steep.toId
+              ? `A step of this ladder rises by ${steep.rise} points, more than the plan allows. It is left out from there on, or whole, until there is a rung between.`
+              : `This is ${steep.rise} points up from the technical drill before it, more than the plan allows. One of the two is left out until there is a drill between them.`
+          }
         />
       ) : null}
       {reason ? <Notice text={reason} /> : null}
@@ -52,14 +69,17 @@ export function DrillEditor({ placement, steep, reason, onShelf, onChange }: Dri
           actions={[{ label: "Take the shelf's", onPress: () => onChange(onShelf) }]}
         />
       ) : null}
-      <Stepper
-        label="Intensity"
-        value={`${item.intensity} %`}
-        onLess={() => intensity(-5)}
-        onMore={() => intensity(5)}
-        atLeast={item.intensity <= 0}
-        atMost={item.intensity >= 100}
-      />
+      {item.why ? <Text className="font-text text-body text-muted">{item.why}</Text> : null}
+      {item.dose.kind === "ladder" ? null : (
+        <Stepper
+          label="Intensity"
+          value={`${item.intensity} %`}
+          onLess={() => intensity(-5)}
+          onMore={() => intensity(5)}
+          atLeast={item.intensity <= 0}
+          atMost={item.intensity >= 100}
+        />
+      )}
       <View className="gap-1">
         <Text className="font-text text-body text-ink">When time is short</Text>
         <Choice
@@ -69,7 +89,12 @@ export function DrillEditor({ placement, steep, reason, onShelf, onChange }: Dri
           onChange={(priority) => onChange({ priority })}
         />
       </View>
-      <DoseEditor dose={item.dose} onChange={(dose) => onChange({ dose })} />
+      <DoseEditor
+        dose={item.dose}
+        onChange={(dose) => onChange(dose.kind === "ladder" ? { dose, intensity: topOf(dose) } : { dose })}
+      />
+      {item.details ? <DrillKnowledge details={item.details} /> : null}
+      <Alternatives item={item} drills={drills} onSwap={onSwap} />
       <TextEdit
         key={`focus-${item.id}`}
         label="One thing to attend to"
@@ -101,39 +126,5 @@ export function DrillEditor({ placement, steep, reason, onShelf, onChange }: Dri
         />
       </View>
     </View>
-  );
-}
-
-interface TextEditProps {
-  label: string;
-  value: string;
-  check: typeof nameSchema | typeof noteSchema;
-  onChange: (value: string) => void;
-}
-
-/** A text that only reaches the plan while it is one the plan can hold; until then its fault is said. */
-function TextEdit({ label, value, check, onChange }: TextEditProps) {
-  const [text, setText] = useState(value);
-  const [told, setTold] = useState(value);
-  // Changed by something else, such as undo or the shelf's version: what was typed here is not it any more.
-  if (value !== told) {
-    setTold(value);
-    setText(value);
-  }
-  const answer = check.safeParse(text);
-  return (
-    <Field
-      label={label}
-      value={text}
-      error={answer.error?.issues[0]?.message}
-      onChange={(event) => {
-        const next = event.currentTarget.value;
-        setText(next);
-        const { data } = check.safeParse(next);
-        if (data === undefined) return;
-        setTold(data);
-        onChange(data);
-      }}
-    />
   );
 }

@@ -1,5 +1,7 @@
 import { formatLength, formatMinus, type Placement, phaseName } from "@tonodrome/core";
 import { Text, View } from "react-native";
+import { RungStair } from "~/features/ladder/RungStair";
+import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Notice } from "~/ui/Notice";
 
 /** One drill to read: what to do, how hard, where, and the one thing to attend to. */
@@ -25,6 +27,8 @@ export function DrillFacts({ placement, reason = null }: { placement: Placement;
           </View>
         ))}
       </View>
+      {(level ?? ideal).rungs ? <RungStair rungs={(level ?? ideal).rungs ?? []} /> : null}
+      {item.details ? <DrillKnowledge details={item.details} /> : null}
     </View>
   );
 }

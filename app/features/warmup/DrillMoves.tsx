@@ -5,16 +5,21 @@ interface DrillMovesProps {
   first: boolean;
   last: boolean;
   onMove: (by: -1 | 1) => void;
+  onCopy: () => void;
+  /** Null where it has no parts. */
+  onSplit: (() => void) | null;
   onRemove: () => void;
 }
 
 /** A drill's place in the order, without dragging, and the way out of the plan. */
-export function DrillMoves({ first, last, onMove, onRemove }: DrillMovesProps) {
+export function DrillMoves({ first, last, onMove, onCopy, onSplit, onRemove }: DrillMovesProps) {
   return (
-    <View className="flex-row gap-2">
+    <View className="flex-row flex-wrap gap-2">
       <Button label="Earlier" icon="up" className="flex-1" disabled={first} onPress={() => onMove(-1)} />
       <Button label="Later" icon="down" className="flex-1" disabled={last} onPress={() => onMove(1)} />
-      <Button label="Remove" icon="remove" className="flex-1" onPress={onRemove} />
+      {onSplit ? <Button label="Split" onPress={onSplit} /> : null}
+      <Button label="Copy" icon="copy" iconOnly onPress={onCopy} />
+      <Button label="Remove" icon="remove" iconOnly onPress={onRemove} />
     </View>
   );
 }

@@ -1,10 +1,18 @@
 import { hashKey } from "@tanstack/react-query";
-import { type DrillContent, drillContent, givenUp, type PlanItem, steepSteps } from "@tonodrome/core";
+import {
+  type DrillContent,
+  drillContent,
+  givenUp,
+  type PlanItem,
+  type Scale,
+  steepSteps,
+} from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
-import { useDrills } from "~/data/queries";
+import { ScalesContext } from "~/features/ladder/scales";
 import { DrillEditor } from "./DrillEditor";
 import { DrillFacts } from "./DrillFacts";
 import { DrillMoves } from "./DrillMoves";
+import { canSplit } from "./editPlan";
 import type { WarmUpModel } from "./useWarmUp";
 
 /** The selected drill beside the stair: where it stands and what it is. */
@@ -17,30 +25,35 @@ export function DrillPane({ model }: { model: WarmUpModel }) {
   );
 }
 
+const NO_SCALES: readonly Scale[] = [];
+
 /** The editor of the selected drill. */
 export function SelectedDrill({ model }: { model: WarmUpModel }) {
   const { selected, fit, draft } = model;
-  const drills = useDrills(model.mayBuild);
   if (!selected) return null;
   const { id } = selected.item;
   const reason = givenUp(fit).find((g) => g.itemId === id)?.reason ?? null;
-  const onShelf = shelfVersion(selected.item, drills.data);
+  const onShelf = shelfVersion(selected.item, model.drills);
   if (!model.mayBuild) return <DrillFacts placement={selected} reason={reason} />;
   return (
-    <DrillEditor
-      key={id}
-      placement={selected}
-      steep={steepSteps(draft.body.items, draft.body.stepPoints).find((s) => s.toId === id) ?? null}
-      reason={reason}
-      onShelf={onShelf}
-      onChange={model.change}
-    />
+    <ScalesContext value={model.athlete?.profile.scales ?? NO_SCALES}>
+      <DrillEditor
+        key={id}
+        placement={selected}
+        steep={steepSteps(draft.body.items, draft.body.stepPoints).find((s) => s.toId === id) ?? null}
+        reason={reason}
+        onShelf={onShelf}
+        drills={model.drills}
+        onSwap={model.swap}
+        onChange={model.change}
+      />
+    </ScalesContext>
   );
 }
 
 /** What the shelf has of a drill of the plan by now; null where that is the same, or nothing. */
-function shelfVersion(item: PlanItem, drills: readonly ShelfDrill[] | undefined): DrillContent | null {
-  const found = drills?.find((d) => d.id === item.drillId);
+function shelfVersion(item: PlanItem, drills: readonly ShelfDrill[]): DrillContent | null {
+  const found = drills.find((d) => d.id === item.drillId);
   if (!found) return null;
   const [mine, theirs] = [drillContent(item), drillContent(found)];
   return hashKey([mine]) === hashKey([theirs]) ? null : theirs;
@@ -55,6 +68,8 @@ export function SelectedMoves({ model }: { model: WarmUpModel }) {
       first={index === 0}
       last={index === draft.body.items.length - 1}
       onMove={(by) => model.move(selected.item.id, index + by)}
+      onCopy={() => model.deed("copy")}
+      onSplit={canSplit(selected.item) ? () => model.deed("split") : null}
       onRemove={model.remove}
     />
   );

@@ -1,3 +1,5 @@
+import type { Replacement } from "@tonodrome/core";
+import type { ShelfDrill } from "@tonodrome/core/api";
 import { memo } from "react";
 import { View } from "react-native";
 import type { PlanDraft } from "~/data/planDraft";
@@ -11,8 +13,14 @@ interface PlanNoticesProps {
   empty: boolean;
   /** Whether the start has passed. */
   over: boolean;
+  /** What the last fill had to say. */
+  news: string | null;
+  sparing: readonly Replacement<ShelfDrill>[];
   /** Null for somebody who may not. */
   onAdd: (() => void) | null;
+  onFill: () => void;
+  onSpare: () => void;
+  onNews: () => void;
 }
 
 /** Whatever there is to know about the plan as a whole, above the stair. */
@@ -21,7 +29,12 @@ export const PlanNotices = memo(function PlanNotices({
   failure,
   empty,
   over,
+  news,
+  sparing,
   onAdd,
+  onFill,
+  onSpare,
+  onNews,
 }: PlanNoticesProps) {
   const { conflict } = draft;
   return (
@@ -29,7 +42,7 @@ export const PlanNotices = memo(function PlanNotices({
       {conflict ? (
         <Notice
           warn
-          text={`Someone else saved this warm-up while you were changing it: theirs is version ${conflict.version} with ${conflict.body.items.length} drills, yours has ${draft.body.items.length}. Nothing is lost: whichever you take, the other stays under Wait and steps, Earlier versions.`}
+          text={`Someone else saved this warm-up while you were changing it: theirs is version ${conflict.version} with ${conflict.body.items.length} drills, yours has ${draft.body.items.length}. Nothing is lost: whichever you take, the other stays under More, Earlier versions.`}
           actions={[
             { label: "Keep mine", onPress: () => void draft.keepMine() },
             { label: "Take theirs", onPress: draft.takeTheirs },
@@ -47,7 +60,18 @@ export const PlanNotices = memo(function PlanNotices({
       {draft.restored && !conflict ? (
         <Notice
           text="Changes from earlier that were not saved are here again."
-          actions={[{ label: "Drop them", onPress: draft.takeTheirs }]}
+          actions={[
+            { label: "Save them", onPress: () => void draft.save() },
+            { label: "Drop them", onPress: draft.takeTheirs },
+          ]}
+        />
+      ) : null}
+      {news ? <Notice text={news} actions={[{ label: "Good", onPress: onNews }]} /> : null}
+      {sparing.length > 0 ? (
+        <Notice
+          warn
+          text={sparingWords(sparing)}
+          actions={[{ label: "See alternatives", onPress: onSpare }]}
         />
       ) : null}
       {over ? <Notice text="This start has passed." /> : null}
@@ -56,10 +80,18 @@ export const PlanNotices = memo(function PlanNotices({
       ) : null}
       {empty && onAdd ? (
         <View className="gap-2">
-          <Notice text="No drills yet. Add the first from the shelf: something easy that raises warmth, then mobility, then the sport's own actions from easy to hard." />
-          <Button label="Add the first drill" icon="add" look="full" onPress={onAdd} />
+          <Notice text="No drills yet. Fill it from an approach, an earlier warm-up or a template, or add drill by drill: something easy that raises warmth, then mobility, then the sport's own actions from easy to hard." />
+          <Button label="Fill it for me" look="full" onPress={onFill} />
+          <Button label="Add the first drill" icon="add" onPress={onAdd} />
         </View>
       ) : null}
     </View>
   );
 });
+
+/** "2 drills load the knee, which is to be spared." */
+function sparingWords(sparing: readonly Replacement<ShelfDrill>[]): string {
+  const areas = [...new Set(sparing.flatMap((s) => s.loads))];
+  const drills = sparing.length === 1 ? "1 drill loads" : `${sparing.length} drills load`;
+  return `${drills} the ${areas.join(", the ")}, to be spared on this day.`;
+}

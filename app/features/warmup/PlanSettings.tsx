@@ -1,6 +1,5 @@
 import { type PlanBody, spokenLength } from "@tonodrome/core";
 import { Text, View } from "react-native";
-import { Button } from "~/ui/Button";
 import { Stepper } from "~/ui/Stepper";
 
 const MINUTE = 60;
@@ -9,11 +8,10 @@ const LONGEST = 4 * 3600;
 interface PlanSettingsProps {
   body: PlanBody;
   onChange: (change: Partial<PlanBody>) => void;
-  onVersions: () => void;
 }
 
 /** What the whole plan keeps to: the wait before the start and the largest step. */
-export function PlanSettings({ body, onChange, onVersions }: PlanSettingsProps) {
+export function PlanSettings({ body, onChange }: PlanSettingsProps) {
   const { leastSeconds, longestSeconds } = body.wait;
   const least = (by: number) => {
     const value = Math.min(LONGEST, Math.max(0, leastSeconds + by * MINUTE));
@@ -52,7 +50,6 @@ export function PlanSettings({ body, onChange, onVersions }: PlanSettingsProps) 
         A wait a little over the least keeps them warm and fresh. Steps of at most 20 points keep the climb
         even.
       </Text>
-      <Button label="Earlier versions" onPress={onVersions} />
     </View>
   );
 }

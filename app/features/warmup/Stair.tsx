@@ -13,6 +13,8 @@ interface StairProps {
   fit: Fit;
   body: PlanBody;
   selectedId: string | null;
+  /** Ids of several drills chosen at once; null when a press opens a drill. */
+  chosen?: ReadonlySet<string> | null;
   onSelect: (id: string) => void;
   /** The strips as a list that can be reordered; without it the stair is only read. */
   children?: ReactNode;
@@ -23,21 +25,35 @@ interface Shown {
   placements: ReadonlyMap<string, Placement>;
   steep: ReadonlySet<string>;
   selectedId: string | null;
+  chosen: ReadonlySet<string> | null;
   onSelect: (id: string) => void;
 }
 
 const ShownContext = createContext<Shown | null>(null);
 
 /** The warm-up down to the start line: earliest at the top, stepped in as it gets harder, waits as bare paper. */
-export const Stair = memo(function Stair({ fit, body, selectedId, onSelect, children }: StairProps) {
+export const Stair = memo(function Stair({
+  fit,
+  body,
+  selectedId,
+  chosen = null,
+  onSelect,
+  children,
+}: StairProps) {
   const ids = useMemo(() => body.items.map((i) => i.id), [body.items]);
   const steep = useMemo(
     () => new Set(steepSteps(body.items, body.stepPoints).map((s) => s.toId)),
     [body.items, body.stepPoints],
   );
   const shown = useMemo(
-    () => ({ placements: new Map(fit.placements.map((p) => [p.item.id, p])), steep, selectedId, onSelect }),
-    [fit, steep, selectedId, onSelect],
+    () => ({
+      placements: new Map(fit.placements.map((p) => [p.item.id, p])),
+      steep,
+      selectedId,
+      chosen,
+      onSelect,
+    }),
+    [fit, steep, selectedId, chosen, onSelect],
   );
   return (
     <ul aria-label="Drills, first to last" className="m-0 list-none p-0">
@@ -62,7 +78,7 @@ export const ShownStrip = memo(function ShownStrip({ id }: { id: string }) {
   return (
     <Strip
       placement={placement}
-      selected={shown.selectedId === id}
+      selected={shown.chosen ? shown.chosen.has(id) : shown.selectedId === id}
       steep={shown.steep.has(id)}
       onSelect={shown.onSelect}
     />

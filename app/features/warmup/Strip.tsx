@@ -1,4 +1,4 @@
-import { describeChange, formatLength, formatMinus, type Placement } from "@tonodrome/core";
+import { describeChange, formatLength, formatMinus, type LevelRung, type Placement } from "@tonodrome/core";
 import { memo } from "react";
 import { Icon } from "~/ui/Icon";
 import { toneClasses } from "~/ui/tone";
@@ -64,7 +64,9 @@ const Body = memo(function Body({ placement, selected, steep, onSelect }: StripP
       ? leftOut()
       : item.phase === "kit"
         ? gap(level.seconds)
-        : filled(item.intensity, level.seconds);
+        : level.rungs
+          ? ladder()
+          : filled(item.intensity, level.seconds);
   return (
     <button
       type="button"
@@ -76,6 +78,8 @@ const Body = memo(function Body({ placement, selected, steep, onSelect }: StripP
     >
       {level === null ? (
         <LeftOutLine name={item.name} />
+      ) : level.rungs ? (
+        <Rungs placement={placement} rungs={level.rungs} steep={steep} />
       ) : (
         <Lines placement={placement} steep={steep} small={look.small} />
       )}
@@ -113,6 +117,11 @@ function gap(seconds: number): Look {
   };
 }
 
+/** A ladder: its rungs are the strips. */
+function ladder(): Look {
+  return { classes: "bg-transparent text-ink", small: "", style: { minHeight: LEAST, width: "100%" } };
+}
+
 /** A drill that did not fit: kept in sight, so that it is seen to come back. */
 function leftOut(): Look {
   return { classes: "bg-transparent text-muted", small: "", style: { minHeight: LEAST, width: "100%" } };
@@ -135,6 +144,53 @@ function Lines({ placement, steep, small }: { placement: Placement; steep: boole
   );
 }
 
+/** Lowest rung, pixels, and how much it grows for each second beyond half a minute. */
+const LEAST_RUNG = 26;
+const RUNG_PER_SECOND = 0.12;
+
+/** What a ladder is called, and each of its rungs as tone and offset. */
+function Rungs({
+  placement,
+  rungs,
+  steep,
+}: {
+  placement: Placement;
+  rungs: readonly LevelRung[];
+  steep: boolean;
+}) {
+  const { item, level, ideal } = placement;
+  const change = level && level !== ideal ? describeChange(ideal, level) : "";
+  return (
+    <>
+      <span className="flex items-start gap-2 text-body">
+        <span className="line-clamp-2 flex-1 font-strong">{item.name}</span>
+        <span className="font-figures tabular-nums">{formatLength(level?.seconds ?? 0)}</span>
+      </span>
+      <span className="line-clamp-2 font-text text-small text-muted">
+        {change || level?.words}
+        {steep ? ", steep step" : ""}
+      </span>
+      {rungs.map((rung) => {
+        const tone = toneClasses(rung.intensity);
+        return (
+          <span
+            key={rung.id}
+            className={`mt-[2px] flex items-start gap-2 px-2 text-small ${tone.fill} ${tone.text}`}
+            style={{
+              minHeight: LEAST_RUNG + Math.max(0, rung.seconds - 30) * RUNG_PER_SECOND,
+              width: `${100 - STEP_IN}%`,
+              marginLeft: `${(rung.intensity / 100) * STEP_IN}%`,
+            }}
+          >
+            <span className="line-clamp-1 flex-1 font-text">{rung.name}</span>
+            <span className="font-figures tabular-nums">{formatLength(rung.seconds)}</span>
+          </span>
+        );
+      })}
+    </>
+  );
+}
+
 function LeftOutLine({ name }: { name: string }) {
   return (
     <span className="flex flex-1 items-center gap-2 text-body">
@@ -148,6 +204,6 @@ function LeftOutLine({ name }: { name: string }) {
 function describe({ item, level, ideal, beginSeconds }: Placement): string {
   if (!level) return `${item.name}, left out`;
   const change = level === ideal ? "" : `, ${describeChange(ideal, level)}`;
-  const effort = item.phase === "kit" ? "kit" : `${item.intensity} %`;
+  const effort = item.phase === "kit" ? "kit" : level.rungs ? "ladder" : `${item.intensity} %`;
   return `${item.name}, ${effort}, ${level.words}${change}, ${formatLength(level.seconds)}, at ${formatMinus(beginSeconds)}`;
 }

@@ -1,7 +1,9 @@
 import type { Start } from "@tonodrome/core/api";
 import { memo, useMemo } from "react";
-import { ScrollView, View } from "react-native";
+import { ScrollView, Text, View } from "react-native";
+import type { PlanDraft } from "~/data/planDraft";
 import { useStart } from "~/data/queries";
+import { CoverageStrip } from "~/features/coverage/CoverageStrip";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
 import { BackButton, Heading, useTitle } from "~/ui/Screen";
@@ -9,6 +11,7 @@ import { useKeys } from "~/ui/useKeys";
 import { useStable } from "~/ui/useStable";
 import { useWide } from "~/ui/useWide";
 import { Actions } from "./Actions";
+import { ChosenActions } from "./ChosenActions";
 import { Dock } from "./Dock";
 import { DrillPane } from "./DrillPane";
 import { GivenUp } from "./GivenUp";
@@ -45,27 +48,47 @@ function WarmUp({ start }: { start: Start }) {
     delete: model.remove,
     a: () => mayBuild && open("shelf"),
     u: () => draft.undo?.(),
+    r: () => draft.redo?.(),
+    d: () => model.deed("copy"),
+    f: () => mayBuild && open("fill"),
+    x: () => mayBuild && model.choose(model.chosen === null),
     s: model.save,
     " ": model.run,
     "?": () => open("keys"),
   });
   const openShelf = useStable(() => open("shelf"));
   const openGivenUp = useStable(() => open("given-up"));
-  const openSettings = useStable(() => open("settings"));
+  const openMore = useStable(() => open("more"));
+  const openFill = useStable(() => open("fill"));
+  const openCoverage = useStable(() => open("coverage"));
+  const openSpare = useStable(() => open("spare"));
   const openShare = useStable(() => open("share"));
   const undo = useStable(() => draft.undo?.());
+  const redo = useStable(() => draft.redo?.());
 
   return (
     <View className="min-h-0 flex-1 flex-row">
       <View className={`min-h-0 ${wide ? "w-[600px]" : "flex-1"}`}>
-        <Head start={start} onShare={mayBuild ? openShare : null} />
+        <Head
+          start={start}
+          saved={mayBuild ? savedWords(draft) : null}
+          onShare={mayBuild ? openShare : null}
+        />
         <Climb
           draft={draft}
           fit={fit}
           failure={model.failure}
           selectedId={model.selected?.item.id ?? null}
           over={model.untilStart <= 0}
+          coverage={model.coverage}
+          sparing={model.sparing}
+          news={model.news}
+          chosen={model.chosen}
           onAdd={mayBuild ? openShelf : null}
+          onFill={openFill}
+          onCoverage={openCoverage}
+          onSpare={openSpare}
+          onNews={model.forgetNews}
           onSelect={model.select}
           onMove={mayBuild ? model.move : undefined}
         />
@@ -78,18 +101,23 @@ function WarmUp({ start }: { start: Start }) {
             onMinutes={model.setMinutes}
             onExplain={openGivenUp}
           />
-          <Actions
-            dirty={model.dirty}
-            saving={model.saving}
-            running={model.running}
-            onRun={model.run}
-            mayBuild={mayBuild}
-            mayRun={model.mayRun}
-            onAdd={openShelf}
-            onSave={model.save}
-            onUndo={draft.undo ? undo : null}
-            onSettings={openSettings}
-          />
+          {model.chosen ? (
+            <ChosenActions model={model} />
+          ) : (
+            <Actions
+              newMinutes={model.newMinutes ? model.minutes : null}
+              saving={model.saving}
+              running={model.running}
+              onRun={model.run}
+              mayBuild={mayBuild}
+              mayRun={model.mayRun}
+              onAdd={openShelf}
+              onSave={model.save}
+              onUndo={draft.undo ? undo : null}
+              onRedo={draft.redo ? redo : null}
+              onMore={openMore}
+            />
+          )}
         </View>
         <StartBand
           start={start}
@@ -112,7 +140,20 @@ function WarmUp({ start }: { start: Start }) {
   );
 }
 
-const Head = memo(function Head({ start, onShare }: { start: Start; onShare: (() => void) | null }) {
+/** Whether what is seen is what the server has. */
+function savedWords({ dirty, saving, conflict }: PlanDraft): string {
+  if (conflict) return "Not saved";
+  return saving ? "Saving …" : dirty ? "Edited" : "Saved";
+}
+
+interface HeadProps {
+  start: Start;
+  /** Null for somebody who changes nothing. */
+  saved: string | null;
+  onShare: (() => void) | null;
+}
+
+const Head = memo(function Head({ start, saved, onShare }: HeadProps) {
   return (
     <View className="flex-row items-center gap-1 px-2 pt-1">
       <BackButton to="/" />
@@ -121,23 +162,35 @@ const Head = memo(function Head({ start, onShare }: { start: Start; onShare: (()
         title={start.title}
         over={[start.athlete.name, start.venue].filter(Boolean).join(", ")}
       />
+      {saved ? (
+        <Text className="font-text text-small text-muted" role="status" testID="saved">
+          {saved}
+        </Text>
+      ) : null}
       {onShare ? <Button label="Share" icon="share" iconOnly look="plain" onPress={onShare} /> : null}
     </View>
   );
 });
 
-interface ClimbProps extends Pick<WarmUpModel, "draft" | "fit" | "failure"> {
+interface ClimbProps
+  extends Pick<WarmUpModel, "draft" | "fit" | "failure" | "coverage" | "sparing" | "news" | "chosen"> {
   selectedId: string | null;
   over: boolean;
   /** Null for somebody who may not. */
   onAdd: (() => void) | null;
+  onFill: () => void;
+  onCoverage: () => void;
+  onSpare: () => void;
+  onNews: () => void;
   onSelect: (id: string) => void;
   onMove?: ((id: string, toIndex: number) => void) | undefined;
 }
 
 /** What scrolls: news of the plan, and the stair. Drawn again only when one of them changes, not with every second. */
 const Climb = memo(
-  function Climb({ draft, fit, failure, selectedId, over, onAdd, onSelect, onMove }: ClimbProps) {
+  function Climb(props: ClimbProps) {
+    const { draft, fit, failure, selectedId, over, coverage, sparing, news, chosen } = props;
+    const { onAdd, onFill, onCoverage, onSpare, onNews, onSelect, onMove } = props;
     const { items } = draft.body;
     const ids = useMemo(() => items.map((i) => i.id), [items]);
     return (
@@ -147,10 +200,16 @@ const Climb = memo(
           failure={failure}
           empty={draft.body.items.length === 0}
           over={over}
+          news={news}
+          sparing={sparing}
           onAdd={onAdd}
+          onFill={onFill}
+          onSpare={onSpare}
+          onNews={onNews}
         />
-        <Stair fit={fit} body={draft.body} selectedId={selectedId} onSelect={onSelect}>
-          {onMove ? <SortableStrips ids={ids} onMove={onMove} /> : null}
+        {coverage && items.length > 0 ? <CoverageStrip coverage={coverage} onPress={onCoverage} /> : null}
+        <Stair fit={fit} body={draft.body} selectedId={selectedId} chosen={chosen} onSelect={onSelect}>
+          {onMove && !chosen ? <SortableStrips ids={ids} onMove={onMove} /> : null}
         </Stair>
       </ScrollView>
     );
@@ -158,6 +217,10 @@ const Climb = memo(
   (a, b) =>
     a.fit === b.fit &&
     a.failure === b.failure &&
+    a.coverage === b.coverage &&
+    a.sparing === b.sparing &&
+    a.news === b.news &&
+    a.chosen === b.chosen &&
     a.selectedId === b.selectedId &&
     a.over === b.over &&
     a.onMove === b.onMove &&

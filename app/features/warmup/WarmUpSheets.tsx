@@ -1,9 +1,15 @@
+import { CoverageList } from "~/features/coverage/CoverageStrip";
+import { FillSheet } from "~/features/fill/FillSheet";
+import { KeepTemplate } from "~/features/fill/KeepTemplate";
 import { ShareWarmUp } from "~/features/share/ShareWarmUp";
+import { Spare } from "~/features/spare/Spare";
+import { StartDetails } from "~/features/start-form/StartDetails";
 import { KeysHelp } from "~/ui/KeysHelp";
 import { Sheet } from "~/ui/Sheet";
 import { SelectedDrill, SelectedMoves } from "./DrillPane";
 import { EarlierVersions } from "./EarlierVersions";
 import { GivenUp } from "./GivenUp";
+import { More } from "./More";
 import { PlanSettings } from "./PlanSettings";
 import { ShelfPicker } from "./ShelfPicker";
 import type { WarmUpModel } from "./useWarmUp";
@@ -14,8 +20,11 @@ const KEYS = [
   ["Alt ↑ ↓", "Move it earlier or later"],
   ["Delete", "Take it out"],
   ["a", "Add from the shelf"],
-  ["u", "Undo"],
-  ["s", "Save"],
+  ["d", "Copy it"],
+  ["x", "Choose several"],
+  ["f", "Fill from an approach"],
+  ["u r", "Undo, redo"],
+  ["s", "Save at once"],
   ["Space", "Run"],
   ["?", "These keys"],
 ] as const;
@@ -51,14 +60,56 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
           <GivenUp fit={fit} table={model.table} />
         </Sheet>
       );
+    case "more":
+      return (
+        <Sheet title="This warm-up" onClose={close}>
+          <More model={model} />
+        </Sheet>
+      );
+    case "fill":
+      return (
+        <Sheet title="Fill the warm-up" onClose={close}>
+          <FillSheet
+            from={{
+              start: model.start,
+              athlete: model.athlete,
+              event: model.event,
+              drills: model.drills,
+              availableSeconds: model.minutes * 60,
+            }}
+            body={body}
+            onFill={model.fill}
+          />
+        </Sheet>
+      );
+    case "template":
+      return (
+        <Sheet title="Keep as a template" onClose={close}>
+          <KeepTemplate body={body} name={model.start.title} />
+        </Sheet>
+      );
+    case "start":
+      return (
+        <Sheet title="The start" onClose={close}>
+          <StartDetails start={model.start} onDone={close} />
+        </Sheet>
+      );
+    case "coverage":
+      return model.coverage ? (
+        <Sheet title="What is touched" onClose={close}>
+          <CoverageList coverage={model.coverage} />
+        </Sheet>
+      ) : null;
+    case "spare":
+      return (
+        <Sheet title="Alternatives" onClose={close}>
+          <Spare sparing={model.sparing} onReplace={model.replace} />
+        </Sheet>
+      );
     case "settings":
       return (
         <Sheet title="Wait and steps" onClose={close}>
-          <PlanSettings
-            body={body}
-            onChange={(more) => edit((b) => ({ ...b, ...more }))}
-            onVersions={() => open("versions")}
-          />
+          <PlanSettings body={body} onChange={(more) => edit((b) => ({ ...b, ...more }))} />
         </Sheet>
       );
     case "versions":

@@ -1,7 +1,7 @@
 import { doseSchema, emptyPlan, type Phase, type PlanBody, planBodySchema } from "@tonodrome/core";
 import type { Drill } from "@tonodrome/core/api";
 import { firstDose } from "../dose/firstDose";
-import { addDrill, changeItem, moveItem, removeItem } from "./editPlan";
+import { addDrill, changeItem, moveItem, removeItems } from "./editPlan";
 
 const shelfDrill = (name: string, phase: Phase): Drill => ({
   id: "11111111-1111-4111-8111-111111111111",
@@ -51,7 +51,7 @@ it("changes, moves and removes without touching the plan it was given", () => {
   expect(names(moveItem(before, id, 2))).toEqual(["b", "c", "a"]);
   expect(names(moveItem(before, id, 99))).toEqual(["b", "c", "a"]);
   expect(names(moveItem(before, id, -4))).toEqual(["a", "b", "c"]);
-  expect(names(removeItem(before, id))).toEqual(["b", "c"]);
+  expect(names(removeItems(before, [id]))).toEqual(["b", "c"]);
   expect(names(moveItem(before, "nobody", 1))).toEqual(["a", "b", "c"]);
   expect(JSON.stringify(before)).toBe(copy);
 });

@@ -1,29 +1,70 @@
 import {
+  type Coverage,
   doseSchema,
   type Fit,
   type FitTable,
   mainRange,
   moveEnd,
   type Placement,
+  type PlanBody,
   type PlanItem,
+  type Replacement,
   runPlanOf,
   withMainRange,
 } from "@tonodrome/core";
-import { type Drill, LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
+import {
+  type Athlete,
+  type ClubEvent,
+  type Drill,
+  LONGEST_AVAILABLE,
+  type ShelfDrill,
+  type Start,
+} from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { useMay } from "~/data/account";
+import { useEvents } from "~/data/building";
 import { type PlanDraft, usePlanDraft } from "~/data/planDraft";
-import { useSaveStart } from "~/data/queries";
+import { useAthletes, useDrills, useSaveStart } from "~/data/queries";
 import { createRun, useOpenRun } from "~/data/runStore";
+import { useCoverage } from "~/features/coverage/useCoverage";
+import { useSparing } from "~/features/spare/useSparing";
 import { useNow } from "~/ui/useNow";
 import { useStable } from "~/ui/useStable";
 import { useWide } from "~/ui/useWide";
-import { addDrill, changeItem, moveItem, removeItem } from "./editPlan";
+import {
+  addDrill,
+  canSplit,
+  changeItem,
+  duplicateItems,
+  groupIntoCircuit,
+  moveItem,
+  moveItems,
+  removeItems,
+  replaceItem,
+  splitItem,
+} from "./editPlan";
 import { SLIDER_MINUTES, useFit, useFitTable } from "./useFit";
 
 /** The sheet that lies over the warm-up, if any. */
-export type OpenSheet = "drill" | "shelf" | "given-up" | "settings" | "versions" | "share" | "keys" | null;
+export type OpenSheet =
+  | "drill"
+  | "shelf"
+  | "given-up"
+  | "more"
+  | "settings"
+  | "versions"
+  | "share"
+  | "keys"
+  | "fill"
+  | "template"
+  | "start"
+  | "coverage"
+  | "spare"
+  | null;
+
+/** What can be done with one drill or with several at once. */
+export type Deed = "copy" | "circuit" | "split" | "earlier" | "later" | "remove";
 
 export interface WarmUpModel {
   start: Start;
@@ -39,13 +80,25 @@ export interface WarmUpModel {
   minutes: number;
   mostMinutes: number;
   isCapped: boolean;
-  dirty: boolean;
+  /** Whether the time available is another than the one that is saved. */
+  newMinutes: boolean;
   saving: boolean;
   running: boolean;
   /** Why the time available could not be saved. */
   failure: string | null;
   selected: Placement | null;
   index: number;
+  /** What the club knows of the athlete and the event; nothing before it is read, and for whom it is not. */
+  athlete: Athlete | undefined;
+  event: ClubEvent | null;
+  drills: readonly ShelfDrill[];
+  coverage: Coverage | null;
+  /** For drills that load a part to be spared, what to do instead. */
+  sparing: readonly Replacement<ShelfDrill>[];
+  /** What the last fill had to say. */
+  news: string | null;
+  /** Ids of several drills chosen at once; null when drills are opened by a press. */
+  chosen: ReadonlySet<string> | null;
   sheet: OpenSheet;
   open: (sheet: OpenSheet) => void;
   setMinutes: (minutes: number) => void;
@@ -58,9 +111,30 @@ export interface WarmUpModel {
   dose: (steps: 1 | -1) => void;
   add: (drill: Drill) => void;
   remove: () => void;
+  /** Puts another drill of the shelf in the place of the selected one. */
+  swap: (drill: ShelfDrill) => void;
+  replace: (list: readonly Replacement<ShelfDrill>[]) => void;
+  fill: (body: PlanBody, news: string) => void;
+  forgetNews: () => void;
+  /** Begins or ends choosing several. */
+  choose: (on: boolean) => void;
+  /** Does something with the drills chosen, or with the selected one. */
+  deed: (deed: Deed) => void;
   save: () => void;
   run: () => void;
 }
+
+const NO_DRILLS: readonly ShelfDrill[] = [];
+
+const DEEDS: Record<Deed, (body: PlanBody, ids: readonly string[]) => PlanBody> = {
+  copy: duplicateItems,
+  circuit: groupIntoCircuit,
+  split: (body, ids) =>
+    body.items.reduce((now, i) => (ids.includes(i.id) && canSplit(i) ? splitItem(now, i.id) : now), body),
+  earlier: (body, ids) => moveItems(body, ids, -1),
+  later: (body, ids) => moveItems(body, ids, 1),
+  remove: removeItems,
+};
 
 /** Everything that a warm-up is and that can be done with it, apart from how it looks. */
 export function useWarmUp(start: Start): WarmUpModel {
@@ -74,12 +148,21 @@ export function useWarmUp(start: Start): WarmUpModel {
   const openRun = useOpenRun(start.id);
   const [selectedId, setSelectedId] = useState<string | null>(null);
   const [sheet, open] = useState<OpenSheet>(null);
-  const [chosen, setMinutes] = useState<number | null>(null);
+  const [wanted, setMinutes] = useState<number | null>(null);
+  const [news, setNews] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
+  const mayRead = useMay("read");
+  const athletes = useAthletes();
+  const events = useEvents();
+  const shelf = useDrills(mayRead);
+  const athlete = athletes.data?.find((a) => a.id === start.athlete.id);
+  const event = events.data?.find((e) => e.id === start.eventId) ?? null;
+  const drills = shelf.data ?? NO_DRILLS;
 
   const { body, edit } = draft;
   const startsAt = Date.parse(start.startsAt);
   const saved = Math.round((startsAt - Date.parse(start.readyAt)) / 60_000);
-  const minutes = chosen ?? saved;
+  const minutes = wanted ?? saved;
   const mostMinutes = Math.max(SLIDER_MINUTES, saved);
   const untilStart = Math.floor((startsAt - now) / 1000);
   const isCapped = untilStart > 0 && untilStart < minutes * 60;
@@ -87,6 +170,8 @@ export function useWarmUp(start: Start): WarmUpModel {
   const fit = useFit(table, isCapped ? untilStart : minutes * 60);
 
   const index = body.items.findIndex((i) => i.id === selectedId);
+  const sparing = useSparing(start, body, mayBuild ? athlete : undefined, shelf.data);
+  const coverage = useCoverage(fit, event);
   const change = useStable((more: Partial<PlanItem>) => edit((b) => changeItem(b, selectedId ?? "", more)));
 
   return {
@@ -101,17 +186,30 @@ export function useWarmUp(start: Start): WarmUpModel {
     minutes,
     mostMinutes,
     isCapped,
-    dirty: mayBuild && (draft.dirty || (chosen !== null && chosen !== saved)),
-    saving: draft.saving || saveStart.isPending,
+    newMinutes: mayBuild && wanted !== null && wanted !== saved,
+    saving: saveStart.isPending,
     running: openRun !== null,
     failure: saveStart.error?.message ?? null,
     selected: fit.placements[index] ?? null,
     index,
+    athlete,
+    event,
+    drills,
+    coverage,
+    sparing,
+    news,
+    chosen,
     sheet,
     open,
     setMinutes,
     change,
     select: useStable((itemId: string) => {
+      if (chosen) {
+        const next = new Set(chosen);
+        if (!next.delete(itemId)) next.add(itemId);
+        setChosen(next);
+        return;
+      }
       setSelectedId(itemId);
       open(wide ? null : "drill");
     }),
@@ -124,7 +222,7 @@ export function useWarmUp(start: Start): WarmUpModel {
     }),
     dose: useStable((steps: 1 | -1) => {
       const item = body.items[index];
-      if (!item || !mayBuild) return;
+      if (!item || !mayBuild || item.dose.kind === "ladder") return;
       const step = item.dose.kind === "time" ? item.dose.step : 1;
       const range = moveEnd(mainRange(item.dose), "ideal", steps, { step, least: step, most: step * 40 });
       const dose = withMainRange(item.dose, range);
@@ -133,14 +231,45 @@ export function useWarmUp(start: Start): WarmUpModel {
     add: useStable((drill: Drill) => edit((b) => addDrill(b, drill).body)),
     remove: useStable(() => {
       if (index < 0 || !mayBuild) return;
-      edit((b) => removeItem(b, selectedId ?? ""));
+      edit((b) => removeItems(b, [selectedId ?? ""]));
       setSelectedId(body.items[index + 1]?.id ?? body.items[index - 1]?.id ?? null);
       open(null);
     }),
+    swap: useStable((drill: ShelfDrill) => edit((b) => replaceItem(b, selectedId ?? "", drill))),
+    replace: useStable((list: readonly Replacement<ShelfDrill>[]) => {
+      edit((b) =>
+        list.reduce(
+          (now, { item, to }) => (to ? replaceItem(now, item.id, to) : removeItems(now, [item.id])),
+          b,
+        ),
+      );
+      open(null);
+    }),
+    fill: useStable((filled: PlanBody, said: string) => {
+      edit(() => filled);
+      setNews(said);
+      setSelectedId(null);
+      open(null);
+    }),
+    forgetNews: useStable(() => setNews(null)),
+    choose: useStable((on: boolean) => {
+      setChosen(on ? new Set() : null);
+      open(null);
+    }),
+    deed: useStable((deed: Deed) => {
+      const ids = chosen ? [...chosen] : selectedId ? [selectedId] : [];
+      if (!mayBuild || ids.length === 0) return;
+      edit((b) => DEEDS[deed](b, ids));
+      if (deed === "circuit" || deed === "split" || deed === "remove") {
+        setSelectedId(null);
+        if (chosen) setChosen(new Set());
+        else open(null);
+      }
+    }),
     save: useStable(async () => {
       const planSaved = await draft.save();
-      if (!planSaved || chosen === null || chosen === saved) return;
-      const readyAt = new Date(startsAt - Math.min(chosen * 60, LONGEST_AVAILABLE) * 1000).toISOString();
+      if (!planSaved || wanted === null || wanted === saved) return;
+      const readyAt = new Date(startsAt - Math.min(wanted * 60, LONGEST_AVAILABLE) * 1000).toISOString();
       saveStart.mutate({ start, changes: { readyAt } }, { onSuccess: () => setMinutes(null) });
     }),
     run: useStable(() => {

@@ -1,5 +1,6 @@
 import type { Dose, Range } from "@tonodrome/core";
 import type { DrillInput } from "@tonodrome/core/api";
+import { demoDetails } from "./details";
 
 const range = (floor: number, ideal: number, ceiling = ideal): Range => ({ floor, ideal, ceiling });
 
@@ -252,5 +253,6 @@ export const demoDrills: DrillInput[] = lines.map(
     dose,
     place,
     focus,
+    ...(demoDetails[name] ? { details: demoDetails[name] } : {}),
   }),
 );

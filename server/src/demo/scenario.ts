@@ -5,6 +5,10 @@ export const demoVenue = "Aldermere Ice Hall";
 export interface DemoStart {
   athlete: string;
   title: string;
+  /** Which of the club's events it is. */
+  event: string;
+  /** Place in the running order of the group; null where there is none. */
+  order: number | null;
   /** Minutes from the moment the demo day is laid to the start. */
   inMinutes: number;
   availableMinutes: number;
@@ -36,6 +40,8 @@ export const demoStarts: DemoStart[] = [
   {
     athlete: "Ilse Marrow",
     title: "Short programme, group 2, skates 1st",
+    event: "Short programme",
+    order: 1,
     inMinutes: 52,
     availableMinutes: 45,
     drills: [
@@ -51,6 +57,8 @@ export const demoStarts: DemoStart[] = [
   {
     athlete: "Tamsin Okoro-Vale",
     title: "Short programme, group 2, skates 6th",
+    event: "Short programme",
+    order: 6,
     inMinutes: 83,
     availableMinutes: 40,
     drills: [
@@ -69,6 +77,8 @@ export const demoStarts: DemoStart[] = [
   {
     athlete: "Noor Whitlock",
     title: "Novice free skate",
+    event: "Free skate",
+    order: null,
     inMinutes: 140,
     availableMinutes: 30,
     drills: [
@@ -88,6 +98,8 @@ export const demoStarts: DemoStart[] = [
   {
     athlete: "Pia Sandgren",
     title: "Junior free skate",
+    event: "Free skate",
+    order: null,
     inMinutes: 195,
     availableMinutes: 29,
     drills: [
@@ -105,6 +117,8 @@ export const demoStarts: DemoStart[] = [
   {
     athlete: "Bastian Thorne",
     title: "Senior short programme",
+    event: "Short programme",
+    order: null,
     inMinutes: 260,
     availableMinutes: 15,
     drills: [

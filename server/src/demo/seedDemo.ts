@@ -1,8 +1,21 @@
 import { randomUUID } from "node:crypto";
-import { emptyPlan, fitPlan, type PlanBody, type RunEvent, runPlanOf } from "@tonodrome/core";
+import {
+  drillContent,
+  emptyPlan,
+  fitPlan,
+  type PlanBody,
+  type RunEvent,
+  runPlanOf,
+  usualSetting,
+} from "@tonodrome/core";
 import { Op, type Transaction } from "sequelize";
 import type { Database } from "../db/connect";
+import type { DrillRow } from "../db/models/rows";
+import { toDrill } from "../resources/drills";
+import { demoProfiles } from "./athletes";
+import { demoInstead } from "./details";
 import { demoDrills } from "./drills";
+import { demoEvents } from "./events";
 import { layPeople } from "./people";
 import { type DemoStart, demoAthletes, demoClub, demoStarts, demoVenue } from "./scenario";
 
@@ -63,7 +76,7 @@ async function layClub(database: Database, now: Date, transaction: Transaction):
   const { models } = database;
   const clubId = randomUUID();
   await models.Club.create({ id: clubId, name: demoClub, demo: true }, { transaction });
-  await layShelf(models, clubId, transaction);
+  await layShelf(models, clubId, now, transaction);
   await layLog(models, clubId, now, transaction);
   await layDay(models, clubId, now, transaction);
   await layPeople(database, clubId, now, transaction);
@@ -71,13 +84,30 @@ async function layClub(database: Database, now: Date, transaction: Transaction):
 
 type Models = Database["models"];
 
-async function layShelf(models: Models, clubId: string, transaction: Transaction): Promise<void> {
+async function layShelf(models: Models, clubId: string, now: Date, transaction: Transaction): Promise<void> {
+  const ids = new Map(demoDrills.map((drill) => [drill.name, randomUUID()]));
+  const instead = new Map(demoInstead);
   await models.Drill.bulkCreate(
-    demoDrills.map((drill) => ({ id: randomUUID(), clubId, ...drill })),
+    demoDrills.map(({ details, ...drill }) => {
+      const other = ids.get(instead.get(drill.name) ?? "") ?? null;
+      const known = details ? { details: { ...details, instead: other } } : {};
+      return { id: ids.get(drill.name) as string, clubId, ...drill, ...known };
+    }),
     { transaction },
   );
+  const events = demoEvents.map(({ name, ...body }) => ({ id: randomUUID(), name, body }));
+  await models.EventType.bulkCreate(
+    events.map((event) => ({ clubId, version: 1, archived: false, ...event })),
+    { transaction },
+  );
+  const profiles = demoProfiles(new Map(events.map((e) => [e.name, e.id])), now);
   await models.Athlete.bulkCreate(
-    demoAthletes.map((name) => ({ id: randomUUID(), clubId, name })),
+    demoAthletes.map((name) => ({
+      id: randomUUID(),
+      clubId,
+      name,
+      ...(profiles[name] ? { profile: profiles[name] } : {}),
+    })),
     { transaction },
   );
 }
@@ -102,7 +132,8 @@ async function layStart(
     transaction,
   });
   const shelf = await models.Drill.findAll({ where: { clubId }, transaction });
-  const body = planBody(start, new Map(shelf.map((d) => [d.name, d.id])));
+  const event = await models.EventType.findOne({ where: { clubId, name: start.event }, transaction });
+  const body = planBody(start, shelf);
   const startId = randomUUID();
   await models.Start.create(
     {
@@ -115,6 +146,8 @@ async function layStart(
       zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
       startsAt,
       readyAt: new Date(startsAt.getTime() - start.availableMinutes * MINUTE),
+      eventId: event?.id ?? null,
+      setting: { ...usualSetting(), temperature: 12, order: start.order },
     },
     { transaction },
   );
@@ -122,11 +155,11 @@ async function layStart(
   return { startId, athleteId: athlete.id, body };
 }
 
-function planBody(start: DemoStart, shelfIds: Map<string, string>): PlanBody {
+function planBody(start: DemoStart, shelf: readonly DrillRow[]): PlanBody {
   const items = start.drills.map((name) => {
-    const drill = demoDrills.find((d) => d.name === name);
+    const drill = shelf.find((d) => d.name === name);
     if (!drill) throw new Error(`The demo names a drill that is not on its shelf: ${name}`);
-    return { id: randomUUID(), drillId: shelfIds.get(name) ?? null, ...drill };
+    return { id: randomUUID(), drillId: drill.id, ...drillContent(toDrill(drill)) };
   });
   return { ...emptyPlan(), items, wait: start.wait };
 }

@@ -1,0 +1,196 @@
+import {
+  type AgeBand,
+  APPROACHES,
+  type ApproachId,
+  type AthleteProfile,
+  ageBandSchema,
+  nameSchema,
+} from "@tonodrome/core";
+import { type Athlete, athleteWriteSchema, type ClubEvent } from "@tonodrome/core/api";
+import { useState } from "react";
+import { View } from "react-native";
+import { useMay } from "~/data/account";
+import { ApiFailure } from "~/data/api";
+import { useEvents } from "~/data/building";
+import { useAthletes, useSaveAthlete } from "~/data/queries";
+import { Amount } from "~/features/dose/fields";
+import { Button } from "~/ui/Button";
+import { Choice } from "~/ui/Choice";
+import { Field } from "~/ui/Field";
+import { Loaded } from "~/ui/Loading";
+import { MultiChoice } from "~/ui/MultiChoice";
+import { Notice } from "~/ui/Notice";
+import { Screen } from "~/ui/Screen";
+import { Section } from "~/ui/Section";
+import { Select } from "~/ui/Select";
+import { TextEdit } from "~/ui/TextEdit";
+import { WordsField } from "~/ui/WordsField";
+import { ProtectedAreas } from "./ProtectedAreas";
+import { ScalesFields } from "./ScalesFields";
+
+const UNKNOWN = "unknown";
+
+const AGES: Record<AgeBand, string> = {
+  "under-10": "Under 10",
+  "10-12": "10 to 12",
+  "13-15": "13 to 15",
+  "16-18": "16 to 18",
+  adult: "Adult",
+  masters: "Masters",
+};
+
+/** What the club knows of one athlete. */
+export function AthleteScreen({ id }: { id: string }) {
+  const athletes = useAthletes();
+  const events = useEvents();
+  const athlete = athletes.data?.find((a) => a.id === id);
+  return (
+    <Screen title={athlete?.name ?? "Athlete"} back="/club">
+      <Loaded query={athletes}>
+        {() =>
+          athlete ? (
+            <Profile key={athlete.id} athlete={athlete} events={events.data ?? []} />
+          ) : (
+            <Notice text="This athlete is not in the club any more." />
+          )
+        }
+      </Loaded>
+    </Screen>
+  );
+}
+
+function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubEvent[] }) {
+  const mayBuild = useMay("build");
+  const save = useSaveAthlete();
+  const [draft, setDraft] = useState({ name: athlete.name, profile: athlete.profile });
+  const [base, setBase] = useState(athlete.version);
+  const [fault, setFault] = useState<string | null>(null);
+  const { profile } = draft;
+  const change = (more: Partial<AthleteProfile>) => setDraft({ ...draft, profile: { ...profile, ...more } });
+  const isStale = save.error instanceof ApiFailure && save.error.code === "version_conflict";
+  const submit = (version: number) => {
+    const write = athleteWriteSchema.safeParse({ version, ...draft });
+    setFault(write.error?.issues[0]?.message ?? null);
+    if (write.success)
+      save.mutate({ id: athlete.id, write: write.data }, { onSuccess: (saved) => setBase(saved.version) });
+  };
+  return (
+    <View className="gap-6">
+      <Section title="Who">
+        <TextEdit
+          label="Name"
+          value={draft.name}
+          check={nameSchema}
+          onChange={(name) => setDraft({ ...draft, name })}
+        />
+        <Choice
+          label="Age"
+          options={[
+            ...ageBandSchema.options.map((value) => ({ value, label: AGES[value] })),
+            { value: UNKNOWN, label: "Not said" },
+          ]}
+          value={profile.ageBand ?? UNKNOWN}
+          onChange={(age) => change({ ageBand: age === UNKNOWN ? null : age })}
+        />
+        <Choice
+          label="Better side"
+          options={[
+            { value: "left", label: "Left" },
+            { value: "right", label: "Right" },
+            { value: UNKNOWN, label: "Not said" },
+          ]}
+          value={profile.dominantSide ?? UNKNOWN}
+          onChange={(side) => change({ dominantSide: side === UNKNOWN ? null : side })}
+        />
+      </Section>
+      <Section title="Sore or protected">
+        <ProtectedAreas
+          areas={profile.protectedAreas}
+          onChange={(protectedAreas) => change({ protectedAreas })}
+        />
+      </Section>
+      <Section title="Scales, easy to hard">
+        <ScalesFields scales={profile.scales} onChange={(scales) => change({ scales })} />
+      </Section>
+      <Section title="What they start in">
+        {events.length > 0 ? (
+          <MultiChoice
+            label="Events"
+            options={events
+              .filter((e) => !e.archived || profile.eventIds.includes(e.id))
+              .map((e) => ({ value: e.id, label: e.name }))}
+            values={profile.eventIds}
+            onChange={(eventIds) => change({ eventIds })}
+          />
+        ) : null}
+        <Select
+          label="How they like to warm up"
+          options={[
+            { value: "", label: "No approach of their own" },
+            ...APPROACHES.map((a) => ({ value: a.id, label: a.name })),
+          ]}
+          value={profile.approach ?? ""}
+          onChange={(value) => change({ approach: value === "" ? null : (value as ApproachId) })}
+        />
+        <WordsField
+          label="Equipment of their own"
+          words={profile.equipment}
+          onChange={(equipment) => change({ equipment })}
+        />
+      </Section>
+      <Section title="Training">
+        <Amount
+          label="Usual session, minutes"
+          value={profile.usualMinutes}
+          least={0}
+          most={600}
+          step={10}
+          show={(n) => (n === 0 ? "?" : String(n))}
+          onChange={(usualMinutes) => change({ usualMinutes })}
+        />
+        <Amount
+          label="Usual session, repetitions"
+          value={profile.usualReps}
+          least={0}
+          most={2000}
+          step={10}
+          show={(n) => (n === 0 ? "?" : String(n))}
+          onChange={(usualReps) => change({ usualReps })}
+        />
+        <Choice
+          label="Trained lately"
+          options={[
+            { value: "little", label: "Little" },
+            { value: "usual", label: "As usual" },
+            { value: "much", label: "Much" },
+          ]}
+          value={profile.recentLoad}
+          onChange={(recentLoad) => change({ recentLoad })}
+        />
+        <Field
+          label="Notes"
+          value={profile.notes}
+          maxLength={1000}
+          onChange={(e) => change({ notes: e.currentTarget.value })}
+        />
+      </Section>
+      {fault ? <Notice warn text={fault} /> : null}
+      {save.error ? (
+        <Notice
+          warn
+          text={`${save.error.message} What you changed is still here.`}
+          actions={isStale ? [{ label: "Put mine over it", onPress: () => submit(athlete.version) }] : []}
+        />
+      ) : null}
+      {save.isSuccess ? <Notice text="Saved." /> : null}
+      {mayBuild ? (
+        <Button
+          label={save.isPending ? "Saving …" : "Save"}
+          look="full"
+          disabled={save.isPending}
+          onPress={() => submit(base)}
+        />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,14 @@
+import { EFFORT_PROFILES, type EffortProfile } from "@tonodrome/core";
+
+const WORDS: Record<EffortProfile, string> = {
+  "short-explosive": "Short, explosive",
+  "short-hard": "Short, hard",
+  "long-sustained": "Long, sustained",
+  precision: "Precision",
+  "repeated-bouts": "Repeated bouts",
+};
+
+/** What kind of effort it is, as a coach says it. */
+export const effortWords = (effort: EffortProfile): string => WORDS[effort];
+
+export const EFFORT_OPTIONS = EFFORT_PROFILES.map((value) => ({ value, label: WORDS[value] }));

@@ -1,0 +1,208 @@
+import { type Approach, type ApproachSides, approachOf, type PlanBody, suitedFirst } from "@tonodrome/core";
+import type { Start } from "@tonodrome/core/api";
+import { Text, View } from "react-native";
+import { useTemplates } from "~/data/building";
+import { useStartsBefore } from "~/data/queries";
+import { withOwnIds } from "~/features/warmup/editPlan";
+import { Button } from "~/ui/Button";
+import { dayName } from "~/ui/dates";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Row } from "~/ui/Row";
+import { Section } from "~/ui/Section";
+import { anySeed, drillIdsOf, type FillFrom, fillFor } from "./fillFor";
+
+const SIDES: { [K in keyof ApproachSides]: Record<ApproachSides[K], string> } = {
+  length: { compact: "compact", standard: "standard length", long: "long" },
+  first: { easy: "easy movement first", circuit: "a circuit first" },
+  order: {
+    "easy-to-hard": "easy to hard",
+    "needs-first": "what is least sure first",
+    "secure-last": "ends on what is secure",
+  },
+  peak: { below: "peak well below full", at: "peak at the event's level", above: "peak just above it" },
+  wait: { hot: "done minutes before", "rest-out": "rests out before the start" },
+  rest: { none: "no rests", full: "full rests between hard efforts" },
+  variety: { same: "the same every time", vary: "drills vary" },
+  stretching: { moving: "moving stretches only", "short-holds": "short holds early" },
+};
+
+/** An approach's sides in words. */
+function sideWords(sides: ApproachSides): string {
+  return (Object.keys(SIDES) as (keyof ApproachSides)[])
+    .map((side) => (SIDES[side] as Record<string, string>)[sides[side]])
+    .join(", ");
+}
+
+interface FillSheetProps {
+  from: FillFrom;
+  /** The plan there is, whose drills another version does without. */
+  body: PlanBody;
+  onFill: (body: PlanBody, news: string) => void;
+}
+
+/** Begins a warm-up from an approach, an earlier one or a template. */
+export function FillSheet({ from, body, onFill }: FillSheetProps) {
+  const { start, athlete, event, drills } = from;
+  const preferred = athlete?.profile.approach ?? null;
+  const approaches = suitedFirst(event?.effort ?? null).toSorted(
+    (a, b) => Number(b.id === preferred) - Number(a.id === preferred),
+  );
+  const fill = (approach: Approach, seed: number, more: { keep?: string[]; avoid?: string[] } = {}) => {
+    const filled = fillFor(from, { approach, seed, ...more });
+    onFill(filled.body, [`Filled from ${approach.name}.`, ...filled.gaps].join(" "));
+  };
+  const copy = (other: PlanBody, news: string) =>
+    onFill({ ...other, items: other.items.map(withOwnIds) }, news);
+  const origin = body.origin && body.items.length > 0 ? body.origin : null;
+  return (
+    <View className="gap-6">
+      {body.items.length > 0 ? (
+        <Notice text="What there is now is replaced, in one step that can be undone." />
+      ) : null}
+      {drills.length === 0 ? (
+        <Notice
+          warn
+          text="The shelf is empty, so there is nothing to fill from. Put up a starter shelf first, on Shelf."
+        />
+      ) : null}
+      {origin ? (
+        <Section title={`From ${approachOf(origin.approach).name} again`}>
+          <Button
+            label="Another version"
+            onPress={() => fill(approachOf(origin.approach), anySeed(), { avoid: drillIdsOf(body) })}
+          />
+        </Section>
+      ) : null}
+      <Earlier start={start} onCopy={copy} onLike={fill} />
+      <Section title="From an approach">
+        <View role="list" aria-label="Approaches">
+          {approaches.map((approach) => (
+            <ApproachRow
+              key={approach.id}
+              approach={approach}
+              suited={event !== null && approach.suits.includes(event.effort)}
+              preferred={approach.id === preferred}
+              disabled={drills.length === 0}
+              onPress={() => fill(approach, anySeed())}
+            />
+          ))}
+        </View>
+      </Section>
+      <Templates onCopy={copy} />
+    </View>
+  );
+}
+
+interface ApproachRowProps {
+  approach: Approach;
+  suited: boolean;
+  preferred: boolean;
+  disabled: boolean;
+  onPress: () => void;
+}
+
+function ApproachRow({ approach, suited, preferred, disabled, onPress }: ApproachRowProps) {
+  const { name, why, sides, minutes } = approach;
+  const marks = [preferred ? "their own" : "", suited ? "suits this event" : ""].filter(Boolean).join(", ");
+  return (
+    <View role="listitem" className="gap-2 border-t-2 border-line py-3">
+      <View className="flex-row items-center gap-3">
+        <View className="flex-1">
+          <Text className="font-strong text-body text-ink">
+            {name}, {minutes.least}–{minutes.most} min
+          </Text>
+          {marks ? <Text className="font-strong text-small text-press">{marks}</Text> : null}
+        </View>
+        <Button
+          label={`Fill from ${name}`}
+          short="Fill"
+          look={suited || preferred ? "full" : "outline"}
+          disabled={disabled}
+          onPress={onPress}
+        />
+      </View>
+      <Text className="font-text text-small text-ink">{why}</Text>
+      <Text className="font-text text-small text-muted">{sideWords(sides)}</Text>
+    </View>
+  );
+}
+
+/** The athlete's last warm-ups: to copy, or to fill this day's like them. */
+function Earlier({
+  start,
+  onCopy,
+  onLike,
+}: {
+  start: Start;
+  onCopy: (body: PlanBody, news: string) => void;
+  onLike: (approach: Approach, seed: number, more: { keep: string[] }) => void;
+}) {
+  const earlier = useStartsBefore(start.athlete.id, start.startsAt);
+  const withPlans = (earlier.data ?? []).filter((s) => s.id !== start.id && s.plan.body.items.length > 0);
+  const last = withPlans.find((s) => s.plan.body.origin);
+  if (withPlans.length === 0) return null;
+  return (
+    <Section title={`${start.athlete.name}'s earlier warm-ups`}>
+      {last?.plan.body.origin ? (
+        <Button
+          label="The same as last time"
+          look="full"
+          onPress={() => {
+            const { approach, seed } = last.plan.body.origin as { approach: Approach["id"]; seed: number };
+            onLike(approachOf(approach), seed, { keep: drillIdsOf(last.plan.body) });
+          }}
+        />
+      ) : null}
+      <View role="list" aria-label="Earlier warm-ups">
+        {withPlans.slice(0, 5).map((s) => (
+          <Row
+            key={s.id}
+            title={s.title}
+            detail={`${dayName(s.startsAt, s.zone, Date.now())}, ${s.plan.body.items.length} drills`}
+            action={
+              <Button
+                label={`Copy ${s.title}`}
+                short="Copy"
+                icon="copy"
+                onPress={() => onCopy(s.plan.body, `Copied from ${s.title}.`)}
+              />
+            }
+          />
+        ))}
+      </View>
+    </Section>
+  );
+}
+
+function Templates({ onCopy }: { onCopy: (body: PlanBody, news: string) => void }) {
+  const templates = useTemplates();
+  return (
+    <Section title="From a template of the club">
+      <Loaded query={templates}>
+        {(list) =>
+          list.length === 0 ? (
+            <Notice text="No templates yet. Keep a warm-up as one under More, Keep as a template." />
+          ) : (
+            <View role="list" aria-label="Templates">
+              {list.map((t) => (
+                <Row
+                  key={t.id}
+                  title={t.name}
+                  detail={`${t.body.items.length} drills`}
+                  action={
+                    <Button
+                      label={`Use ${t.name}`}
+                      short="Use"
+                      onPress={() => onCopy(t.body, `From the template ${t.name}.`)}
+                    />
+                  }
+                />
+              ))}
+            </View>
+          )
+        }
+      </Loaded>
+    </Section>
+  );
+}

@@ -1,0 +1,84 @@
+import { idealLevel, type LadderDose, levelsOf, MOST_RUNGS } from "@tonodrome/core";
+import { useState } from "react";
+import { Text, View } from "react-native";
+import type { EditProps } from "~/features/dose/fields";
+import { Amount } from "~/features/dose/fields";
+import { Button } from "~/ui/Button";
+import { changeRung, copyRung, moveRung, removeRung } from "./editRungs";
+import { Generator } from "./Generator";
+import { RungEditor } from "./RungEditor";
+import { RungLine } from "./RungStair";
+import { useScales } from "./scales";
+
+/** The rungs of a ladder, by hand or made from a few wishes. One rung is open at a time, in its place. */
+export function LadderFields({ dose, onChange }: EditProps<LadderDose>) {
+  const [openId, setOpenId] = useState<string | null>(null);
+  const [making, setMaking] = useState(false);
+  const rungs = levelsOf(dose)[idealLevel(dose)]?.rungs ?? [];
+  const lost = useLostLabels(dose);
+  if (making) {
+    return (
+      <Generator
+        onUse={(made) => {
+          setMaking(false);
+          onChange(made);
+        }}
+        onCancel={() => setMaking(false)}
+      />
+    );
+  }
+  return (
+    <View className="gap-3">
+      <Button label="Make the rungs for me" icon="settings" onPress={() => setMaking(true)} />
+      {lost.length > 0 ? (
+        <Text className="font-text text-small text-muted">
+          Not on the athlete's scales any more: {lost.join(", ")}. The rungs stay as they are.
+        </Text>
+      ) : null}
+      <ol aria-label="Rungs, first to last" className="m-0 list-none p-0">
+        {dose.rungs.map((rung, i) => (
+          <li key={rung.id}>
+            <RungLine
+              rung={rungs[i] ?? { ...rung, name: rung.label, words: "", seconds: 0 }}
+              expanded={openId === rung.id}
+              onPress={() => setOpenId(openId === rung.id ? null : rung.id)}
+            />
+            {openId === rung.id ? (
+              <RungEditor
+                rung={rung}
+                first={i === 0}
+                last={i === dose.rungs.length - 1}
+                only={dose.rungs.length === 1}
+                onChange={(change) => onChange(changeRung(dose, rung.id, change))}
+                onMove={(by) => onChange(moveRung(dose, rung.id, by))}
+                onCopy={() => onChange(copyRung(dose, rung.id))}
+                onRemove={() => onChange(removeRung(dose, rung.id))}
+              />
+            ) : null}
+          </li>
+        ))}
+      </ol>
+      <Button
+        label="Add a rung on top"
+        icon="add"
+        disabled={dose.rungs.length >= MOST_RUNGS}
+        onPress={() => onChange(copyRung(dose, dose.rungs.at(-1)?.id ?? ""))}
+      />
+      <Amount
+        label="Rungs climbed at the least"
+        value={dose.leastRungs}
+        least={1}
+        most={dose.rungs.length}
+        onChange={(leastRungs) => onChange({ ...dose, leastRungs })}
+      />
+    </View>
+  );
+}
+
+/** Labels that none of the athlete's scales has, where there are scales at all. */
+function useLostLabels({ rungs }: LadderDose): string[] {
+  const scales = useScales();
+  const names = new Set(scales.flatMap((s) => s.items.map((i) => i.name)));
+  const graded = rungs.filter((r) => r.chancePercent !== undefined);
+  return scales.length === 0 ? [] : graded.map((r) => r.label).filter((l) => l !== "" && !names.has(l));
+}

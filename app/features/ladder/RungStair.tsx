@@ -1,0 +1,59 @@
+import { formatLength, type LevelRung } from "@tonodrome/core";
+import { toneClasses } from "~/ui/tone";
+
+/** How far full effort is stepped in, per cent of the width. */
+const STEP_IN = 40;
+
+interface RungLineProps {
+  rung: LevelRung;
+  /** With it the line is pressed to open the rung. */
+  onPress?: () => void;
+  expanded?: boolean;
+}
+
+/** One rung as tone and offset: what it is, its dose and its time. */
+export function RungLine({ rung, onPress, expanded }: RungLineProps) {
+  const tone = toneClasses(rung.intensity);
+  const classes = `mb-[3px] flex min-h-[48px] items-center gap-2 border-0 px-3 py-1 text-left ${tone.fill} ${tone.text}`;
+  const style = { width: `${100 - STEP_IN}%`, marginLeft: `${(rung.intensity / 100) * STEP_IN}%` };
+  const content = (
+    <>
+      <span className="min-w-0 flex-1">
+        <span className="line-clamp-2 block font-strong text-body">{rung.name}</span>
+        <span className="line-clamp-2 block font-text text-small">
+          {rung.words}
+          {rung.restSeconds > 0 ? `, then ${rung.restSeconds} s rest` : ""}
+        </span>
+      </span>
+      <span className="font-figures text-body tabular-nums">{formatLength(rung.seconds)}</span>
+    </>
+  );
+  return onPress ? (
+    <button
+      type="button"
+      aria-expanded={expanded}
+      onClick={onPress}
+      className={`${classes} cursor-pointer`}
+      style={style}
+    >
+      {content}
+    </button>
+  ) : (
+    <div className={classes} style={style}>
+      {content}
+    </div>
+  );
+}
+
+/** Rungs as the stair they are. */
+export function RungStair({ rungs }: { rungs: readonly LevelRung[] }) {
+  return (
+    <ol aria-label="Rungs, first to last" className="m-0 list-none p-0">
+      {rungs.map((rung) => (
+        <li key={rung.id}>
+          <RungLine rung={rung} />
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,64 @@
+import type { StarterInstall } from "@tonodrome/core/api";
+import { useRef } from "react";
+import { View } from "react-native";
+import { useInstallStarter, useStarters } from "~/data/building";
+import { Button } from "~/ui/Button";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Row } from "~/ui/Row";
+
+/** Shelves to begin with: one press puts one up, and what is there stays as it is. */
+export function Starters() {
+  const starters = useStarters();
+  const install = useInstallStarter();
+  const file = useRef<HTMLInputElement>(null);
+  const put = (wanted: StarterInstall) => install.mutate(wanted);
+  const { data: done } = install;
+  return (
+    <View className="gap-3">
+      {done ? (
+        <Notice
+          text={`${done.name}: ${done.added} ${done.added === 1 ? "drill" : "drills"} added${done.kept > 0 ? `, ${done.kept} left as they were` : ""}.`}
+        />
+      ) : null}
+      {install.error ? <Notice warn text={install.error.message} /> : null}
+      <Loaded query={starters}>
+        {(list) => (
+          <View role="list" aria-label="Starter shelves">
+            {list.map(({ key, name, about, drills, installed }) => (
+              <Row
+                key={key}
+                title={name}
+                detail={`${about} ${installed === 0 ? `${drills} drills.` : installed < drills ? `${installed} of ${drills} drills are on your shelf.` : `All ${drills} drills are on your shelf.`}`}
+                action={
+                  installed < drills ? (
+                    <Button
+                      label={`Put up ${name}`}
+                      short={install.isPending ? "…" : "Put up"}
+                      look={installed === 0 ? "full" : "outline"}
+                      disabled={install.isPending}
+                      onPress={() => put({ key })}
+                    />
+                  ) : null
+                }
+              />
+            ))}
+          </View>
+        )}
+      </Loaded>
+      <input
+        ref={file}
+        type="file"
+        accept=".json,application/json"
+        hidden
+        aria-label="A shelf's file"
+        onChange={async (e) => {
+          const [chosen] = e.currentTarget.files ?? [];
+          e.currentTarget.value = "";
+          if (chosen) put({ text: await chosen.text() });
+        }}
+      />
+      <Button label="From a file" disabled={install.isPending} onPress={() => file.current?.click()} />
+    </View>
+  );
+}

@@ -1,0 +1,25 @@
+import { useEvents } from "~/data/building";
+import { Select } from "~/ui/Select";
+
+interface EventChoiceProps {
+  eventId: string | null;
+  onChange: (eventId: string | null) => void;
+}
+
+/** Which of the club's events it is; nothing where the club has none. */
+export function EventChoice({ eventId, onChange }: EventChoiceProps) {
+  const events = useEvents().data ?? [];
+  const offered = events.filter((e) => !e.archived || e.id === eventId);
+  if (offered.length === 0) return null;
+  return (
+    <Select
+      label="Kind of event"
+      options={[
+        { value: "", label: "None of the club's events" },
+        ...offered.map((e) => ({ value: e.id, label: e.name })),
+      ]}
+      value={eventId ?? ""}
+      onChange={(id) => onChange(id === "" ? null : id)}
+    />
+  );
+}
