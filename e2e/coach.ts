@@ -7,6 +7,18 @@ export async function openDemo(page: Page): Promise<void> {
   expect(answer.ok()).toBe(true);
 }
 
+/** Signs up with a club of its own, whose shelf is empty. */
+export async function openNewClub(page: Page, clubName: string): Promise<void> {
+  const data = {
+    name: "Ada Finch",
+    email: `${Date.now()}-${Math.floor(Math.random() * 1e6)}@example.org`,
+    password: "a long enough password",
+    clubName,
+  };
+  const answer = await page.request.post("/api/auth/sign-up", { data });
+  expect(answer.ok()).toBe(true);
+}
+
 /** The address of the API for the club that is open. */
 export async function clubApi(page: Page): Promise<string> {
   const me = await (await page.request.get("/api/me")).json();
@@ -55,25 +67,24 @@ export async function addDrills(page: Page, ...names: string[]): Promise<void> {
   await page.getByRole("button", { name: "Add", exact: true }).click();
   for (const name of names) {
     await page.getByRole("dialog").getByLabel("Find").fill(name);
-    await page.getByRole("button", { name: `Add ${name}` }).click();
+    await page.getByRole("button", { name: `Add ${name}`, exact: true }).click();
   }
   await page.getByRole("button", { name: "Close" }).click();
 }
 
 /** Names of the drills of the stair, first to last. */
 export async function stairNames(page: Page): Promise<string[]> {
-  const labels = await page
+  const labels: string[] = await page
     .getByTestId("stair")
     .getByRole("listitem")
     .getByRole("button")
     .evaluateAll((nodes) => nodes.map((n) => n.getAttribute("aria-label") ?? ""));
-  return labels.map((l) => l.split(/, (?:\d+ %|kit|left out)/)[0] ?? "");
+  return labels.map((l) => l.split(/, (?:\d+ %|kit|ladder,|left out)/)[0] ?? "");
 }
 
-/** Saves and waits until there is nothing left to save. */
-export async function save(page: Page): Promise<void> {
-  await page.getByRole("button", { name: "Save" }).click();
-  await expect(page.getByRole("button", { name: "Run", exact: true })).toHaveText(/Run/);
+/** Waits until everything edited has been saved, as it is by itself. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByTestId("saved")).toHaveText("Saved");
 }
 
 /** Fails on anything that axe finds against WCAG 2.2 A and AA. */

@@ -1,7 +1,7 @@
 import path from "node:path";
 import { chromium, expect, type Page } from "@playwright/test";
 import { chromium as launch } from "./browser";
-import { makeStart, openDemo, openStart, shareStart } from "./coach";
+import { openDemo, openStart, shareStart } from "./coach";
 
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -45,7 +45,6 @@ const shots: Shot[] = [
     },
   },
   { name: "today", go: async (page) => void (await page.goto("/")) },
-  { name: "today-dark", dark: true, go: async (page) => void (await page.goto("/")) },
   { name: "warm-up", go: (page) => openStart(page, "Ilse Marrow") },
   {
     name: "warm-up-short",
@@ -78,15 +77,7 @@ const shots: Shot[] = [
       await page.getByRole("button", { name: /^Landing holds/ }).click();
     },
   },
-  {
-    name: "given-up",
-    go: async (page) => {
-      await openStart(page, "Pia Sandgren");
-      await page.getByTestId("given-up").click();
-    },
-  },
   { name: "new-start", go: (page) => page.goto("/start/new").then(() => undefined) },
-  { name: "empty", go: (page) => makeStart(page, "Maximiliane Featherstonehaugh-Oduya") },
   { name: "shelf", go: async (page) => void (await page.goto("/shelf")) },
   {
     name: "dose",
@@ -98,6 +89,42 @@ const shots: Shot[] = [
       await page.getByRole("button", { name: "Never longer than: more" }).scrollIntoViewIfNeeded();
     },
   },
+  {
+    name: "ladder",
+    go: async (page) => {
+      await page.goto("/shelf");
+      await page.getByRole("button", { name: "New drill" }).click();
+      await page.getByLabel("Name", { exact: true }).fill("Jumps, soft to full");
+      await page.getByRole("radio", { name: "Ladder", exact: true }).click();
+      await page.getByRole("button", { name: "Make the rungs for me" }).click();
+      await page.getByRole("button", { name: "Top: more" }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: "athlete",
+    go: async (page) => {
+      await page.goto("/club/athletes");
+      await page.getByRole("button", { name: "Open Noor Whitlock" }).click();
+      await page.getByText("Scales, easy to hard").scrollIntoViewIfNeeded();
+      await page.getByRole("main").hover();
+      await page.mouse.wheel(0, 560);
+    },
+  },
+  {
+    name: "start",
+    go: async (page) => {
+      await openStart(page, "Tamsin Okoro-Vale");
+      await page.getByRole("button", { name: "More", exact: true }).click();
+      await page.getByRole("button", { name: /^The start/ }).click();
+    },
+  },
+  {
+    name: "coverage",
+    go: async (page) => {
+      await openStart(page, "Ilse Marrow");
+      await page.getByTestId("coverage").click();
+    },
+  },
   { name: "log", go: async (page) => void (await page.goto("/log")) },
   {
     name: "log-run",
@@ -107,7 +134,6 @@ const shots: Shot[] = [
     },
   },
   { name: "run", go: runTwo },
-  { name: "run-dark", dark: true, go: runTwo },
 ];
 
 const wanted = process.argv.slice(2);

@@ -69,6 +69,89 @@ it("takes edits back one by one", () => {
   expect(draft.current.undo).toBeNull();
 });
 
+it("does again what was taken back, until something else is edited", () => {
+  const draft = draftOf();
+  for (const points of [25, 30]) act(() => draft.current.edit(steps(points)));
+  act(() => draft.current.undo?.());
+  act(() => draft.current.undo?.());
+  act(() => draft.current.redo?.());
+  expect(draft.current.body.stepPoints).toBe(25);
+  act(() => draft.current.edit(steps(40)));
+  expect(draft.current.redo).toBeNull();
+  act(() => draft.current.undo?.());
+  expect(draft.current.body.stepPoints).toBe(25);
+});
+
+describe("saving by itself", () => {
+  beforeEach(() => jest.useFakeTimers());
+  afterEach(() => jest.useRealTimers());
+  const pass = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
+
+  it("waits for a pause, and keeps what can be taken back", async () => {
+    answer = saved;
+    const draft = draftOf();
+    act(() => draft.current.edit(steps(25)));
+    await pass(700);
+    act(() => draft.current.edit(steps(30)));
+    await pass(700);
+    expect(sent).toEqual([]);
+    await pass(700);
+    expect(sent).toMatchObject([{ version: 3, body: { stepPoints: 30 } }]);
+    expect(draft.current.dirty).toBe(false);
+    act(() => draft.current.undo?.());
+    expect(draft.current.body.stepPoints).toBe(25);
+  });
+
+  it("saves what is edited while a save is under way next, against the version that came of it", async () => {
+    let finish = () => {};
+    answer = saved;
+    const slow = globalThis.fetch;
+    Object.assign(globalThis, {
+      fetch: async (url: string, init: never) => {
+        const said = await slow(url, init);
+        if (sent.length === 1) await new Promise<void>((done) => (finish = done));
+        return said;
+      },
+    });
+    const draft = draftOf();
+    act(() => draft.current.edit(steps(25)));
+    await pass(1300);
+    act(() => draft.current.edit(steps(30)));
+    finish();
+    await pass(2000);
+    expect(sent).toMatchObject([
+      { version: 3, body: { stepPoints: 25 } },
+      { version: 4, body: { stepPoints: 30 } },
+    ]);
+    expect(draft.current.dirty).toBe(false);
+  });
+
+  it("does not save what was found from an earlier visit before somebody edits it", async () => {
+    answer = saved;
+    localStorage.setItem(
+      `draft:${start.plan.id}`,
+      JSON.stringify({ version: 3, body: steps(25)(start.plan.body) }),
+    );
+    const found = draftOf();
+    await pass(20_000);
+    expect([found.current.restored, found.current.body.stepPoints, sent]).toEqual([true, 25, []]);
+    act(() => found.current.edit(steps(30)));
+    await pass(1300);
+    expect(sent).toMatchObject([{ version: 3, body: { stepPoints: 30 } }]);
+  });
+
+  it("tries again by itself when the server was away", async () => {
+    answer = () => null;
+    const draft = draftOf();
+    act(() => draft.current.edit(steps(25)));
+    await pass(1300);
+    expect(draft.current.failure).toContain("cannot be reached");
+    answer = saved;
+    await pass(9000);
+    expect(draft.current).toMatchObject({ failure: null, dirty: false });
+  });
+});
+
 it("loses nothing when the server is away, and says so", async () => {
   answer = () => null;
   const draft = draftOf();

@@ -55,7 +55,9 @@ export interface PlanDraft {
  * found from an earlier visit is not saved before somebody has seen it.
  */
 export function usePlanDraft(start: Start): PlanDraft {
-  const { plan } = start;
+  // What was saved is what there is, before it has come round through the cache: nothing is to flash up in between.
+  const [landed, setLanded] = useState<Plan | null>(null);
+  const plan = landed && landed.version > start.plan.version ? landed : start.plan;
   const key = `${PREFIX}${plan.id}`;
   const [draft, setDraft] = useState<Draft | null>(() => readKept(key, draftSchema));
   const [restored, setRestored] = useState(draft !== null);
@@ -117,6 +119,7 @@ export function usePlanDraft(start: Start): PlanDraft {
       const saved = await saver.mutateAsync({ planId: plan.id, write: { version, body: sent } });
       // What was edited meanwhile is next, against the version that has just come to be.
       const later = newest.current;
+      setLanded(saved);
       put(later && later.body !== sent ? { version: saved.version, body: later.body } : null);
       ours.current.add(saved.version);
       setConflict(null);

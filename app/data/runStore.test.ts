@@ -20,11 +20,14 @@ class FakeServer {
     const sent = JSON.parse(init.body ?? "{}");
     const eventsOf = /\/runs\/([^/]+)\/events/.exec(url)?.[1];
     if (!eventsOf) {
-      const { athlete: _, plan: __, version: ___, readyAt: ____, id: startId, ...about } = start;
+      const { id: startId, title, venue, zone, startsAt } = start;
       this.runs.set(sent.id, {
-        ...about,
         id: sent.id,
         startId,
+        title,
+        venue,
+        zone,
+        startsAt,
         athleteName: "Ada",
         plan: sent.plan,
         events: [],

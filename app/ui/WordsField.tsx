@@ -64,7 +64,7 @@ export function WordsField({
             onBlur={add}
           />
         </View>
-        <Button label={`Add to ${label}`} icon="add" iconOnly onPress={add} />
+        <Button label={`${label}: add`} icon="add" iconOnly onPress={add} />
       </View>
       <datalist id={listId}>
         {open.map((word) => (

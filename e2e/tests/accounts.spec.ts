@@ -6,7 +6,7 @@ import {
   makeStart,
   openDemo,
   openStart,
-  save,
+  saved,
   shareStart,
   stairNames,
 } from "../coach";
@@ -238,14 +238,14 @@ test("a session that ends while a warm-up is edited loses nothing", async ({ pag
   await openStart(page, "Ada Finch");
   await addDrills(page, "Hop ladder");
   await context.clearCookies();
-  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("heading", { name: "Sign in" })).toBeVisible();
   await page.getByLabel("E-mail").fill(email);
   await page.getByLabel("Password").fill(PASSWORD);
   await page.getByRole("button", { name: "Sign in" }).click();
   await expect(page.getByText("Changes from earlier", { exact: false })).toBeVisible();
   expect(await stairNames(page)).toEqual(["Hop ladder"]);
-  await save(page);
+  await page.getByRole("button", { name: "Save them" }).click();
+  await saved(page);
   await page.reload();
   await expect.poll(() => stairNames(page)).toEqual(["Hop ladder"]);
 });
@@ -257,7 +257,7 @@ test("a shared warm-up needs no account, follows plan and start by itself, canno
   await openDemo(page);
   await makeStart(page, "Juno Albrecht", 90);
   await addDrills(page, "Leg swings", "Landing holds");
-  await save(page);
+  await saved(page);
   const link = await shareStart(page, "Juno Albrecht");
 
   const other = await elsewhere(browser);
@@ -273,7 +273,7 @@ test("a shared warm-up needs no account, follows plan and start by itself, canno
   await other.getByRole("button", { name: "Close" }).click();
 
   await addDrills(page, "Walking lunges");
-  await save(page);
+  await saved(page);
   await expect.poll(() => stairNames(other)).toContain("Walking lunges");
 
   await page.goto("/");

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { addDrills, expectAccessible, makeStart, openDemo, save, stairNames } from "../coach";
+import { addDrills, expectAccessible, makeStart, openDemo, saved, stairNames } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -44,7 +44,7 @@ test("a lane circuit with metres is made without typing a number, and reads back
   await page.getByRole("slider").fill("8");
   await expect(page.getByTestId("given-up")).toContainText("Lane circuit 2 → 1 round");
   await page.getByRole("slider").fill("30");
-  await save(page);
+  await saved(page);
   await page.reload();
   await expect.poll(() => stairNames(page)).toEqual(["Lane circuit"]);
 });

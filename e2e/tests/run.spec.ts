@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { formatLength } from "@tonodrome/core";
-import { addDrills, clubApi, expectAccessible, makeStart, openDemo, save } from "../coach";
+import { addDrills, clubApi, expectAccessible, makeStart, openDemo, saved } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -16,7 +16,7 @@ test("a warm-up is run, held, extended, undone, and ends in the log with planned
   await page.clock.install();
   await makeStart(page, "Marit Quill", 60);
   await addDrills(page, "Easy laps of the corridor", "Leg swings", "Opening pass");
-  await save(page);
+  await saved(page);
   await page.getByRole("button", { name: "Run", exact: true }).click();
   await expect(page.getByText("Ready to begin").first()).toBeVisible();
   await expectAccessible(page);
@@ -74,7 +74,7 @@ test("a run goes on without the server, survives a reload, and is sent when the 
 }) => {
   await makeStart(page, "Tove Lund", 60);
   await addDrills(page, "Easy laps of the corridor", "Leg swings");
-  await save(page);
+  await saved(page);
   await page.route("**/api/clubs/*/runs**", (route) => route.abort());
   await page.getByRole("button", { name: "Run", exact: true }).click();
   await page.getByRole("button", { name: "Begin" }).click();
@@ -95,7 +95,7 @@ test("a run goes on without the server, survives a reload, and is sent when the 
 test("keys run it from a table", async ({ page }) => {
   await makeStart(page, "Sunniva Rask", 60);
   await addDrills(page, "Easy laps of the corridor", "Leg swings");
-  await save(page);
+  await saved(page);
   await page.getByTestId("stair").click({ position: { x: 5, y: 5 } });
   await page.keyboard.press("Space");
   await expect(page.getByText("Ready to begin").first()).toBeVisible();

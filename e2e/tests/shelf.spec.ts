@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { addDrills, expectAccessible, makeStart, openDemo, save } from "../coach";
+import { addDrills, expectAccessible, makeStart, openDemo, saved } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -21,7 +21,7 @@ test("a drill is changed on the shelf; a warm-up keeps it as it was until it tak
   await make(page, "Corner hops");
   await makeStart(page, "Runa Blythe", 90);
   await addDrills(page, "Corner hops");
-  await save(page);
+  await saved(page);
 
   await page.goto("/shelf");
   await page.getByLabel("Find").fill("corner");
@@ -33,7 +33,7 @@ test("a drill is changed on the shelf; a warm-up keeps it as it was until it tak
   await expectAccessible(page);
   await sheet.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText(/2:30, in 1 warm-up/)).toBeVisible();
-  await page.getByRole("radio", { name: "Changed last" }).click();
+  await page.getByLabel("Order").selectOption("Changed last");
   await expect(page.getByRole("listitem").first()).toContainText("Corner hops");
 
   await page.goto("/");
@@ -68,10 +68,14 @@ test("a drill is copied, taken off the shelf and put back", async ({ page }) => 
   await page.getByText("Mirror steps", { exact: true }).click();
   await page.getByRole("button", { name: "Take off the shelf" }).click();
   await expect(page.getByText("Mirror steps", { exact: true })).toHaveCount(0);
+  await page.getByRole("button", { name: "More filters" }).click();
   await page.getByRole("radio", { name: "Off the shelf" }).click();
+  await page.getByRole("button", { name: /^Show \d+ drill/ }).click();
   await open(page, "Mirror steps");
   await page.getByRole("button", { name: "Put back on the shelf" }).click();
-  await page.getByRole("radio", { name: "All", exact: true }).click();
+  await page.getByRole("button", { name: "More filters, 1 set" }).click();
+  await page.getByRole("button", { name: "Show everything" }).click();
+  await page.getByRole("button", { name: /^Show \d+ drill/ }).click();
   await expect(page.getByText("Mirror steps", { exact: true })).toBeVisible();
   await expectAccessible(page);
 });

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { addDrills, expectAccessible, makeStart, openDemo, openStart, save, stairNames } from "../coach";
+import { addDrills, expectAccessible, makeStart, openDemo, openStart, saved, stairNames } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -28,16 +28,15 @@ test("two tabs: saving an older version is refused, and nothing of either is los
   // The second tab was opened before and does not hear of it.
   await other.route("**/api/clubs/*/starts**", (route) => route.abort());
   await addDrills(page, "Leg swings");
-  await save(page);
+  await saved(page);
   await addDrills(other, "Walking lunges");
-  await other.getByRole("button", { name: "Save" }).click();
   await expect(other.getByText("Someone else saved this warm-up")).toBeVisible();
   expect(await stairNames(other)).toEqual(["Walking lunges"]);
   await other.unroute("**/api/clubs/*/starts**");
   await other.getByRole("button", { name: "Take theirs" }).click();
   await expect.poll(() => stairNames(other)).toEqual(["Leg swings"]);
 
-  await other.getByRole("button", { name: "Wait and steps" }).click();
+  await other.getByRole("button", { name: "More", exact: true }).click();
   await other.getByRole("button", { name: "Earlier versions" }).click();
   await expect(other.getByRole("dialog")).toContainText("Not saved, made from version 1");
   await other
@@ -52,13 +51,13 @@ test("the server goes away while saving: it is said, and the edits outlive a rel
   await makeStart(page, "Runa Blythe");
   await page.route("**/api/clubs/*/plans/**", (route) => route.abort());
   await addDrills(page, "Leg swings", "Landing holds");
-  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText("The server cannot be reached", { exact: false })).toBeVisible();
   await page.reload();
   await expect(page.getByText("Changes from earlier", { exact: false })).toBeVisible();
   expect(await stairNames(page)).toEqual(["Leg swings", "Landing holds"]);
   await page.unroute("**/api/clubs/*/plans/**");
-  await save(page);
+  await page.getByRole("button", { name: "Save them" }).click();
+  await saved(page);
   await page.reload();
   await expect.poll(() => stairNames(page)).toEqual(["Leg swings", "Landing holds"]);
   await expect(page.getByText("Changes from earlier", { exact: false })).toHaveCount(0);

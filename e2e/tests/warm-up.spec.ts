@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { addDrills, expectAccessible, makeStart, openDemo, openStart, save, stairNames } from "../coach";
+import { addDrills, expectAccessible, makeStart, openDemo, openStart, saved, stairNames } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -87,7 +87,7 @@ test("a coach builds a warm-up from nothing, and it is all there later", async (
   expect(await stairNames(page)).toEqual(kept);
   await page.getByRole("button", { name: "Undo" }).click();
   expect(await stairNames(page)).toEqual(EIGHT);
-  await save(page);
+  await saved(page);
 
   await page.goto("/");
   await openStart(page, "Wren Abernathy");

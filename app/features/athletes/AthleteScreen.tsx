@@ -84,6 +84,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
           onChange={(name) => setDraft({ ...draft, name })}
         />
         <Choice
+          named
           label="Age"
           options={[
             ...ageBandSchema.options.map((value) => ({ value, label: AGES[value] })),
@@ -93,6 +94,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
           onChange={(age) => change({ ageBand: age === UNKNOWN ? null : age })}
         />
         <Choice
+          named
           label="Better side"
           options={[
             { value: "left", label: "Left" },
@@ -158,6 +160,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
           onChange={(usualReps) => change({ usualReps })}
         />
         <Choice
+          named
           label="Trained lately"
           options={[
             { value: "little", label: "Little" },
@@ -184,12 +187,14 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
       ) : null}
       {save.isSuccess ? <Notice text="Saved." /> : null}
       {mayBuild ? (
-        <Button
-          label={save.isPending ? "Saving …" : "Save"}
-          look="full"
-          disabled={save.isPending}
-          onPress={() => submit(base)}
-        />
+        <View className="sticky bottom-0 bg-paper py-2">
+          <Button
+            label={save.isPending ? "Saving …" : "Save"}
+            look="full"
+            disabled={save.isPending}
+            onPress={() => submit(base)}
+          />
+        </View>
       ) : null}
     </View>
   );

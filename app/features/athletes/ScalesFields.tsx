@@ -43,6 +43,7 @@ export function ScalesFields({ scales, onChange }: ScalesFieldsProps) {
             onChange={(name) => put(scale.id, { name })}
           />
           <Choice
+            named
             label="What it orders"
             options={KINDS}
             value={scale.kind}

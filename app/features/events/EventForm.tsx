@@ -43,6 +43,7 @@ export function EventForm({ first, shelf, action, pending, failure, onSubmit }: 
     <View className="gap-4">
       <TextEdit label="Name" value={event.name} check={nameSchema} onChange={(name) => change({ name })} />
       <Choice
+        named
         label="Kind of effort"
         options={EFFORT_OPTIONS}
         value={event.effort}
@@ -138,6 +139,7 @@ function FixedPoints({
             onChange={(minutesLong) => put(i, { minutesLong })}
           />
           <Choice
+            named
             label="After it"
             options={[
               { value: "open", label: "Practice goes on" },

@@ -38,7 +38,7 @@ interface FillSheetProps {
   from: FillFrom;
   /** The plan there is, whose drills another version does without. */
   body: PlanBody;
-  onFill: (body: PlanBody, news: string) => void;
+  onFill: (body: PlanBody, news: readonly string[]) => void;
 }
 
 /** Begins a warm-up from an approach, an earlier one or a template. */
@@ -50,10 +50,10 @@ export function FillSheet({ from, body, onFill }: FillSheetProps) {
   );
   const fill = (approach: Approach, seed: number, more: { keep?: string[]; avoid?: string[] } = {}) => {
     const filled = fillFor(from, { approach, seed, ...more });
-    onFill(filled.body, [`Filled from ${approach.name}.`, ...filled.gaps].join(" "));
+    onFill(filled.body, [`Filled from ${approach.name}.`, ...filled.gaps]);
   };
   const copy = (other: PlanBody, news: string) =>
-    onFill({ ...other, items: other.items.map(withOwnIds) }, news);
+    onFill({ ...other, items: other.items.map(withOwnIds) }, [news]);
   const origin = body.origin && body.items.length > 0 ? body.origin : null;
   return (
     <View className="gap-6">

@@ -10,7 +10,7 @@ import {
   levelsOf,
 } from "@tonodrome/core";
 import { useMemo, useState } from "react";
-import { Text, View } from "react-native";
+import { ScrollView, Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { Amount, Seconds } from "~/features/dose/fields";
 import { Button } from "~/ui/Button";
@@ -56,21 +56,29 @@ export function Generator({ onUse, onCancel }: GeneratorProps) {
     <View className="gap-3">
       <Choice label="Shape" options={SHAPES} value={wish.shape} onChange={(shape) => change({ shape })} />
       <Text className="font-text text-small text-muted">{LADDER_SHAPES[wish.shape].about}</Text>
-      <View aria-live="polite" className="gap-2" testID="made-ladder">
+      {/* Always as high, so that what is pressed below does not move away from under the finger. */}
+      <ScrollView
+        className="h-[340px] border-y-2 border-line"
+        contentContainerClassName="gap-2 py-2"
+        tabIndex={0}
+        aria-label="The ladder that comes of it"
+        aria-live="polite"
+        testID="made-ladder"
+      >
         {answer.ok ? (
           <>
             <Text className="font-strong text-body text-ink">
               {rungs.length} {rungs.length === 1 ? "rung" : "rungs"}, {formatLength(answer.seconds)}
             </Text>
-            <RungStair rungs={rungs} />
             {answer.gaveUp.length > 0 ? (
               <Notice text={`Given up for time: ${answer.gaveUp.join(" ")}`} />
             ) : null}
+            <RungStair rungs={rungs} />
           </>
         ) : (
           <Notice warn text={answer.message} />
         )}
-      </View>
+      </ScrollView>
       <View className="flex-row gap-2">
         <Button
           label="Use these rungs"
@@ -187,6 +195,7 @@ function RestWish({ wish, onChange }: { wish: LadderWish; onChange: (more: Parti
   return (
     <>
       <Choice
+        named
         label="Rest"
         options={[
           { value: "none", label: "No rest" },
@@ -233,6 +242,7 @@ function Labels({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
     <>
       {scales.length > 0 ? (
         <Choice
+          named
           label="Scale"
           options={[
             { value: "", label: "By effort alone" },

@@ -6,6 +6,7 @@ import { Amount } from "~/features/dose/fields";
 import { Button } from "~/ui/Button";
 import { changeRung, copyRung, moveRung, removeRung } from "./editRungs";
 import { Generator } from "./Generator";
+import { lostLabels } from "./lostLabels";
 import { RungEditor } from "./RungEditor";
 import { RungLine } from "./RungStair";
 import { useScales } from "./scales";
@@ -15,7 +16,7 @@ export function LadderFields({ dose, onChange }: EditProps<LadderDose>) {
   const [openId, setOpenId] = useState<string | null>(null);
   const [making, setMaking] = useState(false);
   const rungs = levelsOf(dose)[idealLevel(dose)]?.rungs ?? [];
-  const lost = useLostLabels(dose);
+  const lost = lostLabels(dose, useScales());
   if (making) {
     return (
       <Generator
@@ -73,12 +74,4 @@ export function LadderFields({ dose, onChange }: EditProps<LadderDose>) {
       />
     </View>
   );
-}
-
-/** Labels that none of the athlete's scales has, where there are scales at all. */
-function useLostLabels({ rungs }: LadderDose): string[] {
-  const scales = useScales();
-  const names = new Set(scales.flatMap((s) => s.items.map((i) => i.name)));
-  const graded = rungs.filter((r) => r.chancePercent !== undefined);
-  return scales.length === 0 ? [] : graded.map((r) => r.label).filter((l) => l !== "" && !names.has(l));
 }

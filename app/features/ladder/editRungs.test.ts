@@ -2,6 +2,7 @@ import type { LadderDose } from "@tonodrome/core";
 import { firstDose } from "~/features/dose/firstDose";
 import { changeRung, copyRung, moveRung, removeRung, topOf } from "./editRungs";
 import { firstLadder } from "./firstLadder";
+import { lostLabels } from "./lostLabels";
 
 const ladder = firstLadder(firstDose("attempts"));
 const [low, high] = ladder.rungs.map((r) => r.id) as [string, string];
@@ -26,4 +27,19 @@ it("moves within the ladder only, and changes one rung", () => {
   expect(efforts(moveRung(ladder, low, 1))).toEqual([50, 30]);
   expect(moveRung(ladder, low, -1)).toBe(ladder);
   expect(topOf(changeRung(ladder, high, { intensity: 75 }))).toBe(75);
+});
+
+it("names what a scale has lost under a plan, and only that", () => {
+  const graded = changeRung(changeRung(ladder, low, { label: "Single", chancePercent: 90 }), high, {
+    label: "By feel",
+  });
+  const scale = (...names: string[]) => ({
+    id: low,
+    name: "Jumps",
+    kind: "grade" as const,
+    items: names.map((name) => ({ name, intensity: 30, chancePercent: 90 })),
+  });
+  expect(lostLabels(graded, [scale("Single")])).toEqual([]);
+  expect(lostLabels(graded, [scale("Double")])).toEqual(["Single"]);
+  expect(lostLabels(graded, [])).toEqual([]);
 });

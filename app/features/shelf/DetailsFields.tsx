@@ -114,12 +114,14 @@ export function DetailsFields({ details, onChange, phase, shelf, drillId }: Deta
         onChange={(intensityTo) => change({ intensityTo })}
       />
       <Choice
+        named
         label="How real it is"
         options={[{ value: NONE, label: "Not graded" }, ...REALISM_OPTIONS]}
         value={details.realism ?? NONE}
         onChange={(realism) => change({ realism: realism === NONE ? null : realism })}
       />
       <Choice
+        named
         label="Distance"
         options={[{ value: NONE, label: "No distance" }, ...DISTANCE_OPTIONS]}
         value={details.distance ?? NONE}

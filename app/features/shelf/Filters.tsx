@@ -108,12 +108,14 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
         onChange={(intensityTo) => change({ intensityTo })}
       />
       <Choice
+        named
         label="How real"
         options={[{ value: ANY, label: "Any" }, ...REALISM_OPTIONS]}
         value={filter.realism ?? ANY}
         onChange={(realism) => change({ realism: realism === ANY ? null : realism })}
       />
       <Choice
+        named
         label="Distance"
         options={[{ value: ANY, label: "Any distance" }, ...DISTANCE_OPTIONS]}
         value={filter.distance ?? ANY}
@@ -127,6 +129,7 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
       />
       {drills.some((d) => d.archived) ? (
         <Choice
+          named
           label="Shelf"
           options={[
             { value: "on", label: "On the shelf" },

@@ -3,6 +3,7 @@ import { View } from "react-native";
 import { Amount } from "~/features/dose/fields";
 import { Choice } from "~/ui/Choice";
 import { Fold } from "~/ui/Fold";
+import { MultiChoice } from "~/ui/MultiChoice";
 import { WordsField } from "~/ui/WordsField";
 
 interface SettingFieldsProps {
@@ -11,13 +12,23 @@ interface SettingFieldsProps {
   /** Words that the shelf uses for spaces and equipment. */
   spaces: readonly string[];
   equipment: readonly string[];
+  /** Kit that the event asks for. */
+  kit: readonly string[];
 }
 
 /** What there is on the day: weather, order, people, room and equipment. */
-export function SettingFields({ setting, onChange, spaces, equipment }: SettingFieldsProps) {
+export function SettingFields({ setting, onChange, spaces, equipment, kit }: SettingFieldsProps) {
   const change = (more: Partial<Setting>) => onChange({ ...setting, ...more });
   return (
     <View className="gap-3">
+      {kit.length > 0 ? (
+        <MultiChoice
+          label="Kit, checked"
+          options={kit.map((value) => ({ value, label: value }))}
+          values={setting.kitReady.filter((piece) => kit.includes(piece))}
+          onChange={(kitReady) => change({ kitReady })}
+        />
+      ) : null}
       <Choice
         label="Where"
         options={[

@@ -2,6 +2,7 @@ import { nameSchema, noteSchema, wordsOf } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
+import { useEvents } from "~/data/building";
 import { useDrills, useSaveStart } from "~/data/queries";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/Notice";
@@ -19,6 +20,7 @@ export function StartDetails({ start, onDone }: { start: Start; onDone: () => vo
     eventId: start.eventId,
     setting: start.setting,
   });
+  const event = useEvents().data?.find((e) => e.id === draft.eventId);
   const change = (more: Partial<typeof draft>) => setDraft({ ...draft, ...more });
   return (
     <View className="gap-4">
@@ -40,6 +42,7 @@ export function StartDetails({ start, onDone }: { start: Start; onDone: () => vo
         onChange={(setting) => change({ setting })}
         spaces={wordsOf(shelf, (d) => [d.space])}
         equipment={wordsOf(shelf, (d) => d.equipment)}
+        kit={event?.kit ?? []}
       />
       {save.error ? <Notice warn text={`${save.error.message} What you changed is still here.`} /> : null}
       <Button

@@ -4,6 +4,7 @@ import { Link } from "expo-router";
 import { memo, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account";
+import { useEvents } from "~/data/building";
 import { useOpenRun } from "~/data/runStore";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
@@ -60,6 +61,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
           </View>
         </View>
         <Standing start={start} view={view} over={over} />
+        {over ? null : <Kit start={start} />}
       </Link>
       <View className="flex-row flex-wrap items-center gap-2 pt-2">
         {openRun ? (
@@ -86,6 +88,18 @@ function GoLink({ href, label }: { href: `/run/${string}` | `/start/${string}`; 
     <Link href={href} className="flex min-h-press items-center bg-press px-4">
       <Text className="font-strong text-body text-on-press">{label}</Text>
     </Link>
+  );
+}
+
+/** How much of the event's kit has been checked. */
+function Kit({ start }: { start: Start }) {
+  const kit = useEvents().data?.find((e) => e.id === start.eventId)?.kit ?? [];
+  if (kit.length === 0) return null;
+  const open = kit.filter((piece) => !start.setting.kitReady.includes(piece));
+  return (
+    <Text className="font-text text-small text-muted" numberOfLines={1}>
+      {open.length === 0 ? "Kit checked" : `Kit to check: ${open.join(", ")}`}
+    </Text>
   );
 }
 

@@ -3,6 +3,7 @@ import type { ShelfDrill } from "@tonodrome/core/api";
 import { memo } from "react";
 import { View } from "react-native";
 import type { PlanDraft } from "~/data/planDraft";
+import { FillNews } from "~/features/fill/FillNews";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/Notice";
 
@@ -14,7 +15,7 @@ interface PlanNoticesProps {
   /** Whether the start has passed. */
   over: boolean;
   /** What the last fill had to say. */
-  news: string | null;
+  news: readonly string[] | null;
   sparing: readonly Replacement<ShelfDrill>[];
   /** Null for somebody who may not. */
   onAdd: (() => void) | null;
@@ -66,7 +67,7 @@ export const PlanNotices = memo(function PlanNotices({
           ]}
         />
       ) : null}
-      {news ? <Notice text={news} actions={[{ label: "Good", onPress: onNews }]} /> : null}
+      {news ? <FillNews key={news.join()} news={news} onGood={onNews} /> : null}
       {sparing.length > 0 ? (
         <Notice
           warn

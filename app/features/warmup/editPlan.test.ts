@@ -1,7 +1,20 @@
 import { doseSchema, emptyPlan, type Phase, type PlanBody, planBodySchema } from "@tonodrome/core";
 import type { Drill } from "@tonodrome/core/api";
 import { firstDose } from "../dose/firstDose";
-import { addDrill, changeItem, moveItem, removeItems } from "./editPlan";
+import { firstLadder } from "../ladder/firstLadder";
+import {
+  addDrill,
+  canSplit,
+  changeItem,
+  circuitFault,
+  duplicateItems,
+  groupIntoCircuit,
+  moveItem,
+  moveItems,
+  removeItems,
+  replaceItem,
+  splitItem,
+} from "./editPlan";
 
 const shelfDrill = (name: string, phase: Phase): Drill => ({
   id: "11111111-1111-4111-8111-111111111111",
@@ -59,4 +72,81 @@ it("changes, moves and removes without touching the plan it was given", () => {
 it("begins every kind of dose with one that can be saved", () => {
   for (const kind of ["time", "reps", "attempts"] as const)
     expect(doseSchema.parse(firstDose(kind)).kind).toBe(kind);
+});
+
+const idsOf = (body: PlanBody, ...wanted: string[]) =>
+  body.items.filter((i) => wanted.includes(i.name)).map((i) => i.id);
+
+it("moves a drill between parts when it comes to lie within another one, but kit stays kit", () => {
+  const body = build(["a", "raise"], ["b", "raise"], ["c", "mobilise"], ["d", "mobilise"], ["boots", "kit"]);
+  const phases = (b: PlanBody) => b.items.map((i) => `${i.name} ${i.phase}`);
+  const [a = "", boots = ""] = idsOf(body, "a", "boots");
+  expect(phases(moveItem(body, a, 2))).toEqual([
+    "b raise",
+    "c mobilise",
+    "a mobilise",
+    "d mobilise",
+    "boots kit",
+  ]);
+  expect(phases(moveItem(body, a, 1))[1]).toBe("a raise");
+  expect(phases(moveItem(body, boots, 1))[1]).toBe("boots kit");
+});
+
+it("moves several together, in their order, as far as the first of them can go", () => {
+  const body = build(["a", "raise"], ["b", "raise"], ["c", "raise"], ["d", "raise"]);
+  const two = idsOf(body, "b", "d");
+  expect(names(moveItems(body, two, -1))).toEqual(["b", "a", "d", "c"]);
+  expect(moveItems(body, two, 1)).toBe(body);
+  expect(names(moveItems(body, idsOf(body, "a", "b"), 1))).toEqual(["c", "a", "b", "d"]);
+});
+
+it("copies drills right after themselves, with ids of their own", () => {
+  const body = build(["a", "raise"], ["b", "raise"]);
+  const more = duplicateItems(body, idsOf(body, "a"));
+  expect(names(more)).toEqual(["a", "a", "b"]);
+  expect(planBodySchema.safeParse(more).success).toBe(true);
+});
+
+it("makes one circuit of several drills, and splits it into its movements again", () => {
+  const body = build(["a", "raise"], ["b", "raise"], ["c", "raise"]);
+  const grouped = groupIntoCircuit(body, idsOf(body, "a", "c"));
+  expect(names(grouped)).toEqual(["Circuit: a, c", "b"]);
+  expect(planBodySchema.parse(grouped)).toEqual(grouped);
+  const [circuit] = grouped.items;
+  expect(circuit?.dose).toMatchObject({
+    kind: "circuit",
+    movements: [{ name: "a", seconds: 120 }, { name: "c" }],
+  });
+  const split = splitItem(grouped, circuit?.id ?? "");
+  expect(names(split)).toEqual(["a", "c", "b"]);
+  expect(planBodySchema.safeParse(split).success).toBe(true);
+  expect(canSplit(body.items[0] as never)).toBe(false);
+  expect(splitItem(body, body.items[0]?.id ?? "")).toBe(body);
+});
+
+it("says why drills cannot be a circuit, and then leaves them", () => {
+  const body = build(["a", "raise"], ["boots", "kit"]);
+  expect(circuitFault(body.items)).toContain("Kit");
+  expect(circuitFault(body.items.slice(0, 1))).toContain("two drills");
+  expect(groupIntoCircuit(body, idsOf(body, "a", "boots"))).toBe(body);
+});
+
+it("splits a ladder into drills of its rungs", () => {
+  const body = build(["a", "technical"]);
+  const [item] = body.items;
+  const laddered = changeItem(body, item?.id ?? "", { dose: firstLadder(firstDose("attempts")) });
+  const split = splitItem(laddered, item?.id ?? "");
+  expect(split.items.map((i) => [i.name, i.intensity])).toEqual([
+    ["a: 30 %", 30],
+    ["a: 50 %", 50],
+  ]);
+  expect(planBodySchema.safeParse(split).success).toBe(true);
+});
+
+it("puts another drill in a drill's place, as important as that was, and does not say what for", () => {
+  const body = build(["a", "raise"]);
+  const id = body.items[0]?.id ?? "";
+  const important = changeItem(body, id, { priority: "essential" });
+  const [item] = replaceItem(important, id, shelfDrill("b", "raise")).items;
+  expect(item).toMatchObject({ id, name: "b", priority: "essential", why: "Instead of a." });
 });

@@ -96,7 +96,7 @@ export interface WarmUpModel {
   /** For drills that load a part to be spared, what to do instead. */
   sparing: readonly Replacement<ShelfDrill>[];
   /** What the last fill had to say. */
-  news: string | null;
+  news: readonly string[] | null;
   /** Ids of several drills chosen at once; null when drills are opened by a press. */
   chosen: ReadonlySet<string> | null;
   sheet: OpenSheet;
@@ -114,7 +114,7 @@ export interface WarmUpModel {
   /** Puts another drill of the shelf in the place of the selected one. */
   swap: (drill: ShelfDrill) => void;
   replace: (list: readonly Replacement<ShelfDrill>[]) => void;
-  fill: (body: PlanBody, news: string) => void;
+  fill: (body: PlanBody, news: readonly string[]) => void;
   forgetNews: () => void;
   /** Begins or ends choosing several. */
   choose: (on: boolean) => void;
@@ -149,7 +149,7 @@ export function useWarmUp(start: Start): WarmUpModel {
   const [selectedId, setSelectedId] = useState<string | null>(null);
   const [sheet, open] = useState<OpenSheet>(null);
   const [wanted, setMinutes] = useState<number | null>(null);
-  const [news, setNews] = useState<string | null>(null);
+  const [news, setNews] = useState<readonly string[] | null>(null);
   const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
   const mayRead = useMay("read");
   const athletes = useAthletes();
@@ -245,7 +245,7 @@ export function useWarmUp(start: Start): WarmUpModel {
       );
       open(null);
     }),
-    fill: useStable((filled: PlanBody, said: string) => {
+    fill: useStable((filled: PlanBody, said: readonly string[]) => {
       edit(() => filled);
       setNews(said);
       setSelectedId(null);

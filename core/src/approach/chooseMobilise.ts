@@ -9,7 +9,7 @@ import { best } from "./pick";
 export function chooseMobilise(
   choices: readonly Choice[],
   { approach, event }: FillInput,
-  technical: readonly Chosen[],
+  { raise, technical }: { raise: readonly Chosen[]; technical: readonly Chosen[] },
   seconds: number,
   gaps: string[],
 ): Chosen[] {
@@ -22,6 +22,7 @@ export function chooseMobilise(
     (c) => c.drill.phase === "mobilise" && (holds || !c.details?.flags.includes("static-hold")),
   );
   const cold = new Set(wanted);
+  for (const { choice } of raise) for (const area of choice.details?.areas ?? []) cold.delete(area);
   const picked: Chosen[] = [];
   let left = seconds;
   const warms = (c: Choice) => (c.details?.areas ?? []).filter((a) => cold.has(a));
@@ -44,8 +45,7 @@ export function chooseMobilise(
     left -= secondsOf(choice);
   }
   if (picked[0]) picked[0].priority = "essential";
-  if (cold.size > 0)
-    gaps.push(`Nothing chosen warms ${listOf([...cold])}: look whether the shelf has something.`);
+  if (cold.size > 0) gaps.push(`Nothing warms ${listOf([...cold])} before the sport's own actions.`);
   return picked.toSorted((a, b) => place(a.choice) - place(b.choice));
 }
 

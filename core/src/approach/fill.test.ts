@@ -97,6 +97,19 @@ it("keeps the drills of last time, and does without those of the version before"
   expect(shared.length).toBeLessThan(last.length / 3);
 });
 
+it("never makes more essential than there is time for at the floors, and says when time is short", () => {
+  fc.assert(
+    fc.property(anyInput, (input) => {
+      const { body, gaps } = fillPlan(input);
+      const fit = fitPlan(body, input.availableSeconds);
+      const kit = body.items.filter((i) => i.phase === "kit").length;
+      if (kit === 0 && !fit.stepBlocked) expect(fit.missingSeconds).toBe(0);
+      if (input.availableSeconds < input.approach.wait.leastSeconds + 240)
+        expect(gaps.join(" ")).toContain("at least");
+    }),
+  );
+});
+
 it("says how many drills were left aside and why", () => {
   const day = { people: 0, spaces: [], equipment: ["mat"], own: [], age: 9, spared: ["knee" as const] };
   const { gaps } = fillPlan(fillInput(shelf, { day }));

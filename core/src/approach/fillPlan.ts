@@ -1,5 +1,6 @@
 import { drillContent } from "../plan/drillContent";
 import { emptyPlan, MOST_DRILLS, type PlanBody, type PlanItem } from "../plan/plan";
+import { affordable } from "./affordable";
 import type { Approach } from "./approaches";
 import { type Choice, type Chosen, secondsOf, usableChoices } from "./choice";
 import { chooseMobilise } from "./chooseMobilise";
@@ -30,15 +31,26 @@ export function fillPlan(input: FillInput): Filled {
 
   const raise = chooseRaise(choices, approach, part(approach.shares.raise));
   const technical = chooseTechnical(choices, input, target, part(approach.shares.technical), gaps);
-  const mobilise = chooseMobilise(choices, input, technical, part(approach.shares.mobilise), gaps);
+  const mobilise = chooseMobilise(choices, input, { raise, technical }, part(approach.shares.mobilise), gaps);
   const prime = choosePrime(choices, target, part(approach.shares.prime));
   if (raise.length === 0) gaps.push("The shelf has nothing easy that raises warmth.");
+
+  const forDrills = Math.max(0, input.availableSeconds - approach.wait.leastSeconds);
+  if (budget < approach.minutes.least * 60) {
+    const minutes = Math.floor(budget / 60);
+    gaps.push(
+      `${approach.name} wants ${approach.minutes.least} min of drills at least; wait and kit leave ${minutes}.`,
+    );
+  }
 
   const ordered = [...raise, ...mobilise, ...kit, ...technical, ...prime].slice(0, MOST_DRILLS);
   return {
     body: {
       ...emptyPlan(),
-      items: ordered.map((c) => itemOf(c, approach, input.makeId)),
+      items: affordable(
+        ordered.map((c) => itemOf(c, approach, input.makeId)),
+        forDrills,
+      ),
       wait: approach.wait,
       stepPoints: approach.stepPoints,
       origin: { approach: approach.id, seed: input.seed },

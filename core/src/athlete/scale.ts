@@ -4,7 +4,6 @@ import { isPlainText } from "../plan/plainText";
 
 /** What a scale orders. */
 export const scaleKindSchema = z.enum(["grade", "distance", "position", "realism", "layout"]);
-export type ScaleKind = z.infer<typeof scaleKindSchema>;
 
 /** One thing on a scale: what it asks of the athlete, and how often it succeeds. */
 export const scaleItemSchema = z.strictObject({

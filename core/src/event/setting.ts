@@ -17,6 +17,8 @@ export const settingSchema = z.strictObject({
   /** Kinds of space and equipment that are there; empty when nothing is known to be missing. */
   spaces: tagsSchema("kinds of space"),
   equipment: tagsSchema("pieces of equipment", 24),
+  /** What of the event's kit has been checked. */
+  kitReady: tagsSchema("pieces of kit", 24),
 });
 
 export type Setting = z.infer<typeof settingSchema>;
@@ -33,5 +35,6 @@ export function usualSetting(): Setting {
     people: 1,
     spaces: [],
     equipment: [],
+    kitReady: [],
   };
 }

@@ -39,7 +39,7 @@ export const demoDetails: Record<string, DrillDetails> = {
   "Easy laps of the corridor": known(
     ["raise"],
     ["hip", "knee", "calf", "ankle"],
-    ["calf"],
+    [],
     "Starting too fast",
     "Breathing stays easy enough to talk.",
     { feel: "Shoulders drop with each breath out", listen: "Quiet feet" },

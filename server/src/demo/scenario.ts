@@ -9,6 +9,8 @@ export interface DemoStart {
   event: string;
   /** Place in the running order of the group; null where there is none. */
   order: number | null;
+  /** What of the kit has been checked. */
+  kitReady: string[];
   /** Minutes from the moment the demo day is laid to the start. */
   inMinutes: number;
   availableMinutes: number;
@@ -42,6 +44,7 @@ export const demoStarts: DemoStart[] = [
     title: "Short programme, group 2, skates 1st",
     event: "Short programme",
     order: 1,
+    kitReady: ["boots", "guards", "music", "dress", "gloves"],
     inMinutes: 52,
     availableMinutes: 45,
     drills: [
@@ -59,6 +62,7 @@ export const demoStarts: DemoStart[] = [
     title: "Short programme, group 2, skates 6th",
     event: "Short programme",
     order: 6,
+    kitReady: ["boots", "guards", "music"],
     inMinutes: 83,
     availableMinutes: 40,
     drills: [
@@ -79,6 +83,7 @@ export const demoStarts: DemoStart[] = [
     title: "Novice free skate",
     event: "Free skate",
     order: null,
+    kitReady: ["boots"],
     inMinutes: 140,
     availableMinutes: 30,
     drills: [
@@ -100,6 +105,7 @@ export const demoStarts: DemoStart[] = [
     title: "Junior free skate",
     event: "Free skate",
     order: null,
+    kitReady: [],
     inMinutes: 195,
     availableMinutes: 29,
     drills: [
@@ -119,6 +125,7 @@ export const demoStarts: DemoStart[] = [
     title: "Senior short programme",
     event: "Short programme",
     order: null,
+    kitReady: ["boots", "guards", "music", "dress", "gloves"],
     inMinutes: 260,
     availableMinutes: 15,
     drills: [

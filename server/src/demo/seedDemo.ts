@@ -147,7 +147,7 @@ async function layStart(
       startsAt,
       readyAt: new Date(startsAt.getTime() - start.availableMinutes * MINUTE),
       eventId: event?.id ?? null,
-      setting: { ...usualSetting(), temperature: 12, order: start.order },
+      setting: { ...usualSetting(), temperature: 12, order: start.order, kitReady: start.kitReady },
     },
     { transaction },
   );

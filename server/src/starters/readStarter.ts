@@ -34,7 +34,7 @@ export function readStarter(text: string): StarterRead {
   const faults = read.error.issues.map(({ path, message }) => ({
     line: lineAt(text, nearest(root, path as (string | number)[]).offset),
     path: path.join("."),
-    message,
+    message: message.endsWith("received undefined") ? "It is missing: give it." : message,
   }));
   return { faults: faults.toSorted((a, b) => a.line - b.line) };
 }

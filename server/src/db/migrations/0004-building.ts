@@ -29,7 +29,7 @@ export const building: RunnableMigration<QueryInterface> = {
       ALTER TABLE starts
         ADD COLUMN event_id uuid,
         ADD COLUMN setting jsonb NOT NULL DEFAULT '{"indoors": true, "temperature": null, "wind": "calm", "wet": false,
-          "day": 1, "order": null, "people": 1, "spaces": [], "equipment": []}',
+          "day": 1, "order": null, "people": 1, "spaces": [], "equipment": [], "kitReady": []}',
         ADD FOREIGN KEY (club_id, event_id) REFERENCES event_types (club_id, id) ON DELETE SET NULL (event_id);
 
       CREATE TABLE templates (

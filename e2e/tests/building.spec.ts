@@ -1,0 +1,293 @@
+import { expect, type Page, test } from "@playwright/test";
+import {
+  addDrills,
+  clubApi,
+  expectAccessible,
+  makeStart,
+  openDemo,
+  openNewClub,
+  openStart,
+  saved,
+  stairNames,
+} from "../coach";
+
+/** Puts a starter shelf up, in one press. */
+async function putUp(page: Page, name: string): Promise<void> {
+  await page.goto("/shelf");
+  await page.getByRole("button", { name: "Starter shelves" }).click();
+  await expect(page.getByRole("list", { name: "Starter shelves" })).toContainText(name);
+  await expectAccessible(page);
+  await page.getByRole("button", { name: `Put up ${name}` }).click();
+  await expect(page.getByText(new RegExp(`^${name}: \\d+ drills added`))).toBeVisible();
+  await page.getByRole("button", { name: "Close" }).click();
+}
+
+async function more(page: Page, what: string | RegExp): Promise<void> {
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("dialog").getByRole("button", { name: what }).click();
+}
+
+test("a skater's warm-up is filled from an approach, for their event, with reasons; again otherwise, and back", async ({
+  page,
+}) => {
+  await openNewClub(page, "Skating club");
+  await putUp(page, "Figure skating");
+  await putUp(page, "General preparation");
+  await page.goto("/club/events");
+  await page.getByRole("button", { name: "New event" }).click();
+  const form = page.getByRole("dialog");
+  await form.getByLabel("Name", { exact: true }).fill("Junior short");
+  for (const action of ["jump", "spin", "step sequence"]) {
+    await form.getByRole("combobox", { name: "Actions it uses" }).fill(action);
+    await page.keyboard.press("Enter");
+  }
+  for (const area of ["Hip", "Knee", "Ankle"]) await form.getByRole("checkbox", { name: area }).click();
+  await expectAccessible(page);
+  await form.getByRole("button", { name: "Make it" }).click();
+  await expect(page.getByRole("list", { name: "Events" })).toContainText("Junior short");
+
+  await makeStart(page, "Signe Halloran");
+  await more(page, /^The start/);
+  await page.getByLabel("Kind of event").selectOption("Junior short");
+  await page.getByRole("dialog").getByRole("button", { name: "Save" }).click();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+
+  await page.getByRole("button", { name: "Fill it for me" }).click();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Fill from Even stair" }).click();
+  const first = await stairNames(page);
+  expect(first.length).toBeGreaterThan(6);
+  await expect(page.getByTestId("coverage")).not.toContainText(/jump|spin|step sequence/);
+  await page.getByTestId("coverage").click();
+  await expect(page.getByRole("list", { name: "Actions" }).getByText("left cold")).toHaveCount(0);
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByTestId("stair").getByRole("listitem").getByRole("button").first().click();
+  await expect(page.getByRole("dialog")).toContainText("Raises warmth");
+  await page.getByRole("button", { name: "Close" }).click();
+  await saved(page);
+
+  await more(page, /^Fill it/);
+  await page.getByRole("button", { name: "Another version" }).click();
+  await expect.poll(() => stairNames(page)).not.toEqual(first);
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect(await stairNames(page)).toEqual(first);
+  await page.getByRole("button", { name: "Redo" }).click();
+  expect(await stairNames(page)).not.toEqual(first);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await saved(page);
+
+  // Another start of the same athlete: the same as last time, then a copy.
+  await page.goto("/start/new");
+  await page.getByRole("radio", { name: "Signe Halloran" }).click();
+  await page.getByLabel("What is started").fill("Second day");
+  await page.getByLabel("Kind of event").selectOption("Junior short");
+  const later = new Date(Date.now() + 30 * 3_600_000).toISOString();
+  await page.getByLabel("Day", { exact: true }).fill(later.slice(0, 10));
+  await page.getByLabel("Start", { exact: true }).fill("11:00");
+  await page.getByRole("button", { name: "Make it and build the warm-up" }).click();
+  await page.getByRole("button", { name: "Fill it for me" }).click();
+  await page.getByRole("button", { name: "The same as last time" }).click();
+  expect((await stairNames(page)).sort()).toEqual(first.toSorted());
+  await more(page, /^Fill it/);
+  await page.getByRole("button", { name: "Copy Trial skate" }).click();
+  expect(await stairNames(page)).toEqual(first);
+  await saved(page);
+});
+
+test("an archer's gate ladder: generated, changed by hand, seen as rungs in the stair, and run rung by rung", async ({
+  page,
+}) => {
+  await openNewClub(page, "Archery club");
+  await putUp(page, "Archery");
+  await makeStart(page, "Edda Lindqvist");
+  await addDrills(page, "Gate ladder, near to far");
+  await page.getByRole("button", { name: /^Gate ladder, near to far, ladder/ }).click();
+  const sheet = page.getByRole("dialog");
+  await expect(sheet.getByTestId("dose-words")).toHaveText("5 rungs, 20 → 70 %, 28 reps");
+
+  await sheet.getByRole("button", { name: "Make the rungs for me" }).click();
+  await sheet.getByRole("radio", { name: "Target by target" }).click();
+  const made = sheet.getByTestId("made-ladder");
+  await expect(made.getByRole("listitem").first()).toContainText("First target, 15 %");
+  await expectAccessible(page);
+  // A top below the bottom is said where it is made, and nothing can be taken over then.
+  for (let i = 0; i < 15; i++) await sheet.getByRole("button", { name: "Top: less" }).click();
+  await expect(made.getByRole("alert")).toContainText("The top may not be below the bottom");
+  await expect(sheet.getByRole("button", { name: "Use these rungs" })).toBeDisabled();
+  for (let i = 0; i < 12; i++) await sheet.getByRole("button", { name: "Top: more" }).click();
+  await sheet.getByRole("combobox", { name: "Targets, in order" }).fill("Near face");
+  await page.keyboard.press("Enter");
+  await sheet.getByRole("combobox", { name: "Targets, in order" }).fill("Far face");
+  await page.keyboard.press("Enter");
+  await expect(made.getByRole("listitem").last()).toContainText("Far face, 70 %");
+  // Too little time: hits go first, then the top.
+  for (let i = 0; i < 12; i++) await sheet.getByRole("button", { name: "Time for it: less" }).click();
+  await expect(made).toContainText("Given up for time");
+  for (let i = 0; i < 14; i++) await sheet.getByRole("button", { name: "Time for it: more" }).click();
+  await sheet.getByRole("button", { name: "Use these rungs" }).click();
+
+  const rungs = sheet.getByRole("list", { name: "Rungs, first to last" });
+  const many = await rungs.getByRole("listitem").count();
+  await rungs.getByRole("button").first().click();
+  await sheet.getByLabel("One thing to attend to").first().fill("Feel the release");
+  await sheet.getByRole("button", { name: "Ideal hits: more" }).click();
+  await sheet.getByRole("button", { name: "Copy the rung" }).click();
+  await expect(rungs.getByRole("listitem")).toHaveCount(many + 1);
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Close" }).click();
+  const strip = page.getByRole("button", { name: /^Gate ladder, near to far, ladder/ });
+  await expect(strip).toContainText("Near face, 15 %");
+  await expect(strip).toContainText("Far face, 70 %");
+  await saved(page);
+
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await page.getByRole("button", { name: "Begin" }).click();
+  await expect(page.getByText("Feel the release").first()).toBeVisible();
+  await expect(page.getByText("Gate ladder, near to far: Near face, 15 %").first()).toBeVisible();
+});
+
+test("several drills at once: copied, moved, made a circuit, split again, and a template of it", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await makeStart(page, "Maren Osei");
+  await addDrills(page, "Leg swings", "Walking lunges", "Landing holds");
+  await more(page, "Choose several drills");
+  await page.getByRole("button", { name: /^Leg swings/ }).click();
+  await page.getByRole("button", { name: /^Walking lunges/ }).click();
+  const several = page.getByRole("group", { name: "Several drills" });
+  await expect(several).toContainText("2 chosen");
+  await expectAccessible(page);
+  await several.getByRole("button", { name: "Later" }).click();
+  expect(await stairNames(page)).toEqual(["Landing holds", "Leg swings", "Walking lunges"]);
+  await several.getByRole("button", { name: "Circuit" }).click();
+  expect(await stairNames(page)).toEqual(["Landing holds", "Circuit: Leg swings, Walking lunges"]);
+  await page
+    .getByRole("button", { name: /^Circuit/ })
+    .first()
+    .click();
+  await several.getByRole("button", { name: "Split" }).click();
+  expect(await stairNames(page)).toEqual(["Landing holds", "Leg swings", "Walking lunges"]);
+  await page.getByRole("button", { name: /^Landing holds/ }).click();
+  await several.getByRole("button", { name: "Copy" }).click();
+  await several.getByRole("button", { name: "Done" }).click();
+  expect(await stairNames(page)).toEqual(["Landing holds", "Landing holds", "Leg swings", "Walking lunges"]);
+  await page.keyboard.press("u");
+  expect(await stairNames(page)).toEqual(["Landing holds", "Leg swings", "Walking lunges"]);
+  await page.keyboard.press("r");
+  expect(await stairNames(page)).toHaveLength(4);
+
+  await more(page, "Keep as a template");
+  await page.getByLabel("Name of the template").fill("Off-ice four");
+  await page.getByRole("button", { name: "Keep as a template" }).click();
+  await expect(page.getByText("Kept as Off-ice four.")).toBeVisible();
+  await page.getByRole("button", { name: "Close" }).click();
+  await makeStart(page, "Maren the second");
+  await page.getByRole("button", { name: "Fill it for me" }).click();
+  await page.getByRole("button", { name: "Use Off-ice four" }).click();
+  expect(await stairNames(page)).toEqual(["Landing holds", "Landing holds", "Leg swings", "Walking lunges"]);
+  await saved(page);
+  await more(page, "Keep as a template");
+  await page.getByRole("button", { name: "Delete the template Off-ice four" }).click();
+  await expect(page.getByRole("list", { name: "Templates of the club" })).not.toContainText("Off-ice four");
+});
+
+test("what is sore is spared in one step, showing what is replaced, and never shown to others", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await makeStart(page, "Ragna Teale");
+  await addDrills(page, "Walking lunges", "Landing holds", "Leg swings");
+  await saved(page);
+  await page.goto("/club/athletes");
+  await page.getByRole("button", { name: "Open Ragna Teale" }).click();
+  await page.getByRole("checkbox", { name: "Knee" }).click();
+  const soon = new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10);
+  await page.getByLabel("Knee, to be spared until").fill(soon);
+  await page.getByRole("button", { name: "Add a scale" }).click();
+  await page.getByRole("button", { name: "Add a step" }).click();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByText("Saved.")).toBeVisible();
+
+  await openStart(page, "Ragna Teale");
+  await expect(page.getByText("2 drills load the knee", { exact: false })).toBeVisible();
+  await page.getByRole("button", { name: "See alternatives" }).click();
+  const list = page.getByRole("list", { name: "Alternatives" });
+  await expect(list).toContainText("Backspin position on the floor");
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Do all 2" }).click();
+  const names = await stairNames(page);
+  expect(names).not.toContain("Walking lunges");
+  expect(names).not.toContain("Landing holds");
+  expect(names).toContain("Backspin position on the floor");
+  await expect(page.getByText("to be spared", { exact: false })).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect(await stairNames(page)).toContain("Walking lunges");
+  await saved(page);
+  const api = await clubApi(page);
+  const { starts } = await (await page.request.get(`${api}/starts`)).json();
+  expect(JSON.stringify(starts)).not.toMatch(/protectedAreas/);
+});
+
+test("an athlete saved by someone else meanwhile is not written over without being asked", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/club/athletes");
+  await page.getByRole("button", { name: "New athlete" }).click();
+  await page.getByLabel("Name", { exact: true }).fill("Stellan Moor");
+  await page.getByRole("button", { name: "Make it and say more" }).click();
+  await expect(page.getByRole("heading", { name: "Stellan Moor" })).toBeVisible();
+  const api = await clubApi(page);
+  const { athletes } = await (await page.request.get(`${api}/athletes`)).json();
+  const { id, ...athlete } = athletes.find((a: { name: string }) => a.name === "Stellan Moor");
+  const other = { ...athlete, profile: { ...athlete.profile, notes: "Theirs" } };
+  expect((await page.request.put(`${api}/athletes/${id}`, { data: other })).ok()).toBe(true);
+  await page.getByRole("radio", { name: "Adult" }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByRole("alert")).toContainText("What you changed is still here");
+  await expect(page.getByRole("radio", { name: "Adult" })).toBeChecked();
+  await page.getByRole("button", { name: "Put mine over it" }).click();
+  await expect(page.getByText("Saved.")).toBeVisible();
+});
+
+test("the shelf is narrowed down by what is known of drills, and its alternatives are one press away", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/shelf");
+  await page.getByRole("button", { name: "More filters" }).click();
+  await page.getByRole("group", { name: "Prepares" }).getByRole("checkbox", { name: "spin" }).click();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: /^Show \d+ drill/ }).click();
+  const list = page.getByRole("list", { name: "Drills" });
+  await expect(list).toContainText("Combination spin");
+  await expect(list).not.toContainText("Leg swings");
+
+  await makeStart(page, "Vidar Quist");
+  await addDrills(page, "Walking lunges");
+  await page.getByRole("button", { name: /^Walking lunges/ }).click();
+  await expect(page.getByRole("dialog")).toContainText("Knee over the second toe, never falling in.");
+  await page.getByRole("button", { name: "Instead: Leg swings" }).click();
+  await expect(page.getByRole("dialog")).toContainText("Instead of Walking lunges.");
+  await page.getByRole("button", { name: "Close" }).click();
+  expect(await stairNames(page)).toEqual(["Leg swings"]);
+});
+
+test("a shelf's file with a fault says line, field and reason, and installs nothing", async ({ page }) => {
+  await openDemo(page);
+  await page.goto("/shelf");
+  await page.getByRole("button", { name: "Starter shelves" }).click();
+  const drills = [{ key: "hop", name: "Hop", phase: "raise", priority: "useful", intensity: 500 }];
+  const file = { format: "tonodrome-shelf", version: 1, key: "ours", name: "Ours", about: "", drills };
+  await page.getByLabel("A shelf's file").setInputFiles({
+    name: "ours.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify(file, null, 1)),
+  });
+  await expect(page.getByRole("alert")).toContainText(
+    /Nothing was installed\. Line 8, drills\.0\.dose: It is missing.*Line 13, drills\.0\.intensity: Intensity is 0 to 100 %/,
+  );
+});
