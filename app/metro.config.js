@@ -3,10 +3,12 @@ const { withNativeWind } = require("nativewind/metro");
 
 const config = getDefaultConfig(__dirname);
 
-// Zod brings its messages in forty languages; every message a person sees here is our own, in one.
+// Zod brings its messages in forty languages, where every message a person sees here is our own, in one; and JSON Schema
+// both ways, which only the server has a use for.
 const ZOD = /[\\/]node_modules[\\/]zod[\\/]/;
+const UNUSED = /\/(locales\/index|json-schema-processors|json-schema-generator|from-json-schema)\.js$/;
 config.resolver.resolveRequest = (context, name, platform) =>
-  name.endsWith("/locales/index.js") && ZOD.test(context.originModulePath)
+  UNUSED.test(name) && ZOD.test(context.originModulePath)
     ? { type: "empty" }
     : context.resolveRequest(context, name, platform);
 

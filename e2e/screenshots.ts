@@ -65,9 +65,9 @@ const shots: Shot[] = [
     name: "warm-up-dark",
     dark: true,
     go: async (page) => {
-      await openStart(page, "Tamsin Okoro-Vale");
+      await openStart(page, "Pia Sandgren");
       await page.getByTestId("stair").hover();
-      await page.mouse.wheel(0, 560);
+      await page.mouse.wheel(0, 700);
     },
   },
   {
@@ -97,7 +97,8 @@ const shots: Shot[] = [
       await page.getByLabel("Name", { exact: true }).fill("Jumps, soft to full");
       await page.getByRole("radio", { name: "Ladder", exact: true }).click();
       await page.getByRole("button", { name: "Make the rungs for me" }).click();
-      await page.getByRole("button", { name: "Top: more" }).scrollIntoViewIfNeeded();
+      await page.getByRole("radio", { name: "Even climb" }).hover();
+      await page.mouse.wheel(0, 240);
     },
   },
   {

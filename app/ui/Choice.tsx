@@ -1,4 +1,5 @@
-import { Pressable, Text, View } from "react-native";
+import { Text, View } from "react-native";
+import { Chip } from "./Chip";
 
 export interface ChoiceProps<T extends string> {
   label: string;
@@ -13,22 +14,15 @@ export interface ChoiceProps<T extends string> {
 export function Choice<T extends string>({ label, named, options, value, onChange }: ChoiceProps<T>) {
   const choices = (
     <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
-      {options.map((option) => {
-        const chosen = option.value === value;
-        return (
-          <Pressable
-            key={option.value}
-            role="radio"
-            aria-checked={chosen}
-            onPress={() => onChange(option.value)}
-            className={`min-h-press justify-center border-2 px-3 ${chosen ? "border-press bg-press" : "border-muted"}`}
-          >
-            <Text className={`font-strong text-body ${chosen ? "text-on-press" : "text-ink"}`}>
-              {option.label}
-            </Text>
-          </Pressable>
-        );
-      })}
+      {options.map((option) => (
+        <Chip
+          key={option.value}
+          role="radio"
+          label={option.label}
+          chosen={option.value === value}
+          onPress={() => onChange(option.value)}
+        />
+      ))}
     </View>
   );
   if (!named) return choices;

@@ -1,4 +1,5 @@
-import { Pressable, Text, View } from "react-native";
+import { Text, View } from "react-native";
+import { Chip } from "./Chip";
 
 interface MultiChoiceProps<T extends string> {
   label: string;
@@ -16,19 +17,15 @@ export function MultiChoice<T extends string>({ label, options, values, onChange
         {options.map((option) => {
           const chosen = values.includes(option.value);
           return (
-            <Pressable
+            <Chip
               key={option.value}
               role="checkbox"
-              aria-checked={chosen}
+              label={option.label}
+              chosen={chosen}
               onPress={() =>
                 onChange(chosen ? values.filter((v) => v !== option.value) : [...values, option.value])
               }
-              className={`min-h-press justify-center border-2 px-3 ${chosen ? "border-press bg-press" : "border-muted"}`}
-            >
-              <Text className={`font-strong text-body ${chosen ? "text-on-press" : "text-ink"}`}>
-                {option.label}
-              </Text>
-            </Pressable>
+            />
           );
         })}
       </View>

@@ -1,13 +1,7 @@
 // How long building takes: a ladder, a fill from 500 drills, and finding among 2,000. `npm run bench`.
-import {
-  APPROACHES,
-  fillPlan,
-  findDrills,
-  generateLadder,
-  LADDER_SHAPES,
-  type LadderShape,
-  noFilter,
-} from "../src/index";
+import { APPROACHES, fillPlan } from "../src/fill";
+import { approachName, findDrills, noFilter } from "../src/index";
+import { generateLadder, LADDER_SHAPES, type LadderShape } from "../src/ladderMaker";
 import { anyShelf, fillInput } from "../src/testing/shelf";
 import { median } from "./median";
 
@@ -41,7 +35,7 @@ const shelf = anyShelf(500);
 let seed = 0;
 for (const approach of APPROACHES)
   row(
-    approach.name,
+    approachName(approach.id),
     median(21, () => fillPlan(fillInput(shelf, { approach, seed: seed++ }))),
   );
 

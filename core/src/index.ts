@@ -1,13 +1,4 @@
-export {
-  APPROACHES,
-  type Approach,
-  type ApproachSides,
-  approachOf,
-  suitedFirst,
-} from "./approach/approaches";
-export { type ApproachId, approachIdSchema } from "./approach/approachId";
-export type { FillInput, ShelfDrill as FillDrill } from "./approach/fillInput";
-export { type Filled, fillPlan } from "./approach/fillPlan";
+export { type ApproachId, approachIdSchema, approachName } from "./approach/approachId";
 export { type Circumstances, obstacleTo } from "./approach/usable";
 export {
   type AgeBand,
@@ -44,7 +35,6 @@ export {
 export { type DrillFilter, filterCount, findDrills, noFilter, wordsOf } from "./drill/findDrills";
 export { LINKS, type LinkName, linkFault } from "./drill/links";
 export { PURPOSES, type Purpose } from "./drill/purpose";
-export { detailsOf, type StarterShelf, starterShelfSchema } from "./drill/starterShelf";
 export {
   EFFORT_PROFILES,
   type EffortProfile,
@@ -56,7 +46,6 @@ export { type Setting, usualSetting } from "./event/setting";
 export { compareFits, type GivenUp, givenUp, givenUpLine } from "./fit/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
 export { buildFitTable, type FitTable } from "./fit/fitTable";
-export { generateLadder, type LadderAnswer } from "./ladder/generateLadder";
 export {
   type LadderDose,
   ladderDoseSchema,
@@ -65,7 +54,6 @@ export {
   rungSchema,
 } from "./ladder/ladderDose";
 export { rungName } from "./ladder/ladderLevels";
-export { LADDER_SHAPES, type LadderShape, type LadderWish, ladderShapeSchema } from "./ladder/ladderWish";
 export { type SteepStep, steepSteps } from "./ladder/stepRule";
 export { type Coverage, coldOf, coverageOf } from "./plan/coverage";
 export { type DrillContent, drillContent } from "./plan/drillContent";

@@ -346,7 +346,7 @@ test("a club is exported, imported into an empty one, found the same, and delete
   await expect(page.getByText("is not JSON", { exact: false })).toBeVisible();
   await take(text(JSON.stringify({ format: "tonodrome-club", version: 7 })));
   await expect(
-    page.getByText("At version: This server reads exports of version 1", { exact: false }),
+    page.getByText("At version: This server reads exports of the versions 1 and 2", { exact: false }),
   ).toBeVisible();
   await take(first);
   await expect(page.getByText("Imported. Everything is where it was.")).toBeVisible();

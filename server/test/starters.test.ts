@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
-import type { StarterShelf } from "@tonodrome/core";
 import type { Drill, Starter } from "@tonodrome/core/api";
+import type { StarterShelf } from "@tonodrome/core/starter";
 import { readStarter } from "../src/starters/readStarter";
 import { STARTERS, type TestServer, testServer } from "./testServer";
 

@@ -1,9 +1,10 @@
 import {
   type AgeBand,
-  APPROACHES,
   type ApproachId,
   type AthleteProfile,
   ageBandSchema,
+  approachIdSchema,
+  approachName,
   nameSchema,
 } from "@tonodrome/core";
 import { type Athlete, athleteWriteSchema, type ClubEvent } from "@tonodrome/core/api";
@@ -129,7 +130,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
           label="How they like to warm up"
           options={[
             { value: "", label: "No approach of their own" },
-            ...APPROACHES.map((a) => ({ value: a.id, label: a.name })),
+            ...approachIdSchema.options.map((id) => ({ value: id, label: approachName(id) })),
           ]}
           value={profile.approach ?? ""}
           onChange={(value) => change({ approach: value === "" ? null : (value as ApproachId) })}

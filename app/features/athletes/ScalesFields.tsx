@@ -2,7 +2,7 @@ import { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "@t
 import { useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
-import { Amount } from "~/features/dose/fields";
+import { Amount, Percent } from "~/features/dose/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { TextEdit } from "~/ui/TextEdit";
@@ -109,13 +109,11 @@ function ScaleItems({
                   check={scaleItemSchema.shape.name}
                   onChange={(name) => put(item.name, { name })}
                 />
-                <Amount
+                <Percent
                   label="Effort"
                   value={item.intensity}
                   least={0}
                   most={100}
-                  step={5}
-                  show={(n) => `${n} %`}
                   onChange={(intensity) => put(item.name, { intensity })}
                 />
                 <Amount

@@ -1,7 +1,7 @@
 import { type PlainDose, WIDEST_WINDOW } from "@tonodrome/core";
 import { View } from "react-native";
 import { Choice } from "~/ui/Choice";
-import { Amount, type EditProps, RangeField, Seconds } from "./fields";
+import { Amount, type EditProps, Percent, RangeField, Seconds } from "./fields";
 
 type GateDose = Extract<PlainDose, { kind: "gate" }>;
 
@@ -49,13 +49,11 @@ export function GateFields({ dose, onChange }: EditProps<GateDose>) {
           onChange={(next) => onChange({ ...dose, rule: { kind: "of", window: next } })}
         />
       ) : null}
-      <Amount
+      <Percent
         label="Chance of a hit"
         value={dose.chancePercent}
         least={5}
         most={95}
-        step={5}
-        show={(n) => `${n} %`}
         onChange={(chancePercent) => onChange({ ...dose, chancePercent })}
       />
       <Seconds
@@ -81,13 +79,11 @@ export function GateFields({ dose, onChange }: EditProps<GateDose>) {
         step={30}
         onChange={(capSeconds) => onChange({ ...dose, capSeconds })}
       />
-      <Amount
+      <Percent
         label="Time enough for"
         value={dose.surePercent}
         least={50}
         most={95}
-        step={5}
-        show={(n) => `${n} %`}
         onChange={(surePercent) => onChange({ ...dose, surePercent })}
       />
     </View>

@@ -34,6 +34,11 @@ export function Amount({ label, value, least, most, step = 1, show = String, onC
   );
 }
 
+/** Per cents, in steps of five unless said otherwise. */
+export function Percent({ step = 5, ...props }: Omit<AmountProps, "show">) {
+  return <Amount {...props} step={step} show={(n) => `${n} %`} />;
+}
+
 /** Seconds in whole steps. */
 export function Seconds(props: Omit<AmountProps, "show">) {
   return <Amount {...props} show={(n) => (n < 60 ? `${n} s` : formatLength(n))} />;

@@ -9,7 +9,7 @@ import {
 import { eventInputSchema, type ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { Amount } from "~/features/dose/fields";
+import { Amount, Percent } from "~/features/dose/fields";
 import { AREA_OPTIONS } from "~/features/shelf/detailWords";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
@@ -58,13 +58,11 @@ export function EventForm({ first, shelf, action, pending, failure, onSubmit }: 
         show={formatLength}
         onChange={(lengthSeconds) => change({ lengthSeconds })}
       />
-      <Amount
+      <Percent
         label="It peaks at"
         value={event.targetLevel}
         least={0}
         most={100}
-        step={5}
-        show={(n) => `${n} %`}
         onChange={(targetLevel) => change({ targetLevel })}
       />
       <WordsField

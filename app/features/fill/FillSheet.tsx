@@ -1,5 +1,6 @@
-import { type Approach, type ApproachSides, approachOf, type PlanBody, suitedFirst } from "@tonodrome/core";
+import { approachName, type PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
+import { type Approach, type ApproachSides, approachOf, suitedFirst } from "@tonodrome/core/fill";
 import { Text, View } from "react-native";
 import { useTemplates } from "~/data/building";
 import { useStartsBefore } from "~/data/queries";
@@ -42,7 +43,7 @@ interface FillSheetProps {
 }
 
 /** Begins a warm-up from an approach, an earlier one or a template. */
-export function FillSheet({ from, body, onFill }: FillSheetProps) {
+export default function FillSheet({ from, body, onFill }: FillSheetProps) {
   const { start, athlete, event, drills } = from;
   const preferred = athlete?.profile.approach ?? null;
   const approaches = suitedFirst(event?.effort ?? null).toSorted(
@@ -50,7 +51,7 @@ export function FillSheet({ from, body, onFill }: FillSheetProps) {
   );
   const fill = (approach: Approach, seed: number, more: { keep?: string[]; avoid?: string[] } = {}) => {
     const filled = fillFor(from, { approach, seed, ...more });
-    onFill(filled.body, [`Filled from ${approach.name}.`, ...filled.gaps]);
+    onFill(filled.body, [`Filled from ${approachName(approach.id)}.`, ...filled.gaps]);
   };
   const copy = (other: PlanBody, news: string) =>
     onFill({ ...other, items: other.items.map(withOwnIds) }, [news]);
@@ -67,7 +68,7 @@ export function FillSheet({ from, body, onFill }: FillSheetProps) {
         />
       ) : null}
       {origin ? (
-        <Section title={`From ${approachOf(origin.approach).name} again`}>
+        <Section title={`From ${approachName(origin.approach)} again`}>
           <Button
             label="Another version"
             onPress={() => fill(approachOf(origin.approach), anySeed(), { avoid: drillIdsOf(body) })}
@@ -103,7 +104,8 @@ interface ApproachRowProps {
 }
 
 function ApproachRow({ approach, suited, preferred, disabled, onPress }: ApproachRowProps) {
-  const { name, why, sides, minutes } = approach;
+  const { id, why, sides, minutes } = approach;
+  const name = approachName(id);
   const marks = [preferred ? "their own" : "", suited ? "suits this event" : ""].filter(Boolean).join(", ");
   return (
     <View role="listitem" className="gap-2 border-t-2 border-line py-3">

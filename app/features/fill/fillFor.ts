@@ -1,5 +1,6 @@
-import { type Approach, type Filled, fillPlan, type PlanBody } from "@tonodrome/core";
+import type { PlanBody } from "@tonodrome/core";
 import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
+import { type Approach, type Filled, fillPlan } from "@tonodrome/core/fill";
 import { v4 as uuid } from "uuid";
 import { circumstancesOf } from "~/data/circumstances";
 

@@ -1,18 +1,15 @@
+import { formatLength, idealLevel, type LadderDose, levelsOf } from "@tonodrome/core";
 import {
-  formatLength,
   generateLadder,
-  idealLevel,
   LADDER_SHAPES,
-  type LadderDose,
   type LadderShape,
   type LadderWish,
   ladderShapeSchema,
-  levelsOf,
-} from "@tonodrome/core";
+} from "@tonodrome/core/ladder-maker";
 import { useMemo, useState } from "react";
 import { ScrollView, Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
-import { Amount, Seconds } from "~/features/dose/fields";
+import { Amount, Percent, Seconds } from "~/features/dose/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Notice } from "~/ui/Notice";
@@ -47,7 +44,7 @@ interface GeneratorProps {
 }
 
 /** Makes a ladder from a few wishes, and shows it as they change. */
-export function Generator({ onUse, onCancel }: GeneratorProps) {
+export default function Generator({ onUse, onCancel }: GeneratorProps) {
   const [wish, setWish] = useState(FIRST);
   const change = (more: Partial<LadderWish>) => setWish({ ...wish, ...more });
   const answer = useMemo(() => generateLadder(wish, uuid), [wish]);
@@ -95,7 +92,6 @@ export function Generator({ onUse, onCancel }: GeneratorProps) {
 }
 
 function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial<LadderWish>) => void }) {
-  const percent = (n: number) => `${n} %`;
   return (
     <View className="gap-2">
       <Seconds
@@ -106,24 +102,14 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
         step={30}
         onChange={(seconds) => onChange({ seconds })}
       />
-      <Amount
+      <Percent
         label="Bottom"
         value={wish.bottom}
         least={0}
         most={100}
-        step={5}
-        show={percent}
         onChange={(bottom) => onChange({ bottom })}
       />
-      <Amount
-        label="Top"
-        value={wish.top}
-        least={5}
-        most={100}
-        step={5}
-        show={percent}
-        onChange={(top) => onChange({ top })}
-      />
+      <Percent label="Top" value={wish.top} least={5} most={100} onChange={(top) => onChange({ top })} />
       <Amount
         label="Largest step"
         value={wish.stepPoints}
@@ -147,13 +133,12 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
         most={30}
         onChange={(reps) => onChange({ reps })}
       />
-      <Amount
+      <Percent
         label="Fewer at the top by"
         value={wish.taperPercent}
         least={0}
         most={100}
         step={10}
-        show={percent}
         onChange={(taperPercent) => onChange({ taperPercent })}
       />
       <Seconds
@@ -174,13 +159,11 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
             most={10}
             onChange={(hits) => onChange({ hits })}
           />
-          <Amount
+          <Percent
             label="Chance of a hit"
             value={wish.chancePercent}
             least={5}
             most={95}
-            step={5}
-            show={percent}
             onChange={(chancePercent) => onChange({ chancePercent })}
           />
         </>

@@ -1,15 +1,18 @@
 import { idealLevel, type LadderDose, levelsOf, MOST_RUNGS } from "@tonodrome/core";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { Text, View } from "react-native";
 import type { EditProps } from "~/features/dose/fields";
 import { Amount } from "~/features/dose/fields";
 import { Button } from "~/ui/Button";
+import { Loading } from "~/ui/Loading";
 import { changeRung, copyRung, moveRung, removeRung } from "./editRungs";
-import { Generator } from "./Generator";
 import { lostLabels } from "./lostLabels";
 import { RungEditor } from "./RungEditor";
 import { RungLine } from "./RungStair";
 import { useScales } from "./scales";
+
+// Loaded when it is first asked for: most drills are no ladders.
+const Generator = lazy(() => import("./Generator"));
 
 /** The rungs of a ladder, by hand or made from a few wishes. One rung is open at a time, in its place. */
 export function LadderFields({ dose, onChange }: EditProps<LadderDose>) {
@@ -19,13 +22,15 @@ export function LadderFields({ dose, onChange }: EditProps<LadderDose>) {
   const lost = lostLabels(dose, useScales());
   if (making) {
     return (
-      <Generator
-        onUse={(made) => {
-          setMaking(false);
-          onChange(made);
-        }}
-        onCancel={() => setMaking(false)}
-      />
+      <Suspense fallback={<Loading />}>
+        <Generator
+          onUse={(made) => {
+            setMaking(false);
+            onChange(made);
+          }}
+          onCancel={() => setMaking(false)}
+        />
+      </Suspense>
     );
   }
   return (

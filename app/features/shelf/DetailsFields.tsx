@@ -10,7 +10,7 @@ import {
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { View } from "react-native";
 import { z } from "zod";
-import { Amount } from "~/features/dose/fields";
+import { Amount, Percent } from "~/features/dose/fields";
 import { Choice } from "~/ui/Choice";
 import { MultiChoice } from "~/ui/MultiChoice";
 import { Select } from "~/ui/Select";
@@ -95,22 +95,18 @@ export function DetailsFields({ details, onChange, phase, shelf, drillId }: Deta
         most={12}
         onChange={(people) => change({ people })}
       />
-      <Amount
+      <Percent
         label="Makes sense from"
         value={details.intensityFrom}
         least={0}
         most={details.intensityTo}
-        step={5}
-        show={(n) => `${n} %`}
         onChange={(intensityFrom) => change({ intensityFrom })}
       />
-      <Amount
+      <Percent
         label="Makes sense to"
         value={details.intensityTo}
         least={details.intensityFrom}
         most={100}
-        step={5}
-        show={(n) => `${n} %`}
         onChange={(intensityTo) => change({ intensityTo })}
       />
       <Choice

@@ -1,7 +1,7 @@
 import { type DrillFilter, noFilter, wordsOf } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { View } from "react-native";
-import { Amount } from "~/features/dose/fields";
+import { Amount, Percent } from "~/features/dose/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { MultiChoice } from "~/ui/MultiChoice";
@@ -89,22 +89,20 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
         show={(n) => (n === 0 ? "any" : String(n))}
         onChange={(age) => change({ age: age === 0 ? null : age })}
       />
-      <Amount
+      <Percent
         label="Intensity from"
         value={filter.intensityFrom}
         least={0}
         most={filter.intensityTo}
         step={10}
-        show={(n) => `${n} %`}
         onChange={(intensityFrom) => change({ intensityFrom })}
       />
-      <Amount
+      <Percent
         label="Intensity to"
         value={filter.intensityTo}
         least={filter.intensityFrom}
         most={100}
         step={10}
-        show={(n) => `${n} %`}
         onChange={(intensityTo) => change({ intensityTo })}
       />
       <Choice

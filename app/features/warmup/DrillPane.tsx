@@ -55,8 +55,14 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
 function shelfVersion(item: PlanItem, drills: readonly ShelfDrill[]): DrillContent | null {
   const found = drills.find((d) => d.id === item.drillId);
   if (!found) return null;
-  const [mine, theirs] = [drillContent(item), drillContent(found)];
-  return hashKey([mine]) === hashKey([theirs]) ? null : theirs;
+  const theirs = drillContent(found);
+  return hashKey([comparable(drillContent(item))]) === hashKey([comparable(theirs)]) ? null : theirs;
+}
+
+/** Without the ids of rungs, which say nothing about the drill. */
+function comparable({ dose, ...content }: DrillContent) {
+  if (dose.kind !== "ladder") return { ...content, dose };
+  return { ...content, dose: { ...dose, rungs: dose.rungs.map(({ id: _, ...rung }) => rung) } };
 }
 
 /** Earlier, later and out, for the selected drill. */

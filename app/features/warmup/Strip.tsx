@@ -127,15 +127,22 @@ function leftOut(): Look {
   return { classes: "bg-transparent text-muted", small: "", style: { minHeight: LEAST, width: "100%" } };
 }
 
+/** What it is and how long it takes. */
+function Headline({ placement: { item, level } }: { placement: Placement }) {
+  return (
+    <span className="flex items-start gap-2 text-body">
+      <span className="line-clamp-2 flex-1 font-strong">{item.name}</span>
+      <span className="font-figures tabular-nums">{formatLength(level?.seconds ?? 0)}</span>
+    </span>
+  );
+}
+
 function Lines({ placement, steep, small }: { placement: Placement; steep: boolean; small: string }) {
   const { item, level, ideal } = placement;
   const change = level && level !== ideal ? describeChange(ideal, level) : "";
   return (
     <>
-      <span className="flex items-start gap-2 text-body">
-        <span className="line-clamp-2 flex-1 font-strong">{item.name}</span>
-        <span className="font-figures tabular-nums">{formatLength(level?.seconds ?? 0)}</span>
-      </span>
+      <Headline placement={placement} />
       <span className={`line-clamp-2 font-text text-small ${small}`}>
         {item.phase === "kit" ? item.place : `${item.intensity} %, ${change || level?.words}`}
         {steep ? ", steep step" : ""}
@@ -158,14 +165,11 @@ function Rungs({
   rungs: readonly LevelRung[];
   steep: boolean;
 }) {
-  const { item, level, ideal } = placement;
+  const { level, ideal } = placement;
   const change = level && level !== ideal ? describeChange(ideal, level) : "";
   return (
     <>
-      <span className="flex items-start gap-2 text-body">
-        <span className="line-clamp-2 flex-1 font-strong">{item.name}</span>
-        <span className="font-figures tabular-nums">{formatLength(level?.seconds ?? 0)}</span>
-      </span>
+      <Headline placement={placement} />
       <span className="line-clamp-2 font-text text-small text-muted">
         {change || level?.words}
         {steep ? ", steep step" : ""}

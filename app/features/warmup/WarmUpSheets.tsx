@@ -1,10 +1,11 @@
+import { lazy, Suspense } from "react";
 import { CoverageList } from "~/features/coverage/CoverageStrip";
-import { FillSheet } from "~/features/fill/FillSheet";
 import { KeepTemplate } from "~/features/fill/KeepTemplate";
 import { ShareWarmUp } from "~/features/share/ShareWarmUp";
 import { Spare } from "~/features/spare/Spare";
 import { StartDetails } from "~/features/start-form/StartDetails";
 import { KeysHelp } from "~/ui/KeysHelp";
+import { Loading } from "~/ui/Loading";
 import { Sheet } from "~/ui/Sheet";
 import { SelectedDrill, SelectedMoves } from "./DrillPane";
 import { EarlierVersions } from "./EarlierVersions";
@@ -13,6 +14,9 @@ import { More } from "./More";
 import { PlanSettings } from "./PlanSettings";
 import { ShelfPicker } from "./ShelfPicker";
 import type { WarmUpModel } from "./useWarmUp";
+
+// Loaded when it is first asked for.
+const FillSheet = lazy(() => import("~/features/fill/FillSheet"));
 
 const KEYS = [
   ["↑ ↓", "Choose a drill"],
@@ -69,17 +73,19 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
     case "fill":
       return (
         <Sheet title="Fill the warm-up" onClose={close}>
-          <FillSheet
-            from={{
-              start: model.start,
-              athlete: model.athlete,
-              event: model.event,
-              drills: model.drills,
-              availableSeconds: model.minutes * 60,
-            }}
-            body={body}
-            onFill={model.fill}
-          />
+          <Suspense fallback={<Loading />}>
+            <FillSheet
+              from={{
+                start: model.start,
+                athlete: model.athlete,
+                event: model.event,
+                drills: model.drills,
+                availableSeconds: model.minutes * 60,
+              }}
+              body={body}
+              onFill={model.fill}
+            />
+          </Suspense>
         </Sheet>
       );
     case "template":

@@ -150,3 +150,11 @@ it("puts another drill in a drill's place, as important as that was, and does no
   const [item] = replaceItem(important, id, shelfDrill("b", "raise")).items;
   expect(item).toMatchObject({ id, name: "b", priority: "essential", why: "Instead of a." });
 });
+
+it("adds the same ladder twice with rungs that are told apart", () => {
+  const ladder = { ...shelfDrill("ladder", "technical"), dose: firstLadder(firstDose("attempts")) };
+  const body = [ladder, ladder].reduce((plan, drill) => addDrill(plan, drill).body, emptyPlan());
+  const rungs = body.items.flatMap((i) => (i.dose.kind === "ladder" ? i.dose.rungs.map((r) => r.id) : []));
+  expect(new Set(rungs).size).toBe(4);
+  expect(rungs.slice(0, 2)).toEqual(ladder.dose.rungs.map((r) => r.id));
+});

@@ -25,9 +25,14 @@ export function addDrill(
   body: PlanBody,
   drill: DrillContent & { id: string },
 ): { body: PlanBody; id: string } {
-  const item: PlanItem = { id: uuid(), drillId: drill.id, ...drillContent(drill) };
+  const copy: PlanItem = { id: uuid(), drillId: drill.id, ...drillContent(drill) };
+  // The same ladder twice in a plan is run rung by rung all the same: no two rungs may be taken for one.
+  const taken = new Set(body.items.flatMap(rungIds));
+  const item = rungIds(copy).some((id) => taken.has(id)) ? withOwnIds(copy) : copy;
   return { body: { ...body, items: body.items.toSpliced(placeFor(body.items, item), 0, item) }, id: item.id };
 }
+
+const rungIds = ({ dose }: PlanItem): string[] => (dose.kind === "ladder" ? dose.rungs.map((r) => r.id) : []);
 
 function placeFor(items: readonly PlanItem[], item: PlanItem): number {
   // Kit is done wherever the place changes, so it goes to the end and is moved from there.

@@ -11,3 +11,18 @@ export const approachIdSchema = z.enum([
   "calm-rhythm",
 ]);
 export type ApproachId = z.infer<typeof approachIdSchema>;
+
+const NAMES: Record<ApproachId, string> = {
+  compact: "Compact",
+  "even-stair": "Even stair",
+  "long-and-sharp": "Long and sharp",
+  "circuit-first": "Circuit straight in",
+  "secure-finish": "Secure finish",
+  "needs-first": "Needs first",
+  "calm-rhythm": "Calm rhythm",
+};
+
+/** What an approach is called. */
+export function approachName(id: ApproachId): string {
+  return NAMES[id];
+}

@@ -16,7 +16,6 @@ export interface ApproachSides {
 /** A named way of warming up. */
 export interface Approach {
   id: ApproachId;
-  name: string;
   /** What it does and why, in a sentence or two. */
   why: string;
   suits: readonly EffortProfile[];
@@ -35,7 +34,6 @@ export interface Approach {
 export const APPROACHES: readonly Approach[] = [
   {
     id: "even-stair",
-    name: "Even stair",
     why: "Half the time easy, then even steps to the event's own level. Easy work alone gives most of the benefit, and nothing jumps.",
     suits: ["short-hard", "long-sustained", "repeated-bouts"],
     sides: {
@@ -56,7 +54,6 @@ export const APPROACHES: readonly Approach[] = [
   },
   {
     id: "compact",
-    name: "Compact",
     why: "Under a quarter of an hour: a minute or two of easy movement, mobility, and the few actions that matter. For a short window, or an event that is its own warm-up.",
     suits: ["long-sustained", "precision"],
     sides: {
@@ -77,7 +74,6 @@ export const APPROACHES: readonly Approach[] = [
   },
   {
     id: "long-and-sharp",
-    name: "Long and sharp",
     why: "Short, very hard events need the most: long and gradual, a brief touch just above the target, then a rest of five times the hard effort, kept warm.",
     suits: ["short-explosive", "short-hard"],
     sides: {
@@ -98,7 +94,6 @@ export const APPROACHES: readonly Approach[] = [
   },
   {
     id: "circuit-first",
-    name: "Circuit straight in",
     why: "Strength and drills in a circuit from the first minute give more a minute than jogging, and no rests keep the heart rate up.",
     suits: ["repeated-bouts", "short-explosive"],
     sides: {
@@ -119,7 +114,6 @@ export const APPROACHES: readonly Approach[] = [
   },
   {
     id: "secure-finish",
-    name: "Secure finish",
     why: "Climbs to the target, rests fully between hard efforts, and ends on something that succeeds nine times in ten: the last thing done is the first thing remembered.",
     suits: ["short-hard", "precision", "short-explosive"],
     sides: {
@@ -140,7 +134,6 @@ export const APPROACHES: readonly Approach[] = [
   },
   {
     id: "needs-first",
-    name: "Needs first",
     why: "After the easy part, what is least sure comes while the mind is fresh, then the rest. For ordinary days: drills change, so that the body does not get used to them.",
     suits: ["precision", "repeated-bouts", "long-sustained"],
     sides: {
@@ -161,7 +154,6 @@ export const APPROACHES: readonly Approach[] = [
   },
   {
     id: "calm-rhythm",
-    name: "Calm rhythm",
     why: "For aim and line: low stakes, the same order every time, hits counted rather than minutes, well below full effort, and done some minutes before the start.",
     suits: ["precision"],
     sides: {

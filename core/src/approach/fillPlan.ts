@@ -2,6 +2,7 @@ import { drillContent } from "../plan/drillContent";
 import { emptyPlan, MOST_DRILLS, type PlanBody, type PlanItem } from "../plan/plan";
 import { affordable } from "./affordable";
 import type { Approach } from "./approaches";
+import { approachName } from "./approachId";
 import { type Choice, type Chosen, secondsOf, usableChoices } from "./choice";
 import { chooseMobilise } from "./chooseMobilise";
 import { choosePrime } from "./choosePrime";
@@ -39,7 +40,7 @@ export function fillPlan(input: FillInput): Filled {
   if (budget < approach.minutes.least * 60) {
     const minutes = Math.floor(budget / 60);
     gaps.push(
-      `${approach.name} wants ${approach.minutes.least} min of drills at least; wait and kit leave ${minutes}.`,
+      `${approachName(approach.id)} wants ${approach.minutes.least} min of drills at least; wait and kit leave ${minutes}.`,
     );
   }
 

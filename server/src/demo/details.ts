@@ -246,6 +246,14 @@ export const demoDetails: Record<string, DrillDetails> = {
       leastAge: 9,
     },
   ),
+  "Jump ladder to the Lutz": known(
+    ["technical"],
+    ["knee", "hip", "ankle", "calf", "shoulder"],
+    ["knee", "ankle", "calf"],
+    "Leaving out the middle steps",
+    KNEE,
+    { ...ice, actions: ["jump"], flags: explosive, realism: "approach", leastAge: 9 },
+  ),
   "Opening pass": known(["prime"], ["hip", "knee", "ankle"], ["knee", "ankle"], "Saving strength", PATH, {
     ...ice,
     actions: ["jump", "step sequence"],
@@ -273,4 +281,5 @@ export const demoInstead: [drill: string, instead: string][] = [
   ["Double Lutz, step in", "Double jumps"],
   ["Axel with full entry", "Single jumps"],
   ["Opening pass", "Ten-second acceleration"],
+  ["Jump ladder to the Lutz", "Single jumps"],
 ];

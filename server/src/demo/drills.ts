@@ -1,4 +1,5 @@
-import type { Dose, Range } from "@tonodrome/core";
+import { randomUUID } from "node:crypto";
+import type { PlainDose, Range, Rung } from "@tonodrome/core";
 import type { DrillInput } from "@tonodrome/core/api";
 import { demoDetails } from "./details";
 
@@ -8,7 +9,7 @@ function time(
   floor: number,
   ideal: number,
   more: { step?: number; sides?: "one" | "both"; ceiling?: number } = {},
-): Dose {
+): PlainDose {
   return {
     kind: "time",
     seconds: range(floor, ideal, more.ceiling),
@@ -24,11 +25,11 @@ function reps(
   secondsPerRep: number,
   sides: "one" | "both",
   restSeconds: number,
-): Dose {
+): PlainDose {
   return { kind: "reps", sets, reps: count, secondsPerRep, sides, restSeconds };
 }
 
-function attempts(many: Range, secondsEach: number, restSeconds: number): Dose {
+function attempts(many: Range, secondsEach: number, restSeconds: number): PlainDose {
   return {
     kind: "attempts",
     attempts: many,
@@ -38,12 +39,23 @@ function attempts(many: Range, secondsEach: number, restSeconds: number): Dose {
   };
 }
 
+function rung(
+  label: string,
+  intensity: number,
+  dose: Rung["dose"],
+  focus: string,
+  restSeconds: number,
+  chancePercent: number,
+): Rung {
+  return { id: randomUUID(), label, intensity, dose, focus, restSeconds, chancePercent };
+}
+
 type Line = [
   name: string,
   phase: DrillInput["phase"],
   priority: DrillInput["priority"],
   intensity: number,
-  dose: Dose,
+  dose: DrillInput["dose"],
   place: string,
   focus: string,
 ];
@@ -213,6 +225,25 @@ const lines: Line[] = [
     attempts(range(1, 3), 10, 25),
     "Ice",
     "Hold the outside edge to the pick",
+  ],
+  [
+    "Jump ladder to the Lutz",
+    "technical",
+    "useful",
+    82,
+    {
+      kind: "ladder",
+      leastRungs: 2,
+      rungs: [
+        rung("Waltz jump", 35, attempts(range(2, 3), 10, 8), "Free leg through", 10, 99),
+        rung("Single loop", 45, attempts(range(1, 2), 10, 8), "Square over the skating hip", 10, 98),
+        rung("Single Axel", 60, attempts(range(1, 2), 10, 12), "Knee drives up, arms late", 15, 94),
+        rung("Double Salchow", 72, attempts(range(1, 2), 10, 15), "Wait for the free leg", 20, 88),
+        rung("Double Lutz", 82, attempts(range(1, 2), 10, 25), "Hold the outside edge", 30, 74),
+      ],
+    },
+    "Ice",
+    "One more only when the last was clean",
   ],
   [
     "Opening pass",

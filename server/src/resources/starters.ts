@@ -1,4 +1,3 @@
-import type { StarterShelf } from "@tonodrome/core";
 import {
   clubParamsSchema,
   type StarterInstall,
@@ -6,6 +5,7 @@ import {
   starterInstallSchema,
   starterListSchema,
 } from "@tonodrome/core/api";
+import type { StarterShelf } from "@tonodrome/core/starter";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { notFound, Refusal } from "../errors";

@@ -1,4 +1,4 @@
-import { type StarterShelf, starterShelfSchema } from "@tonodrome/core";
+import { type StarterShelf, starterShelfSchema } from "@tonodrome/core/starter";
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
 
 /** One thing wrong with a file. */

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import type { StarterShelf } from "@tonodrome/core";
+import type { StarterShelf } from "@tonodrome/core/starter";
 import { readStarter } from "./readStarter";
 
 const known = new Map<string, StarterShelf[]>();

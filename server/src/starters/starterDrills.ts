@@ -1,4 +1,4 @@
-import { detailsOf, type StarterShelf } from "@tonodrome/core";
+import { detailsOf, type StarterShelf } from "@tonodrome/core/starter";
 import { v5 as uuidOf } from "uuid";
 
 /** Whatever is named within this is Tonodrome's: a UUID made once and for all. */

@@ -1,0 +1,23 @@
+import { Pressable, Text } from "react-native";
+
+interface ChipProps {
+  label: string;
+  chosen: boolean;
+  /** One of several, or any number of them. */
+  role: "radio" | "checkbox";
+  onPress: () => void;
+}
+
+/** One of the choices that stand in sight: filled when it is chosen. */
+export function Chip({ label, chosen, role, onPress }: ChipProps) {
+  return (
+    <Pressable
+      role={role}
+      aria-checked={chosen}
+      onPress={onPress}
+      className={`min-h-press justify-center border-2 px-3 ${chosen ? "border-press bg-press" : "border-muted"}`}
+    >
+      <Text className={`font-strong text-body ${chosen ? "text-on-press" : "text-ink"}`}>{label}</Text>
+    </Pressable>
+  );
+}

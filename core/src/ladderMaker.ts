@@ -1,0 +1,3 @@
+// Making a ladder from wishes: apart, because it is only loaded when it is used.
+export { generateLadder, type LadderAnswer } from "./ladder/generateLadder";
+export { LADDER_SHAPES, type LadderShape, type LadderWish, ladderShapeSchema } from "./ladder/ladderWish";
