@@ -114,6 +114,48 @@ test("a strip is dragged to another place", async ({ page }) => {
   await expect.poll(() => stairNames(page)).toEqual(["Walking lunges", "Landing holds", "Leg swings"]);
 });
 
+test("by finger: a held strip is dragged into another part, and by keys back", async ({
+  browser,
+  baseURL,
+}) => {
+  const context = await browser.newContext({
+    baseURL,
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+  });
+  const page = await context.newPage();
+  await openDemo(page);
+  await makeStart(page, "Odile the younger");
+  await addDrills(page, "Side steps and grapevine", "Leg swings", "Walking lunges");
+  const strip = page.getByRole("button", { name: /^Side steps/ });
+  const at = async (name: RegExp) => {
+    const rect = await page.getByRole("button", { name }).boundingBox();
+    if (!rect) throw new Error(`${name} is not on the screen`);
+    return { x: rect.x + 40, y: rect.y + rect.height / 2 };
+  };
+  const [from, to] = [await at(/^Side steps/), await at(/^Leg swings/)];
+  const client = await context.newCDPSession(page);
+  const touch = (type: "touchStart" | "touchMove" | "touchEnd", point?: { x: number; y: number }) =>
+    client.send("Input.dispatchTouchEvent", { type, touchPoints: point ? [point] : [] });
+  await touch("touchStart", from);
+  // Held long enough, the strip is lifted.
+  await expect(page.getByRole("listitem").filter({ has: strip })).toHaveCSS("opacity", "0.75");
+  for (let k = 1; k <= 6; k++)
+    await touch("touchMove", { x: from.x, y: from.y + ((to.y + 12 - from.y) * k) / 6 });
+  await touch("touchEnd");
+  await expect
+    .poll(() => stairNames(page))
+    .toEqual(["Leg swings", "Side steps and grapevine", "Walking lunges"]);
+  const phase = page.getByRole("radiogroup", { name: "Phase" });
+  await strip.click();
+  await expect(phase.getByRole("radio", { name: "Mobilise and activate" })).toBeChecked();
+  await page.getByRole("button", { name: "Close" }).click();
+  await page.keyboard.press("Alt+ArrowUp");
+  expect(await stairNames(page)).toEqual(["Side steps and grapevine", "Leg swings", "Walking lunges"]);
+  await saved(page);
+  await context.close();
+});
+
 test("a drill of one's own is made and added in one go", async ({ page }) => {
   await makeStart(page, "Ketil Moe");
   await page.getByRole("button", { name: "Add", exact: true }).click();

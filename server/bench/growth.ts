@@ -1,16 +1,19 @@
 // What grows how: rows and bytes for one warm-up that was planned, edited, run and logged, and for an athlete's season.
 // Part of `npm run bench:server`.
 import { randomUUID } from "node:crypto";
-import { fitPlan, type RunEvent, runPlanOf } from "@tonodrome/core";
+import { fitPlan, type PlanBody, type RunEvent, runPlanOf } from "@tonodrome/core";
+import type { StarterShelf } from "@tonodrome/core/starter";
 import { QueryTypes } from "sequelize";
 import { benchPlan } from "../../core/bench/plans";
 import { connect } from "../src/db/connect";
 import { migrate } from "../src/db/migrate";
+import { shippedStarters } from "../src/starters/shipped";
+import { starterDrills } from "../src/starters/starterDrills";
 
 const STARTS = 400;
 const DRILLS = 14;
-/** Saves of one warm-up before it is run. */
-const EDITS = 6;
+/** Saves of one warm-up before it is run: it saves itself at every pause while it is being built. */
+const EDITS = 25;
 /** Starts and training sessions of one athlete that are planned and run in a year. */
 const SEASON = 150;
 /** Presses of a run: begin, one for each drill, two holds, an undo, the end. */
@@ -23,7 +26,13 @@ const clubId = randomUUID();
 const athleteId = randomUUID();
 await models.Club.create({ id: clubId, name: "Growth", demo: false });
 await models.Athlete.create({ id: athleteId, clubId, name: "Growth" });
-const body = benchPlan(DRILLS);
+const bare = benchPlan(DRILLS);
+// Drills of a starter shelf, with everything that is known of them.
+const shelf = starterDrills(shippedStarters("server/starters")[1] as StarterShelf);
+const body = {
+  ...bare,
+  items: bare.items.map((item, i) => ({ ...item, details: shelf[i % shelf.length]?.details })),
+} as PlanBody;
 const plan = runPlanOf(fitPlan(body, 3600), "2098-06-01T12:30:00.000Z");
 const sizes = async () =>
   sequelize.query<{ name: string; bytes: string }>(

@@ -63,7 +63,10 @@ function WarmUp({ start }: { start: Start }) {
   const openCoverage = useStable(() => open("coverage"));
   const openSpare = useStable(() => open("spare"));
   const openShare = useStable(() => open("share"));
-  const undo = useStable(() => draft.undo?.());
+  const undo = useStable(() => {
+    model.forgetNews();
+    draft.undo?.();
+  });
   const redo = useStable(() => draft.redo?.());
 
   return (

@@ -1,16 +1,12 @@
 import {
   type Coverage,
-  doseSchema,
   type Fit,
   type FitTable,
-  mainRange,
-  moveEnd,
   type Placement,
   type PlanBody,
   type PlanItem,
   type Replacement,
   runPlanOf,
-  withMainRange,
 } from "@tonodrome/core";
 import {
   type Athlete,
@@ -28,6 +24,7 @@ import { type PlanDraft, usePlanDraft } from "~/data/planDraft";
 import { useAthletes, useDrills, useSaveStart } from "~/data/queries";
 import { createRun, useOpenRun } from "~/data/runStore";
 import { useCoverage } from "~/features/coverage/useCoverage";
+import { nudgeDose } from "~/features/dose/nudgeDose";
 import { useSparing } from "~/features/spare/useSparing";
 import { useNow } from "~/ui/useNow";
 import { useStable } from "~/ui/useStable";
@@ -122,6 +119,12 @@ export interface WarmUpModel {
   deed: (deed: Deed) => void;
   save: () => void;
   run: () => void;
+}
+
+/** What was replaced by what, the number first. */
+function sparedWords(list: readonly Replacement<ShelfDrill>[]): string[] {
+  const all = list.map(({ item, to }) => (to ? `${item.name} → ${to.name}.` : `${item.name} left out.`));
+  return [`${list.length} ${list.length === 1 ? "drill" : "drills"} replaced or left out.`, ...all];
 }
 
 const NO_DRILLS: readonly ShelfDrill[] = [];
@@ -222,11 +225,7 @@ export function useWarmUp(start: Start): WarmUpModel {
     }),
     dose: useStable((steps: 1 | -1) => {
       const item = body.items[index];
-      if (!item || !mayBuild || item.dose.kind === "ladder") return;
-      const step = item.dose.kind === "time" ? item.dose.step : 1;
-      const range = moveEnd(mainRange(item.dose), "ideal", steps, { step, least: step, most: step * 40 });
-      const dose = withMainRange(item.dose, range);
-      if (doseSchema.safeParse(dose).success) change({ dose });
+      if (item && mayBuild) change({ dose: nudgeDose(item.dose, steps) });
     }),
     add: useStable((drill: Drill) => edit((b) => addDrill(b, drill).body)),
     remove: useStable(() => {
@@ -243,6 +242,7 @@ export function useWarmUp(start: Start): WarmUpModel {
           b,
         ),
       );
+      setNews(sparedWords(list));
       open(null);
     }),
     fill: useStable((filled: PlanBody, said: readonly string[]) => {

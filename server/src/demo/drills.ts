@@ -229,7 +229,7 @@ const lines: Line[] = [
   [
     "Jump ladder to the Lutz",
     "technical",
-    "useful",
+    "essential",
     82,
     {
       kind: "ladder",

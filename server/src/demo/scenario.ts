@@ -107,7 +107,7 @@ export const demoStarts: DemoStart[] = [
     order: null,
     kitReady: [],
     inMinutes: 195,
-    availableMinutes: 34,
+    availableMinutes: 31,
     drills: [
       ...offIce,
       "Edges and crossovers",

@@ -1,0 +1,19 @@
+import { type Dose, doseSchema, mainRange, moveEnd, type PlainDose, withMainRange } from "@tonodrome/core";
+
+/** Steps that a single press may go up to. */
+const MOST_STEPS = 40;
+
+/** A bit more or less of a dose: one step of its main count, on every rung of a ladder; the same dose where that cannot be. */
+export function nudgeDose(dose: Dose, steps: 1 | -1): Dose {
+  const next =
+    dose.kind === "ladder"
+      ? { ...dose, rungs: dose.rungs.map((rung) => ({ ...rung, dose: nudged(rung.dose, steps) })) }
+      : nudged(dose, steps);
+  return doseSchema.safeParse(next).success ? next : dose;
+}
+
+function nudged(dose: PlainDose, steps: 1 | -1): PlainDose {
+  const step = dose.kind === "time" ? dose.step : 1;
+  const limits = { step, least: step, most: step * MOST_STEPS };
+  return withMainRange(dose, moveEnd(mainRange(dose), "ideal", steps, limits));
+}
