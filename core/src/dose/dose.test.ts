@@ -212,6 +212,13 @@ describe("every dose", () => {
 });
 
 describe("what is refused", () => {
+  const endless = ({ ceiling = 20, step = 5 }) => ({
+    kind: "time",
+    seconds: { floor: 5, ideal: 10, ceiling },
+    step,
+    sides: "one",
+    changeoverSeconds: 0,
+  });
   const rung = (dose: unknown = reps) => ({
     id: "11111111-1111-4111-8111-111111111111",
     label: "",
@@ -282,6 +289,16 @@ describe("what is refused", () => {
       "a rung's impossible dose",
       { kind: "ladder", rungs: [rung({ ...gate, chancePercent: 0 })], leastRungs: 1 },
       "rungs.0.dose.chancePercent",
+    ],
+    [
+      "a rung of a thousand million levels",
+      { kind: "ladder", rungs: [rung(endless({ ceiling: 2_000_000_000 }))], leastRungs: 1 },
+      "rungs.0.dose.seconds.ceiling",
+    ],
+    [
+      "a rung in steps of nothing",
+      { kind: "ladder", rungs: [rung(endless({ step: 0 }))], leastRungs: 1 },
+      "rungs.0.dose.step",
     ],
     [
       "a ladder in a ladder",
