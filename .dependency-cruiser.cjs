@@ -11,8 +11,8 @@ module.exports = {
     {
       name: "app-and-server-meet-only-in-core",
       severity: "error",
-      from: { path: "^(app|server|e2e)/" },
-      to: { path: "^(app|server|e2e)/", pathNot: "^$1/" },
+      from: { path: "^(app|cli|server|e2e)/" },
+      to: { path: "^(app|cli|server|e2e)/", pathNot: "^$1/" },
     },
     {
       name: "routes-are-thin",

@@ -1,1 +1,4 @@
-module.exports = { testTimeout: 30_000, projects: ["<rootDir>/core", "<rootDir>/server", "<rootDir>/app"] };
+module.exports = {
+  testTimeout: 30_000,
+  projects: ["<rootDir>/core", "<rootDir>/cli", "<rootDir>/server", "<rootDir>/app"],
+};

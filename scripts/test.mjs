@@ -16,15 +16,15 @@ async function all(...commands) {
   return true;
 }
 
-const rooms = ["core", "server", "app", "e2e"];
-const sources = ["core/src", "server/src", "app/app", "app/features", "app/ui", "app/data"];
+const rooms = ["core", "cli", "server", "app", "e2e"];
+const sources = ["core/src", "cli/src", "server/src", "app/app", "app/features", "app/ui", "app/data"];
 
 const checks = {
   types: () => all(...rooms.map((room) => ["tsc", "-p", room])),
   lint: () => all(["biome", "check", "."]),
   arrows: () => all(["depcruise", "--config", ".dependency-cruiser.cjs", ...sources]),
   unused: () => all(["knip"]),
-  unit: () => all(["jest", "--selectProjects", "core", "app"]),
+  unit: () => all(["jest", "--selectProjects", "core", "cli", "app"]),
   api: () => all(["jest", "--selectProjects", "server"]),
   browser: async () => {
     await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");

@@ -1,6 +1,6 @@
 import { hashKey } from "@tanstack/react-query";
 import type { PlanBody } from "@tonodrome/core";
-import { planBodySchema } from "@tonodrome/core";
+import { planBodySchema, withoutBrokenPairs } from "@tonodrome/core";
 import type { Plan, Start } from "@tonodrome/core/api";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
@@ -91,7 +91,10 @@ export function usePlanDraft(start: Start): PlanDraft {
   const edit = useCallback(
     (change: (body: PlanBody) => PlanBody) => {
       const now = newest.current?.body ?? plan.body;
-      const next = change(now);
+      const changed = change(now);
+      // A pair whose drills were moved apart, or of which one is gone, is no pair any more.
+      const items = withoutBrokenPairs(changed.items);
+      const next = items === changed.items ? changed : { ...changed, items };
       if (next === now) return;
       setHistory((h) => edited(h, now));
       write(next);

@@ -62,9 +62,10 @@ export function useClubAsk() {
 /** What is read again when the server tells that something changed. */
 const KEYS: Record<Topic, string[]> = {
   club: ["members", "invites", "shares", "audit"],
-  athletes: ["athletes"],
+  // A start has with it what the fit has to know of its athlete and its event.
+  athletes: ["athletes", "starts", "start"],
   drills: ["drills", "starters"],
-  events: ["events"],
+  events: ["events", "starts", "start"],
   templates: ["templates"],
   starts: ["starts", "start", "edits", "before"],
   runs: ["runs", "run"],
@@ -136,7 +137,7 @@ export function useCreateStart() {
 
 /** The write that changes some of a start and leaves the rest as it was read. */
 export function startWrite(start: Start, changes: Partial<StartInput>): StartWrite {
-  const { id: _, plan: __, athlete, ...write } = start;
+  const { id: _, plan: __, facts: ___, athlete, ...write } = start;
   return { ...write, athleteId: athlete.id, ...changes };
 }
 

@@ -1,9 +1,15 @@
-// How long the fit takes, beside an unpruned table of the same sums in the same run: `npm run bench`.
-import { buildFitTable, fitAt, fitPlan, levelsOf, type PlanBody } from "../src/index";
+// How long fits take: `npm run bench`.
+import { openDay } from "../src/day/context";
+import { fitAt } from "../src/fit/fit";
+import { problemOf } from "../src/fit/problem";
+import { profileOf } from "../src/fit/profile";
+import { boundsOf } from "../src/fit/reasons";
+import { solve, solveAt } from "../src/fit/solve";
+import { levelsOf, type PlanBody } from "../src/index";
 import { median } from "./median";
-import { benchPlan } from "./plans";
+import { benchPlan, twoPlaces } from "./plans";
 
-/** The plainest table: drill by drill, second by second, level by level, no step rule, nothing left out early. */
+/** The plainest table: drill by drill, second by second, level by level, no rule at all, nothing left out early. */
 function plainTable(plan: PlanBody, seconds: number): number {
   let best = new Float64Array(seconds + 1);
   for (const item of plan.items) {
@@ -18,20 +24,57 @@ function plainTable(plan: PlanBody, seconds: number): number {
   return best[seconds] as number;
 }
 
-console.log("fit, median of 41            drills   time     fit ms   read ms   plain ms   fit/plain");
-for (const [drills, minutes] of [
-  [12, 45],
-  [30, 60],
-  [30, 90],
-  [60, 90],
-  [90, 90],
+const HOUR = 3600;
+const cell = (text: string | number, width: number) =>
+  (typeof text === "number" ? text.toFixed(2) : text).padStart(width);
+
+console.log(
+  "fit, median of 21, ms      drills     time  places   one time  every time    labels   read   plain",
+);
+for (const [drills, hours] of [
+  [12, 0.75],
+  [30, 1],
+  [30, 1.5],
+  [60, 1.5],
+  [60, 12],
+  [90, 1.5],
+  [90, 24],
 ] as const) {
-  const plan = benchPlan(drills);
-  const fit = median(41, () => fitPlan(plan, minutes * 60));
-  const plain = median(41, () => plainTable(plan, minutes * 60));
-  const table = buildFitTable(plan, minutes * 60);
-  const read = median(41, () => fitAt(table, minutes * 45));
-  const cells = [`${drills}`.padStart(34), `${minutes} min`.padStart(8)];
-  const figures = [fit.toFixed(2).padStart(9), read.toFixed(3).padStart(9), plain.toFixed(2).padStart(10)];
-  console.log(`${cells.join("")}${figures.join(" ")}${(fit / plain).toFixed(2).padStart(11)}`);
+  for (const places of [false, true]) {
+    const plan = places ? twoPlaces(benchPlan(drills)).plan : benchPlan(drills);
+    const context = places ? twoPlaces(benchPlan(drills)).context : openDay();
+    const seconds = hours * HOUR;
+    const problem = problemOf(plan, context, { horizon: seconds });
+    const one = median(21, () => solveAt(problem));
+    const every = median(21, () => solve(problem));
+    const profile = profileOf(plan, context, seconds);
+    const read = median(21, () => fitAt(profile, seconds / 2));
+    const plain = median(5, () => plainTable(plan, Math.min(seconds, 6 * HOUR)));
+    console.log(
+      [
+        cell(String(drills), 33),
+        cell(`${hours} h`, 9),
+        cell(places ? "two" : "-", 8),
+        cell(one, 11),
+        cell(every, 12),
+        cell(String(solve(problem).labels), 10),
+        cell(read, 7),
+        cell(plain, 8),
+      ].join(""),
+    );
+  }
+}
+
+{
+  const { plan, context } = twoPlaces(benchPlan(30));
+  const whole = median(21, () => profileOf(plan, context, 1.5 * HOUR));
+  const profile = profileOf(plan, context, 1.5 * HOUR);
+  const reasons = median(11, () => boundsOf(profile, fitAt(profile, 0.5 * HOUR)));
+  const before = process.memoryUsage().arrayBuffers;
+  const kept = profileOf(benchPlan(60), openDay(), 12 * HOUR);
+  const grew = (process.memoryUsage().arrayBuffers - before) / 1e6;
+  console.log(
+    `30 drills, 90 min, two places: the whole profile ${whole.toFixed(1)} ms (aim 50), every reason ${reasons.toFixed(1)} ms`,
+  );
+  console.log(`60 drills, 12 h: ${grew.toFixed(1)} MB of arrays for ${kept.begins.length} plans (aim 50)`);
 }

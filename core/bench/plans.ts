@@ -1,4 +1,11 @@
-import { PHASES, type PlanBody, type PlanItem, PRIORITIES } from "../src/index";
+import {
+  type FitContext,
+  fitContextSchema,
+  PHASES,
+  type PlanBody,
+  type PlanItem,
+  PRIORITIES,
+} from "../src/index";
 import { random } from "../src/random";
 
 /**
@@ -54,5 +61,23 @@ function doseOf(i: number, pick: (from: number, to: number) => number): PlanItem
     secondsEach: pick(7, 15),
     sides: "one",
     rest: { kind: "multiple", times: 1.5 },
+  };
+}
+
+/** The same plan on a day of two places: general work until 25 min before, the sport's own in a window of 25 min. */
+export function twoPlaces(plan: PlanBody): { plan: PlanBody; context: FitContext } {
+  const own = (item: PlanItem) => item.phase === "technical" || item.phase === "prime";
+  return {
+    plan: {
+      ...plan,
+      items: plan.items.map((item) => ({ ...item, place: own(item) ? "Rink" : "Hall" })),
+    },
+    context: fitContextSchema.parse({
+      places: [
+        { name: "Hall", windows: [{ fromSeconds: -43_200, toSeconds: -1500 }] },
+        { name: "Rink", windows: [{ fromSeconds: -2400, toSeconds: -900 }] },
+      ],
+      travel: [{ from: "Hall", to: "Rink", seconds: 120 }],
+    }),
   };
 }

@@ -10,6 +10,9 @@ export {
 } from "./athlete/profile";
 export { loadedOf, protectedOn, type Replacement, replacements } from "./athlete/protect";
 export { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "./athlete/scale";
+export { type FitContext, fitContextSchema, LONGEST_DAY, openDay, placeKey } from "./day/context";
+export { contextOf, type DayFacts, type DayOf } from "./day/contextOf";
+export type { Venue, VenuePlace, VenueWindow } from "./day/venue";
 export { type DoseEnd, mainRange, moveEnd, withMainRange } from "./dose/adjustDose";
 export { MOST_MOVEMENTS, type Movement } from "./dose/circuitDose";
 export { describeChange } from "./dose/describeChange";
@@ -43,9 +46,11 @@ export {
   plainEvent,
 } from "./event/eventType";
 export { type Setting, usualSetting } from "./event/setting";
-export { compareFits, type GivenUp, givenUp, givenUpLine } from "./fit/explain";
+export { compareFits, culpritLine, type GivenUp, givenUp, givenUpLine, idleLine } from "./fit/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
-export { buildFitTable, type FitTable } from "./fit/fitTable";
+export type { Idle, IdleReason } from "./fit/idle";
+export { type FitProfile, type ProfileTable, profileAt, profileOf, withTable } from "./fit/profile";
+export { type Trade, tradeFor } from "./fit/trade";
 export {
   type LadderDose,
   ladderDoseSchema,
@@ -57,6 +62,8 @@ export { rungName } from "./ladder/ladderLevels";
 export { type SteepStep, steepSteps } from "./ladder/stepRule";
 export { type Coverage, coldOf, coverageOf } from "./plan/coverage";
 export { type DrillContent, drillContent } from "./plan/drillContent";
+export type { Limits } from "./plan/limits";
+export { withoutBrokenPairs } from "./plan/order";
 export { PHASES, type Phase, phaseName } from "./plan/phase";
 export {
   emptyPlan,

@@ -64,6 +64,12 @@ const KINDS: Known = {
   email: fc.uuid().map((id) => `${id}@example.org`),
   startsAt: fc.integer({ min: 0, max: 11 }).map(hour),
   readyAt: fc.integer({ min: 0, max: 11 }).map(hour),
+  opens: fc.integer({ min: 0, max: 11 }).map(hour),
+  closes: fc.integer({ min: 0, max: 11 }).map(hour),
+  // Ways, points and the start name places of the same day, which chance seldom does.
+  travel: fc.constant([]),
+  points: fc.constant([]),
+  startPlace: fc.constant(undefined),
 };
 
 /** Numbers that are asked to be in order, smallest first, wherever they stand together. */
@@ -71,6 +77,7 @@ const ASCENDING = [
   ["floor", "ideal", "ceiling"],
   ["leastSeconds", "longestSeconds"],
   ["readyAt", "startsAt"],
+  ["opens", "closes"],
   ["minutesLong", "minutesBefore"],
   ["intensityFrom", "intensityTo"],
 ];

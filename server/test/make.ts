@@ -81,7 +81,7 @@ export async function makeStart(server: { ask: Ask }): Promise<Start> {
 
 /** The body that writes a start back, with changes. */
 export function startWrite(start: Start, changes: object = {}) {
-  const { id: _, plan: __, athlete, ...write } = start;
+  const { id: _, plan: __, facts: ___, athlete, ...write } = start;
   return { ...write, athleteId: athlete.id, ...changes };
 }
 

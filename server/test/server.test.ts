@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
-import { fitPlan } from "@tonodrome/core";
+import { contextOf, fitPlan } from "@tonodrome/core";
 import { QueryTypes } from "sequelize";
 import { makeOwnerLink, ownerlessClubs } from "../src/access/ownerLink";
 import { buildApp } from "../src/app";
@@ -184,7 +184,9 @@ describe("the demo", () => {
       next.map(async (start) => {
         const plan = await Plan.findOne({ where: { startId: start.id } });
         const available = (start.startsAt.getTime() - start.readyAt.getTime()) / 1000;
-        return plan && fitPlan(plan.body, available).state;
+        const facts = { points: [], places: [], usualReps: 0 };
+        const day = contextOf({ startsAt: start.startsAt.toISOString(), setting: start.setting, facts });
+        return plan && fitPlan(plan.body, available, day).state;
       }),
     );
     // The demo shows all three words, and no warm-up that only a mended ladder could save.

@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
+import { contextOf } from "@tonodrome/core";
 import type { FastifyInstance } from "fastify";
 import { makeStart, planBody, startWrite } from "./make";
 import { fullClub, IN_TIME } from "./people";
@@ -35,6 +36,7 @@ it("shows one warm-up and nothing else to whoever holds the link", async () => {
     startsAt: NOON,
     readyAt: hours(-1),
     plan: start.plan.body,
+    context: contextOf(start),
     expiresAt: NOON.replace(/T.*/, "T00:00:00.000Z").replace(/^.{10}/, hours(24).slice(0, 10)),
   });
   for (const id of [start.id, start.plan.id, start.athlete.id, server.clubId]) {

@@ -14,6 +14,7 @@ export function makeStart(more: Partial<Start> = {}, body: PlanBody = emptyPlan(
     readyAt: "2026-06-01T11:15:00.000Z",
     eventId: null,
     setting: usualSetting(),
+    facts: { points: [], places: [], usualReps: 0 },
     plan: { id: "44444444-4444-4444-8444-444444444444", version: 1, body },
     ...more,
   };

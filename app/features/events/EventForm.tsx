@@ -1,14 +1,8 @@
-import {
-  type EventType,
-  type FixedPoint,
-  formatLength,
-  nameSchema,
-  tagSchema,
-  wordsOf,
-} from "@tonodrome/core";
+import { type EventType, formatLength, nameSchema, wordsOf } from "@tonodrome/core";
 import { eventInputSchema, type ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
-import { Text, View } from "react-native";
+import { View } from "react-native";
+import { FixedPoints } from "~/features/day/FixedPoints";
 import { Amount, Percent } from "~/features/dose/fields";
 import { AREA_OPTIONS } from "~/features/shelf/detailWords";
 import { Button } from "~/ui/Button";
@@ -78,82 +72,11 @@ export function EventForm({ first, shelf, action, pending, failure, onSubmit }: 
         values={event.areas}
         onChange={(areas) => change({ areas })}
       />
-      <FixedPoints points={event.fixedPoints} onChange={(fixedPoints) => change({ fixedPoints })} />
+      <FixedPoints points={event.fixedPoints} most={8} onChange={(fixedPoints) => change({ fixedPoints })} />
       <WordsField label="Kit that has to be ready" words={event.kit} onChange={(kit) => change({ kit })} />
       <WordsField label="Places" words={event.places} most={8} onChange={(places) => change({ places })} />
       {fault || failure ? <Notice warn text={fault ?? failure ?? ""} /> : null}
       <Button label={action} look="full" disabled={pending} onPress={submit} />
-    </View>
-  );
-}
-
-/** Check-in, call and the like, each at its minutes before the start. */
-function FixedPoints({
-  points,
-  onChange,
-}: {
-  points: readonly FixedPoint[];
-  onChange: (points: FixedPoint[]) => void;
-}) {
-  const put = (i: number, more: Partial<FixedPoint>) =>
-    onChange(points.map((p, k) => (k === i ? { ...p, ...more } : p)));
-  const add = () =>
-    onChange([
-      ...points,
-      {
-        name: points.length === 0 ? "Check-in" : "Call",
-        minutesBefore: points.length === 0 ? 60 : 10,
-        minutesLong: 5,
-        closesPractice: false,
-      },
-    ]);
-  return (
-    <View className="gap-3">
-      <Text className="font-strong text-body text-ink">Fixed points before the start</Text>
-      {points.map((point, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a point has nothing else that stays the same while it is edited
-        <View key={i} className="gap-2 border-l-4 border-line pl-3">
-          <TextEdit
-            label={`Fixed point ${i + 1}`}
-            value={point.name}
-            check={tagSchema}
-            onChange={(name) => put(i, { name })}
-          />
-          <Amount
-            label="Minutes before"
-            value={point.minutesBefore}
-            least={0}
-            most={1440}
-            step={5}
-            onChange={(minutesBefore) =>
-              put(i, { minutesBefore, minutesLong: Math.min(point.minutesLong, minutesBefore) })
-            }
-          />
-          <Amount
-            label="It takes, minutes"
-            value={point.minutesLong}
-            least={0}
-            most={Math.min(240, point.minutesBefore)}
-            onChange={(minutesLong) => put(i, { minutesLong })}
-          />
-          <Choice
-            named
-            label="After it"
-            options={[
-              { value: "open", label: "Practice goes on" },
-              { value: "closed", label: "No practice after it" },
-            ]}
-            value={point.closesPractice ? "closed" : "open"}
-            onChange={(after) => put(i, { closesPractice: after === "closed" })}
-          />
-          <Button
-            label={`Take out ${point.name}`}
-            icon="remove"
-            onPress={() => onChange(points.filter((_, k) => k !== i))}
-          />
-        </View>
-      ))}
-      <Button label="Add a fixed point" icon="add" disabled={points.length >= 8} onPress={add} />
     </View>
   );
 }

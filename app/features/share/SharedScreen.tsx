@@ -8,7 +8,7 @@ import { useChanges } from "~/data/live";
 import { DrillFacts } from "~/features/warmup/DrillFacts";
 import { Stair } from "~/features/warmup/Stair";
 import { beginWords, StartBand } from "~/features/warmup/StartBand";
-import { useFit, useFitTable } from "~/features/warmup/useFit";
+import { useFit } from "~/features/warmup/useFit";
 import { Loaded } from "~/ui/Loading";
 import { Heading, useTitle } from "~/ui/Screen";
 import { Sheet } from "~/ui/Sheet";
@@ -38,10 +38,12 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
   const startsAt = Date.parse(shared.startsAt);
   const available = Math.max(0, Math.floor((startsAt - Date.parse(shared.readyAt)) / 1000));
   const untilStart = Math.floor((startsAt - now) / 1000);
-  const fit = useFit(
-    useFitTable(plan, available + 300),
-    untilStart > 0 ? Math.min(available, untilStart) : available,
-  );
+  const { fit } = useFit({
+    plan,
+    context: shared.context,
+    availableSeconds: untilStart > 0 ? Math.min(available, untilStart) : available,
+    horizonSeconds: available,
+  });
   const selected = fit.placements.find((p) => p.item.id === selectedId) ?? null;
   return (
     <View className="mx-auto min-h-0 w-full max-w-[760px] flex-1">
@@ -58,7 +60,7 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
         {plan.items.length === 0 ? (
           <Text className="font-text text-body text-ink">The warm-up is not built yet.</Text>
         ) : null}
-        <Stair fit={fit} body={plan} selectedId={selectedId} onSelect={select} />
+        <Stair fit={fit} context={shared.context} body={plan} selectedId={selectedId} onSelect={select} />
       </ScrollView>
       <StartBand
         start={shared}

@@ -60,7 +60,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
             </Text>
           </View>
         </View>
-        <Standing start={start} view={view} over={over} />
+        <Standing start={start} view={view} over={over} now={now} />
         {over ? null : <Kit start={start} />}
       </Link>
       <View className="flex-row flex-wrap items-center gap-2 pt-2">
@@ -103,7 +103,29 @@ function Kit({ start }: { start: Start }) {
   );
 }
 
-function Standing({ start, view, over }: { start: Start; view: StartView; over: boolean }) {
+/** The last moments to begin: for all of it, and for what is essential. */
+function Latest({ start, view: { latest }, now }: { start: Start; view: StartView; now: number }) {
+  const { full, essentials } = latest;
+  const parts = [
+    full !== null && full > now ? `all of it ${clockTime(full, start.zone)}` : null,
+    essentials !== null && essentials > now ? `the essentials ${clockTime(essentials, start.zone)}` : null,
+  ].filter(Boolean);
+  if (parts.length === 0) return null;
+  return (
+    <Text className="font-text text-small text-muted" testID="latest">
+      Last moment for {parts.join(", for ")}
+    </Text>
+  );
+}
+
+interface StandingProps {
+  start: Start;
+  view: StartView;
+  over: boolean;
+  now: number;
+}
+
+function Standing({ start, view, over, now }: StandingProps) {
   if (over) {
     return (
       <Text className="pt-1 font-text text-body text-muted">Started {roughLength(-view.untilStart)} ago</Text>
@@ -125,6 +147,7 @@ function Standing({ start, view, over }: { start: Start; view: StartView; over: 
           {STATE_WORDS[fit.state]}, {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
         </Text>
       </View>
+      <Latest start={start} view={view} now={now} />
       {fit.state === "fits" ? null : (
         <Text className="font-text text-small text-muted" numberOfLines={2}>
           {givenUpLine(fit)}

@@ -19,6 +19,7 @@ import { Notice } from "~/ui/Notice";
 import { Stepper } from "~/ui/Stepper";
 import { TextEdit } from "~/ui/TextEdit";
 import { Alternatives } from "./Alternatives";
+import { DrillRules } from "./DrillRules";
 
 interface DrillEditorProps {
   placement: Placement;
@@ -28,6 +29,10 @@ interface DrillEditorProps {
   /** What the shelf has of it by now, where that is something else. */
   onShelf: DrillContent | null;
   drills: readonly ShelfDrill[];
+  /** All drills of the plan. */
+  others: readonly PlanItem[];
+  /** Places that are known of the day. */
+  places: readonly string[];
   onSwap: (drill: ShelfDrill) => void;
   onChange: (change: Partial<PlanItem>) => void;
 }
@@ -45,6 +50,8 @@ export function DrillEditor({
   reason,
   onShelf,
   drills,
+  others,
+  places,
   onSwap,
   onChange,
 }: DrillEditorProps) {
@@ -109,6 +116,16 @@ export function DrillEditor({
         check={nameSchema}
         onChange={(name) => onChange({ name })}
       />
+      <DrillRules item={item} others={others} onChange={onChange} />
+      {places.length > 0 ? (
+        <Choice
+          named
+          label="Where"
+          options={[{ value: "", label: "Anywhere" }, ...places.map((value) => ({ value, label: value }))]}
+          value={places.find((p) => p.toLocaleLowerCase() === item.place.toLocaleLowerCase()) ?? ""}
+          onChange={(place) => onChange({ place })}
+        />
+      ) : null}
       <TextEdit
         key={`place-${item.id}`}
         label="Place"

@@ -8,6 +8,7 @@ import {
   steepSteps,
 } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
+import { useMemo } from "react";
 import { ScalesContext } from "~/features/ladder/scales";
 import { DrillEditor } from "./DrillEditor";
 import { DrillFacts } from "./DrillFacts";
@@ -29,10 +30,11 @@ const NO_SCALES: readonly Scale[] = [];
 
 /** The editor of the selected drill. */
 export function SelectedDrill({ model }: { model: WarmUpModel }) {
-  const { selected, fit, draft } = model;
+  const { selected, fit, profile, draft } = model;
+  const given = useMemo(() => (profile ? givenUp(profile, fit) : []), [profile, fit]);
   if (!selected) return null;
   const { id } = selected.item;
-  const reason = givenUp(fit).find((g) => g.itemId === id)?.reason ?? null;
+  const reason = given.find((g) => g.itemId === id)?.reason ?? null;
   const onShelf = shelfVersion(selected.item, model.drills);
   if (!model.mayBuild) return <DrillFacts placement={selected} reason={reason} />;
   return (
@@ -44,6 +46,8 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
         reason={reason}
         onShelf={onShelf}
         drills={model.drills}
+        others={draft.body.items}
+        places={model.context.places.map((p) => p.name)}
         onSwap={model.swap}
         onChange={model.change}
       />

@@ -12,7 +12,8 @@ export function More({ model }: { model: WarmUpModel }) {
       <Button label="Choose several drills" disabled={empty} onPress={() => choose(true)} />
       <Button label="Keep as a template" disabled={empty} onPress={() => open("template")} />
       <Button label="The start: event, conditions, people" onPress={() => open("start")} />
-      <Button label="Wait and steps" onPress={() => open("settings")} />
+      <Button label="Places, windows, fixed points" onPress={() => open("day")} />
+      <Button label="Wait, steps and limits" onPress={() => open("settings")} />
       <Button label="Earlier versions" onPress={() => open("versions")} />
     </View>
   );

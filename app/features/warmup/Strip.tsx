@@ -22,6 +22,8 @@ interface StripProps {
   selected: boolean;
   /** Warns that the climb to this drill is steeper than the plan allows. */
   steep: boolean;
+  /** Whether its place keeps to windows; null where it needs no place. Seen as a band down the side. */
+  windowed: boolean | null;
   onSelect: (id: string) => void;
 }
 
@@ -29,16 +31,22 @@ interface StripProps {
 export const Strip = memo(
   function Strip(props: StripProps) {
     const { level, beginSeconds } = props.placement;
+    const { windowed } = props;
     return (
       <div className="flex">
         <Gutter text={level ? formatMinus(beginSeconds) : ""} />
+        <div
+          className={`w-[6px] shrink-0 ${windowed === null ? "" : windowed ? "bg-ink" : "bg-line"}`}
+          aria-hidden="true"
+        />
         <div className="min-w-0 flex-1">
           <Body {...props} />
         </div>
       </div>
     );
   },
-  (a, b) => sameBody(a, b) && shownBegin(a.placement) === shownBegin(b.placement),
+  (a, b) =>
+    sameBody(a, b) && a.windowed === b.windowed && shownBegin(a.placement) === shownBegin(b.placement),
 );
 
 /** Where a drill that is left out would stand is not shown. */
@@ -54,7 +62,8 @@ const sameBody = (a: StripProps, b: StripProps) =>
   a.steep === b.steep &&
   a.onSelect === b.onSelect &&
   a.placement.item === b.placement.item &&
-  a.placement.levelIndex === b.placement.levelIndex;
+  a.placement.levelIndex === b.placement.levelIndex &&
+  a.placement.spanSeconds === b.placement.spanSeconds;
 
 /** The pressed part: tone and offset for its intensity, height for its length. */
 const Body = memo(function Body({ placement, selected, steep, onSelect }: StripProps) {
@@ -66,7 +75,7 @@ const Body = memo(function Body({ placement, selected, steep, onSelect }: StripP
         ? gap(level.seconds)
         : level.rungs
           ? ladder()
-          : filled(item.intensity, level.seconds);
+          : filled(item.intensity, placement.spanSeconds);
   return (
     <button
       type="button"
@@ -128,11 +137,11 @@ function leftOut(): Look {
 }
 
 /** What it is and how long it takes. */
-function Headline({ placement: { item, level } }: { placement: Placement }) {
+function Headline({ placement: { item, level, spanSeconds } }: { placement: Placement }) {
   return (
     <span className="flex items-start gap-2 text-body">
       <span className="line-clamp-2 flex-1 font-strong">{item.name}</span>
-      <span className="font-figures tabular-nums">{formatLength(level?.seconds ?? 0)}</span>
+      <span className="font-figures tabular-nums">{formatLength(level ? spanSeconds : 0)}</span>
     </span>
   );
 }
@@ -145,6 +154,7 @@ function Lines({ placement, steep, small }: { placement: Placement; steep: boole
       <Headline placement={placement} />
       <span className={`line-clamp-2 font-text text-small ${small}`}>
         {item.phase === "kit" ? item.place : `${item.intensity} %, ${change || level?.words}`}
+        {level && placement.spanSeconds > level.seconds ? ", turns taken" : ""}
         {steep ? ", steep step" : ""}
       </span>
     </>
@@ -205,9 +215,9 @@ function LeftOutLine({ name }: { name: string }) {
   );
 }
 
-function describe({ item, level, ideal, beginSeconds }: Placement): string {
+function describe({ item, level, ideal, beginSeconds, spanSeconds }: Placement): string {
   if (!level) return `${item.name}, left out`;
   const change = level === ideal ? "" : `, ${describeChange(ideal, level)}`;
   const effort = item.phase === "kit" ? "kit" : level.rungs ? "ladder" : `${item.intensity} %`;
-  return `${item.name}, ${effort}, ${level.words}${change}, ${formatLength(level.seconds)}, at ${formatMinus(beginSeconds)}`;
+  return `${item.name}, ${effort}, ${level.words}${change}, ${formatLength(spanSeconds)}, at ${formatMinus(beginSeconds)}`;
 }

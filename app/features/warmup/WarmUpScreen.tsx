@@ -80,6 +80,7 @@ function WarmUp({ start }: { start: Start }) {
         <Climb
           draft={draft}
           fit={fit}
+          context={model.context}
           failure={model.failure}
           selectedId={model.selected?.item.id ?? null}
           over={model.untilStart <= 0}
@@ -135,7 +136,7 @@ function WarmUp({ start }: { start: Start }) {
           tabIndex={0}
         >
           <Heading title={model.selected?.item.name ?? "What this time gives"} />
-          {model.selected ? <DrillPane model={model} /> : <GivenUp fit={fit} table={model.table} />}
+          {model.selected ? <DrillPane model={model} /> : <GivenUp model={model} />}
         </ScrollView>
       ) : null}
       <WarmUpSheets model={model} wide={wide} />
@@ -176,7 +177,10 @@ const Head = memo(function Head({ start, saved, onShare }: HeadProps) {
 });
 
 interface ClimbProps
-  extends Pick<WarmUpModel, "draft" | "fit" | "failure" | "coverage" | "sparing" | "news" | "chosen"> {
+  extends Pick<
+    WarmUpModel,
+    "draft" | "fit" | "context" | "failure" | "coverage" | "sparing" | "news" | "chosen"
+  > {
   selectedId: string | null;
   over: boolean;
   /** Null for somebody who may not. */
@@ -192,10 +196,16 @@ interface ClimbProps
 /** What scrolls: news of the plan, and the stair. Drawn again only when one of them changes, not with every second. */
 const Climb = memo(
   function Climb(props: ClimbProps) {
-    const { draft, fit, failure, selectedId, over, coverage, sparing, news, chosen } = props;
+    const { draft, fit, context, failure, selectedId, over, coverage, sparing, news, chosen } = props;
     const { onAdd, onFill, onCoverage, onSpare, onNews, onSelect, onMove } = props;
     const { items } = draft.body;
-    const ids = useMemo(() => items.map((i) => i.id), [items]);
+    // In the order they are done; the same list as long as that is the same, so that dragging is not set up anew.
+    const order = fit.placements.map((p) => p.item.id).join(" ");
+    const ids = useMemo(() => order.split(" ").filter(Boolean), [order]);
+    const move = useStable((id: string, to: number) => {
+      const target = items.findIndex((i) => i.id === ids[to]);
+      if (target >= 0) onMove?.(id, target);
+    });
     return (
       <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
         <PlanNotices
@@ -211,14 +221,22 @@ const Climb = memo(
           onNews={onNews}
         />
         {coverage && items.length > 0 ? <CoverageStrip coverage={coverage} onPress={onCoverage} /> : null}
-        <Stair fit={fit} body={draft.body} selectedId={selectedId} chosen={chosen} onSelect={onSelect}>
-          {onMove && !chosen ? <SortableStrips ids={ids} onMove={onMove} /> : null}
+        <Stair
+          fit={fit}
+          context={context}
+          body={draft.body}
+          selectedId={selectedId}
+          chosen={chosen}
+          onSelect={onSelect}
+        >
+          {onMove && !chosen ? <SortableStrips ids={ids} onMove={move} /> : null}
         </Stair>
       </ScrollView>
     );
   },
   (a, b) =>
     a.fit === b.fit &&
+    a.context === b.context &&
     a.failure === b.failure &&
     a.coverage === b.coverage &&
     a.sparing === b.sparing &&

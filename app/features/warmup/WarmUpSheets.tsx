@@ -17,6 +17,7 @@ import type { WarmUpModel } from "./useWarmUp";
 
 // Loaded when it is first asked for.
 const FillSheet = lazy(() => import("~/features/fill/FillSheet"));
+const DaySheet = lazy(() => import("~/features/day/DaySheet"));
 
 const KEYS = [
   ["↑ ↓", "Choose a drill"],
@@ -35,7 +36,7 @@ const KEYS = [
 
 /** Whichever sheet is open over the warm-up. */
 export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolean }) {
-  const { draft, fit, selected, sheet, open } = model;
+  const { draft, selected, sheet, open } = model;
   const { body, edit } = draft;
   const close = () => open(null);
   switch (sheet) {
@@ -61,7 +62,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
     case "given-up":
       return (
         <Sheet title={`${model.minutes} min available`} onClose={close}>
-          <GivenUp fit={fit} table={model.table} />
+          <GivenUp model={model} />
         </Sheet>
       );
     case "more":
@@ -100,6 +101,14 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
           <StartDetails start={model.start} onDone={close} />
         </Sheet>
       );
+    case "day":
+      return (
+        <Sheet title="Places, windows, fixed points" onClose={close}>
+          <Suspense fallback={<Loading />}>
+            <DaySheet start={model.start} onDone={close} />
+          </Suspense>
+        </Sheet>
+      );
     case "coverage":
       return model.coverage ? (
         <Sheet title="What is touched" onClose={close}>
@@ -114,7 +123,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       );
     case "settings":
       return (
-        <Sheet title="Wait and steps" onClose={close}>
+        <Sheet title="Wait, steps and limits" onClose={close}>
           <PlanSettings body={body} onChange={(more) => edit((b) => ({ ...b, ...more }))} />
         </Sheet>
       );

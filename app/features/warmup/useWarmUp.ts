@@ -1,7 +1,9 @@
 import {
   type Coverage,
+  contextOf,
   type Fit,
-  type FitTable,
+  type FitContext,
+  type FitProfile,
   type Placement,
   type PlanBody,
   type PlanItem,
@@ -17,7 +19,7 @@ import {
   type Start,
 } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { useMay } from "~/data/account";
 import { useEvents } from "~/data/building";
 import { type PlanDraft, usePlanDraft } from "~/data/planDraft";
@@ -41,7 +43,7 @@ import {
   replaceItem,
   splitItem,
 } from "./editPlan";
-import { SLIDER_MINUTES, useFit, useFitTable } from "./useFit";
+import { SLIDER_MINUTES, useFit } from "./useFit";
 
 /** The sheet that lies over the warm-up, if any. */
 export type OpenSheet =
@@ -56,6 +58,7 @@ export type OpenSheet =
   | "fill"
   | "template"
   | "start"
+  | "day"
   | "coverage"
   | "spare"
   | null;
@@ -65,12 +68,16 @@ export type Deed = "copy" | "circuit" | "split" | "earlier" | "later" | "remove"
 
 export interface WarmUpModel {
   start: Start;
+  /** What the day allows. */
+  context: FitContext;
   /** Whether one may change the warm-up, and whether one may run it. */
   mayBuild: boolean;
   mayRun: boolean;
   draft: PlanDraft;
-  table: FitTable;
   fit: Fit;
+  /** Every time available; null while it is reckoned, and how far that is. */
+  profile: FitProfile | null;
+  share: number;
   now: number;
   untilStart: number;
   /** Time available, minutes, as the slider has it. */
@@ -104,6 +111,9 @@ export interface WarmUpModel {
   step: (by: number) => void;
   move: (itemId: string, toIndex: number) => void;
   change: (more: Partial<PlanItem>) => void;
+  /** The same for any drill, and taking it out. */
+  changeDrill: (itemId: string, more: Partial<PlanItem>) => void;
+  removeDrill: (itemId: string) => void;
   /** More or less of the selected drill. */
   dose: (steps: 1 | -1) => void;
   add: (drill: Drill) => void;
@@ -169,8 +179,13 @@ export function useWarmUp(start: Start): WarmUpModel {
   const mostMinutes = Math.max(SLIDER_MINUTES, saved);
   const untilStart = Math.floor((startsAt - now) / 1000);
   const isCapped = untilStart > 0 && untilStart < minutes * 60;
-  const table = useFitTable(body, mostMinutes * 60 + 300);
-  const fit = useFit(table, isCapped ? untilStart : minutes * 60);
+  const context = useMemo(() => contextOf(start), [start]);
+  const { fit, profile, share } = useFit({
+    plan: body,
+    context,
+    availableSeconds: isCapped ? untilStart : minutes * 60,
+    horizonSeconds: mostMinutes * 60 + 300,
+  });
 
   const index = body.items.findIndex((i) => i.id === selectedId);
   const sparing = useSparing(start, body, mayBuild ? athlete : undefined, shelf.data);
@@ -179,11 +194,13 @@ export function useWarmUp(start: Start): WarmUpModel {
 
   return {
     start,
+    context,
     mayBuild,
     mayRun,
     draft,
-    table,
     fit,
+    profile,
+    share,
     now,
     untilStart,
     minutes,
@@ -193,7 +210,7 @@ export function useWarmUp(start: Start): WarmUpModel {
     saving: saveStart.isPending,
     running: openRun !== null,
     failure: saveStart.error?.message ?? null,
-    selected: fit.placements[index] ?? null,
+    selected: fit.placements.find((p) => p.item.id === selectedId) ?? null,
     index,
     athlete,
     event,
@@ -228,6 +245,10 @@ export function useWarmUp(start: Start): WarmUpModel {
       if (item && mayBuild) change({ dose: nudgeDose(item.dose, steps) });
     }),
     add: useStable((drill: Drill) => edit((b) => addDrill(b, drill).body)),
+    changeDrill: useStable((itemId: string, more: Partial<PlanItem>) =>
+      edit((b) => changeItem(b, itemId, more)),
+    ),
+    removeDrill: useStable((itemId: string) => edit((b) => removeItems(b, [itemId]))),
     remove: useStable(() => {
       if (index < 0 || !mayBuild) return;
       edit((b) => removeItems(b, [selectedId ?? ""]));

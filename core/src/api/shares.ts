@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { fitContextSchema } from "../day/context";
 import { planBodySchema } from "../plan/plan";
 import { instantSchema } from "./common";
 
@@ -27,6 +28,8 @@ export const sharedSchema = z.strictObject({
   startsAt: z.iso.datetime(),
   readyAt: z.iso.datetime(),
   plan: planBodySchema,
+  /** What the day allows, so that it is fitted as the coach sees it. */
+  context: fitContextSchema,
   expiresAt: z.iso.datetime(),
 });
 

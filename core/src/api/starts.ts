@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { fixedPointSchema } from "../event/eventType";
 import { settingSchema, usualSetting } from "../event/setting";
 import { nameSchema, noteSchema } from "../plan/text";
 import { isTimeZone } from "../time/zone";
@@ -59,6 +60,12 @@ export const startSchema = z.strictObject({
   readyAt: z.iso.datetime(),
   eventId: z.uuid().nullable(),
   setting: settingSchema,
+  /** What the fit has to know of its event and its athlete. */
+  facts: z.strictObject({
+    points: z.array(fixedPointSchema),
+    places: z.array(z.string()),
+    usualReps: z.number().int().min(0),
+  }),
   plan: planSchema,
 });
 

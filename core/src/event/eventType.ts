@@ -24,6 +24,8 @@ export const fixedPointSchema = z.strictObject({
   minutesLong: z.number().int().min(0).max(240),
   /** Whether the athlete cannot practise any more after it. */
   closesPractice: z.boolean(),
+  /** Where it is; left out, wherever the athlete is. */
+  place: tagSchema.optional(),
 });
 
 export type FixedPoint = z.infer<typeof fixedPointSchema>;

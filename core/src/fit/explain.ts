@@ -1,6 +1,9 @@
 import { describeChange } from "../dose/describeChange";
-import { spokenLength } from "../time/clock";
+import { formatLength, spokenLength } from "../time/clock";
 import type { Fit, Placement } from "./fit";
+import type { Idle, IdleReason } from "./idle";
+import type { FitProfile } from "./profile";
+import { type Bound, boundsOf, type Culprit, culpritOf } from "./reasons";
 
 /** One thing the fit gave up, in words. */
 export interface GivenUp {
@@ -8,20 +11,28 @@ export interface GivenUp {
   name: string;
   /** "left out", or "3 → 2 sets". */
   change: string;
-  /** Why, as a sentence. */
+  /** What bound, as a sentence. */
   reason: string;
+  bound: Bound;
 }
 
-/** Everything below its ideal, in plan order, with the rule that bound. */
-export function givenUp(fit: Fit): GivenUp[] {
-  return fit.placements
-    .filter((p) => p.bound !== null)
-    .map((p) => ({
+/** Everything below its ideal, in the order it is done, with what bound it. */
+export function givenUp(profile: FitProfile, fit: Fit): GivenUp[] {
+  const bounds = boundsOf(profile, fit);
+  return fit.placements.filter(isBelow).map((p) => {
+    const bound = bounds.get(p.item.id) ?? { kind: "together" };
+    return {
       itemId: p.item.id,
       name: p.item.name,
       change: changeOf(p),
-      reason: reasonOf(p),
-    }));
+      reason: reasonOf(p, bound, profile),
+      bound,
+    };
+  });
+}
+
+function isBelow({ verdict }: Placement): boolean {
+  return verdict === "left-out" || verdict === "floor" || verdict === "shortened";
 }
 
 /**
@@ -30,16 +41,17 @@ export function givenUp(fit: Fit): GivenUp[] {
  */
 export function givenUpLine(fit: Fit): string {
   if (fit.placements.length === 0) return "No drills yet.";
-  const list = givenUp(fit);
-  if (fit.stepBlocked) {
-    return "Essential drills are too steep a step apart: add a drill between, or allow a larger step.";
-  }
-  const lead = fit.state === "short" ? `Essentials are ${spokenLength(fit.missingSeconds)} short. ` : "";
+  const list = fit.placements.filter(isBelow);
+  const lead = fit.neverFits
+    ? "Not every essential drill can be done, whatever the time. "
+    : fit.state === "short"
+      ? `Essentials are ${spokenLength(fit.missingSeconds)} short. `
+      : "";
   if (list.length === 0)
     return fit.spareSeconds > 0
       ? `Nothing given up, ${spokenLength(fit.spareSeconds)} spare.`
       : "Nothing given up.";
-  const named = list.map((g) => `${g.name} ${g.change}`);
+  const named = list.map((p) => `${p.item.name} ${changeOf(p)}`);
   const shown = named.slice(0, 3).join(", ");
   const more = named.length > 3 ? ` and ${named.length - 3} more` : "";
   return `${lead}Gave up ${list.length}: ${shown}${more}`;
@@ -49,30 +61,128 @@ function changeOf(p: Placement): string {
   return p.level ? describeChange(p.ideal, p.level) : "left out";
 }
 
-function reasonOf(p: Placement): string {
-  if (p.bound === "step") {
-    return "The step up from the technical drill kept before it would be too large.";
+function reasonOf(p: Placement, bound: Bound, { problem }: FitProfile): string {
+  switch (bound.kind) {
+    case "time":
+      return timeReason(p);
+    case "step":
+      return "The step up from the technical drill kept before it would be too large.";
+    case "window":
+      return `${problem.places[bound.place]} is not open long enough for it.`;
+    case "point":
+      return `${problem.points[bound.point]?.name} is in its way.`;
+    case "general":
+      return `It would be more than ${problem.generalMost / 60} min of general work on end.`;
+    case "cap":
+      return {
+        volume: "It would be more repetitions than the share of an ordinary session that is allowed.",
+        explosive: "It would be more explosive repetitions than are allowed.",
+        easy: "Too little of the warm-up would be easy.",
+      }[bound.cap];
+    case "pair":
+      return "It must follow a drill that is not kept, or that one needs its place.";
+    case "rest":
+      return "The rest owed after it, or before it, leaves no room.";
+    case "owed":
+      return "So hard, it would need more rest before the start than there is.";
+    case "travel":
+      return "The way between places leaves no room for it.";
+    case "wait":
+      return "The least wait before the start leaves no room for it.";
+    case "together":
+      return "Several of the day's limits together leave no room for it.";
   }
-  if (p.verdict === "left-out") {
-    return p.item.priority === "essential"
-      ? "Not enough time for every essential drill."
-      : `Not enough time: it is ${p.item.priority === "useful" ? "only useful" : "an extra"}, and what matters more comes first.`;
-  }
+}
+
+function timeReason(p: Placement): string {
   if (p.verdict === "floor") return "Not enough time: held at its floor.";
-  return "Not enough time for its ideal.";
+  if (p.verdict !== "left-out") return "Not enough time for its ideal.";
+  return p.item.priority === "essential"
+    ? "Not enough time for every essential drill."
+    : `Not enough time: it is ${p.item.priority === "useful" ? "only useful" : "an extra"}, and what matters more comes first.`;
+}
+
+/**
+ * What keeps the essentials from fitting, as a sentence; null when they fit or only time is missing.
+ * @example "Rink is the reason: it would have to open 1:30 earlier."
+ */
+export function culpritLine(profile: FitProfile, availableSeconds: number): string | null {
+  const culprit = culpritOf(profile, availableSeconds);
+  if (culprit) return wordsFor(culprit, profile);
+  return Number.isFinite(profile.needs.essentials)
+    ? null
+    : "Several of the day's limits together keep the essential drills apart.";
+}
+
+function wordsFor({ rule, lackSeconds }: Culprit, { problem }: FitProfile): string {
+  switch (rule.kind) {
+    case "window": {
+      const place = problem.places[rule.place];
+      return lackSeconds === null
+        ? `${place} is the reason: its windows are too short for what is essential there.`
+        : `${place} is the reason: it would have to open ${formatLength(lackSeconds)} earlier.`;
+    }
+    case "point":
+      return `${problem.points[rule.point]?.name} is the reason: without it, or at another time, the essential drills would fit.`;
+    case "step":
+      return "Some essential drills stand a steeper step apart than this plan allows: add a drill between them, lower one, or allow a larger step.";
+    case "general":
+      return "The limit on general work on end is the reason: raise it, or put a breather between.";
+    case "cap":
+      return {
+        volume: "The limit on repetitions is the reason: raise it, or lower the floors.",
+        explosive: "The limit on explosive repetitions is the reason: raise it, or lower the floors.",
+        easy: "The easy share is the reason: add easy work, or ask for less of it.",
+      }[rule.cap];
+    case "pair":
+      return "A drill that must follow another is the reason: take the pair out, or make both essential.";
+    case "rest":
+      return "The rests owed inside are the reason: shorten them, or the work before them.";
+    case "owed":
+      return "The rest owed before the start is the reason: lower the hardest drill, or ask for less rest.";
+    case "travel":
+      return "The ways between places are the reason: there is no time to get from one to the other.";
+    case "wait":
+      return "The least wait before the start is the reason.";
+  }
 }
 
 /**
  * What one fit has over another, drill by drill: what five more minutes buy, or five fewer cost.
- * @returns sentences in plan order, empty when both are the same
+ * @returns sentences in the order of the first, empty when both are the same
  * @example compareFits(now, later) // ["Spins comes back", "Walking lunges 2 → 3 sets"]
  */
 export function compareFits(from: Fit, to: Fit): string[] {
-  return from.placements.flatMap((was, i) => {
-    const is = to.placements[i];
+  const then = new Map(to.placements.map((p) => [p.item.id, p]));
+  return from.placements.flatMap((was) => {
+    const is = then.get(was.item.id);
     if (!is || was.levelIndex === is.levelIndex) return [];
     if (!was.level) return [`${was.item.name} comes back`];
     if (!is.level) return [`${was.item.name} left out`];
     return [`${was.item.name} ${describeChange(was.level, is.level)}`];
   });
+}
+
+/** Why nothing is done for a while, in a line. */
+export function idleLine({ reasons }: Idle): string {
+  return reasons.map(idleWords).join(", ") || "waiting for what comes next";
+}
+
+function idleWords(reason: IdleReason): string {
+  switch (reason.kind) {
+    case "way":
+      return `${formatLength(reason.seconds)} to ${reason.place}`;
+    case "rest":
+      return `${formatLength(reason.seconds)} rest after ${reason.after}`;
+    case "point":
+      return reason.seconds > 0 ? `${reason.name}, ${formatLength(reason.seconds)}` : reason.name;
+    case "closed":
+      return `${reason.place} closes`;
+    case "no-practice":
+      return `no practice after ${reason.name}`;
+    case "owed":
+      return `${formatLength(reason.seconds)} owed after ${reason.after}`;
+    case "wait":
+      return "wait";
+  }
 }

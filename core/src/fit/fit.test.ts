@@ -1,52 +1,38 @@
 import fc from "fast-check";
+import { openDay } from "../day/context";
 import { levelsOf } from "../dose/levelsOf";
-import { bruteForce, compare, mayBeDone, rankOf, workOf } from "../testing/bruteForce";
+import type { PlanBody } from "../plan/plan";
+import { rankOf as rankWith } from "../testing/bruteFit";
+import { checkSchedule, waitsTooLong } from "../testing/checkSchedule";
+import { compare } from "../testing/compareRanks";
 import { anyPlan, drill, planOf } from "../testing/generate";
 import { type Fit, fitAt, fitPlan } from "./fit";
-import { buildFitTable } from "./fitTable";
+import { profileOf } from "./profile";
 
 const levelsIn = (fit: Fit) => fit.placements.map((p) => p.levelIndex);
 const time = fc.integer({ min: 0, max: 600 });
 
-describe("the fit equals a brute force", () => {
-  it("as late as possible", () => {
-    fc.assert(
-      fc.property(anyPlan(5), time, (plan, available) => {
-        const fit = fitPlan(plan, available);
-        const best = bruteForce(plan, 0, Math.max(0, available - plan.wait.leastSeconds));
-        expect(rankOf(plan, levelsIn(fit))).toEqual(best?.rank.slice(0, -1));
-        expect(fit.workSeconds).toBe(-(best?.rank.at(-1) ?? 0) || 0);
-      }),
-      { numRuns: 1500 },
-    );
-  });
-
-  it("begun at once, when the leftover wait may not be too long", () => {
-    fc.assert(
-      fc.property(anyPlan(4), time, (plan, available) => {
-        const fit = fitPlan(plan, available, { beginAtOnce: true });
-        const room = Math.max(0, available - plan.wait.leastSeconds);
-        const best =
-          bruteForce(plan, available - plan.wait.longestSeconds, room) ?? bruteForce(plan, 0, room);
-        expect(rankOf(plan, levelsIn(fit))).toEqual(best?.rank.slice(0, -1));
-        expect(fit.waitSeconds).toBe(available - fit.workSeconds);
-      }),
-      { numRuns: 800 },
-    );
-  });
-});
+const doneIn = (fit: Fit) =>
+  fit.placements
+    .filter((p) => p.level)
+    .map((p) => ({
+      id: p.item.id,
+      levelIndex: p.levelIndex,
+      beginSeconds: p.beginSeconds,
+      spanSeconds: p.spanSeconds,
+    }));
+const rankOf = (plan: PlanBody, fit: Fit) => rankWith(plan, levelsIn(fit), !waitsTooLong(plan, doneIn(fit)));
 
 describe("the fit keeps its promises", () => {
   it("is never over time, keeps the order, the step rule and whole levels", () => {
     fc.assert(
       fc.property(anyPlan(14), fc.integer({ min: 0, max: 1800 }), (plan, available) => {
         const fit = fitPlan(plan, available);
-        const way = levelsIn(fit);
         expect(fit.placements.map((p) => p.item.id)).toEqual(plan.items.map((i) => i.id));
-        expect(fit.workSeconds).toBe(workOf(plan, way));
-        expect(fit.workSeconds + fit.waitSeconds + fit.spareSeconds).toBe(available);
+        const idle = fit.idle.reduce((sum, i) => sum + i.toSeconds - i.fromSeconds, 0);
+        if (fit.workSeconds > 0) expect(fit.workSeconds + idle + fit.spareSeconds).toBe(available);
         expect(fit.spareSeconds).toBeGreaterThanOrEqual(0);
-        expect(mayBeDone(plan, way)).toBe(true);
+        expect(checkSchedule(plan, openDay(), doneIn(fit), available)).toEqual([]);
         let at = fit.beginSeconds;
         for (const p of fit.placements) {
           if (!p.level) continue;
@@ -55,7 +41,7 @@ describe("the fit keeps its promises", () => {
           expect(Number.isInteger(p.level.volume.amount)).toBe(true);
           at += p.level.seconds;
         }
-        if (fit.workSeconds > 0) expect(at + fit.waitSeconds).toBe(0);
+        if (fit.workSeconds > 0) expect(at).toBe(fit.idle.find((i) => i.toSeconds === 0)?.fromSeconds ?? 0);
       }),
     );
   });
@@ -64,7 +50,7 @@ describe("the fit keeps its promises", () => {
     fc.assert(
       fc.property(anyPlan(12), time, time, (plan, a, b) => {
         const [less, more] = [Math.min(a, b), Math.max(a, b)];
-        const rank = (t: number) => rankOf(plan, levelsIn(fitPlan(plan, t)));
+        const rank = (t: number) => rankOf(plan, fitPlan(plan, t));
         expect(compare(rank(more), rank(less))).toBeGreaterThanOrEqual(0);
       }),
     );
@@ -75,7 +61,7 @@ describe("the fit keeps its promises", () => {
       fc.property(anyPlan(10), time, time, (plan, available, extra) => {
         const fit = fitPlan(plan, available);
         expect(fitPlan(JSON.parse(JSON.stringify(plan)), available)).toEqual(fit);
-        expect(fitAt(buildFitTable(plan, available + extra), available)).toEqual(fit);
+        expect(fitAt(profileOf(plan, openDay(), available + extra), available)).toEqual(fit);
       }),
     );
   });
@@ -86,7 +72,7 @@ describe("the fit keeps its promises", () => {
         const fit = fitPlan(plan, available);
         const lost = fit.placements.some((p) => p.item.priority === "essential" && p.verdict === "left-out");
         expect(fit.state === "short").toBe(lost);
-        expect(lost).toBe(fit.stepBlocked || fit.missingSeconds > 0);
+        expect(lost).toBe(fit.neverFits || fit.missingSeconds > 0);
         if (fit.missingSeconds > 0) {
           const enough = fitPlan(plan, available + fit.missingSeconds);
           const almost = fitPlan(plan, available + fit.missingSeconds - 1);
@@ -147,8 +133,8 @@ describe("the step rule under a squeeze", () => {
   it("says that time will not help when essentials stand too far apart", () => {
     const plan = planOf([rung("30", 30, "essential"), rung("90", 90, "essential")]);
     const fit = fitPlan(plan, 3600);
-    expect(fit).toMatchObject({ state: "short", stepBlocked: true, missingSeconds: 0 });
-    expect(fit.placements.filter((p) => p.bound === "step")).toHaveLength(1);
+    expect(fit).toMatchObject({ state: "short", neverFits: true, missingSeconds: 0 });
+    expect(fit.placements.filter((p) => p.verdict === "left-out")).toHaveLength(1);
   });
 });
 
@@ -161,23 +147,6 @@ describe("the wait", () => {
       spareSeconds: 510,
       beginSeconds: -390,
     });
-  });
-
-  it("grows when begun at once, and says when it is longer than tolerated", () => {
-    const plan = planOf([drill("a")], { wait: { leastSeconds: 300, longestSeconds: 600 } });
-    expect(fitPlan(plan, 900, { beginAtOnce: true })).toMatchObject({
-      waitSeconds: 810,
-      waitOverSeconds: 210,
-      spareSeconds: 0,
-    });
-  });
-
-  it("refuses to begin at once from a table that has dropped the totals that would need", () => {
-    const plan = planOf([drill("a")]);
-    expect(() => fitAt(buildFitTable(plan, 600), 600, { beginAtOnce: true })).toThrow(/everyTotal/);
-    const whole = buildFitTable(plan, 600, { everyTotal: true });
-    expect(fitAt(whole, 300, { beginAtOnce: true })).toEqual(fitPlan(plan, 300, { beginAtOnce: true }));
-    expect(fitAt(whole, 300)).toEqual(fitPlan(plan, 300));
   });
 
   it("takes all there is when one minute is left", () => {

@@ -1,12 +1,13 @@
+import { type FitContext, openDay } from "../day/context";
 import type { DoseLevel } from "../dose/level";
 import type { PlanBody, PlanItem } from "../plan/plan";
-import { buildFitTable, type FitTable, readLevels } from "./fitTable";
+import { type Idle, idleOf } from "./idle";
+import type { FitDrill, FitProblem } from "./problem";
+import { type FitProfile, profileAt, stepsAt } from "./profile";
+import type { SolvedStep } from "./solve";
 
 /** What became of one drill. */
 export type Verdict = "kept" | "lengthened" | "shortened" | "floor" | "left-out";
-
-/** Which rule decided it: there was not enough time, or the step in intensity would have been too large. */
-export type Bound = "time" | "step";
 
 export interface Placement {
   item: PlanItem;
@@ -16,9 +17,9 @@ export interface Placement {
   ideal: DoseLevel;
   /** Seconds from the start, negative; where it would stand when left out. */
   beginSeconds: number;
+  /** Seconds it takes: more than its level says where turns are taken; 0 when left out. */
+  spanSeconds: number;
   verdict: Verdict;
-  /** Null when nothing was given up. */
-  bound: Bound | null;
 }
 
 /** One word for the whole: everything that matters is in, something gave way, or essentials are missing. */
@@ -27,129 +28,112 @@ export type FitState = "fits" | "tight" | "short";
 export interface Fit {
   availableSeconds: number;
   state: FitState;
+  /** One per drill: those kept in the order they are done, those left out where the plan has them. */
   placements: Placement[];
   /** Seconds from the start at which the first drill begins, negative; 0 when there is none. */
   beginSeconds: number;
-  /** Seconds of drills, rests inside them included. */
+  /** Seconds of drills, rests and turns inside them included. */
   workSeconds: number;
-  /** Wait between the last drill and the start, seconds. */
+  /** Time between drills and before the start in which nothing is done, in order, with the reasons. */
+  idle: Idle[];
+  /** From the end of the last drill that keeps the athlete warm to the start, seconds. */
   waitSeconds: number;
   /** How far that wait is over the longest one the coach tolerates, seconds; 0 when it is not. */
   waitOverSeconds: number;
   /** Time available that is not needed: the athlete may begin this much later. */
   spareSeconds: number;
-  /** Missing seconds before every essential drill fits at its floor; 0 when they fit. */
+  /** Missing seconds before every essential drill fits at its floor; 0 when they fit, or never will. */
   missingSeconds: number;
-  /** True when no amount of time helps: essentials are too steep a step apart. */
-  stepBlocked: boolean;
-}
-
-export interface FitOptions {
-  /** Begin with the time available rather than as late as possible; what is left over becomes wait. */
-  beginAtOnce?: boolean;
+  /** True when no amount of time helps: a rule keeps essentials apart, or a window is too short for them. */
+  neverFits: boolean;
 }
 
 /**
- * Fits a plan to the time available before the start: the best level, or none, for every drill, in the order given.
+ * Fits a plan to the time available before the start: the best level, or none, and a begin time for every drill.
  * @param availableSeconds whole seconds between the earliest beginning and the start; below 0 counts as 0
- * @see buildFitTable when several times are wanted for one plan
+ * @param context what the day allows; an open day unless given
+ * @see profileOf when several times are wanted for one plan
  */
-export function fitPlan(plan: PlanBody, availableSeconds: number, options: FitOptions = {}): Fit {
-  const table = buildFitTable(plan, availableSeconds, { everyTotal: options.beginAtOnce ?? false });
-  return fitAt(table, availableSeconds, options);
+export function fitPlan(plan: PlanBody, availableSeconds: number, context: FitContext = openDay()): Fit {
+  return fitAt(profileAt(plan, context, availableSeconds), availableSeconds);
 }
 
 /**
- * Reads the best plan for one time available from a table.
- * @param table built for at least this time; with `everyTotal` when it is to begin at once
+ * Looks up the best plan for one time available.
+ * @param profile made for at least this time
  * @param availableSeconds whole seconds; below 0 counts as 0
- * @throws RangeError when the table does not hold what beginning at once asks
  */
-export function fitAt(table: FitTable, availableSeconds: number, options: FitOptions = {}): Fit {
-  if (options.beginAtOnce && !table.everyTotal) {
-    throw new RangeError("To begin at once, build the table with everyTotal: a plan may be too short.");
-  }
+export function fitAt(profile: FitProfile, availableSeconds: number): Fit {
+  const { problem, needs } = profile;
   const available = Math.max(0, Math.floor(availableSeconds));
-  const { leastSeconds, longestSeconds } = table.plan.wait;
-  const room = Math.max(0, available - leastSeconds);
-  const column = options.beginAtOnce
-    ? (bestColumn(table, available - longestSeconds, room) ?? bestColumn(table, 0, room) ?? 0)
-    : (bestColumn(table, 0, room) ?? 0);
-
-  const workSeconds = column * table.grain;
-  const spare = available - workSeconds - Math.min(leastSeconds, available);
-  const waitSeconds = options.beginAtOnce ? available - workSeconds : Math.min(leastSeconds, available);
-  const placements = place(table, readLevels(table, column), waitSeconds + workSeconds, room - workSeconds);
-  const missing = table.essentialSeconds + leastSeconds - available;
-  const hasEssentials = table.essentialSeconds > 0;
+  const steps = stepsAt(profile, available);
+  const placements = place(problem, steps);
+  const beginSeconds = steps[0]?.begin ?? 0;
+  const waitSeconds = waitOf(problem, steps, available);
   return {
     availableSeconds: available,
     state: stateOf(placements),
     placements,
-    beginSeconds: workSeconds > 0 ? -(waitSeconds + workSeconds) : 0,
-    workSeconds,
+    beginSeconds,
+    workSeconds: steps.reduce((sum, s) => sum + s.span, 0),
+    idle: idleOf(problem, steps),
     waitSeconds,
-    waitOverSeconds: Math.max(0, waitSeconds - longestSeconds),
-    spareSeconds: options.beginAtOnce ? 0 : spare,
-    missingSeconds: hasEssentials && Number.isFinite(missing) ? Math.max(0, missing) : 0,
-    stepBlocked: !Number.isFinite(table.essentialSeconds),
+    waitOverSeconds: steps.length > 0 ? Math.max(0, waitSeconds - problem.longestWait) : 0,
+    spareSeconds: Math.max(0, available - (steps.length > 0 ? -beginSeconds : problem.leastWait)),
+    missingSeconds: Number.isFinite(needs.essentials) ? Math.max(0, needs.essentials - available) : 0,
+    neverFits: !Number.isFinite(needs.essentials),
   };
 }
 
-/** The column of greatest worth between two totals in seconds; the shortest of equals. Null when there is none. */
-function bestColumn(table: FitTable, fromSeconds: number, toSeconds: number): number | null {
-  const { high, low } = table.worth;
-  const from = Math.max(0, Math.ceil(fromSeconds / table.grain));
-  const to = Math.min(table.most, Math.floor(toSeconds / table.grain));
-  let best: number | null = null;
-  for (let d = from; d <= to; d++) {
-    const h = high[d] as number;
-    if (h < 0) continue;
-    if (best !== null) {
-      const old = high[best] as number;
-      if (h < old || (h === old && (low[d] as number) <= (low[best] as number))) continue;
-    }
-    best = d;
-  }
-  return best;
+function waitOf({ drills, leastWait }: FitProblem, steps: readonly SolvedStep[], available: number): number {
+  const last = steps.findLast((s) => drills[s.drill]?.warming) ?? steps.at(-1);
+  return last ? -(last.begin + last.span) : Math.min(leastWait, available);
 }
 
-function place(table: FitTable, levels: number[], lead: number, unused: number): Placement[] {
-  let at = -lead;
-  return table.drills.map(({ item, levels: all, ideal }, i) => {
-    const levelIndex = levels[i] ?? -1;
-    const level = all[levelIndex] ?? null;
-    const beginSeconds = at;
-    at += level?.seconds ?? 0;
-    const verdict = verdictOf(levelIndex, ideal);
-    const next = all[levelIndex + 1];
-    const growth = (next?.seconds ?? 0) - (level?.seconds ?? 0);
+function place({ drills }: FitProblem, steps: readonly SolvedStep[]): Placement[] {
+  const kept = steps.map((step): Placement => {
+    const drill = drills[step.drill] as FitDrill;
     return {
-      item,
-      levelIndex,
-      level,
-      ideal: all[ideal] as DoseLevel,
-      beginSeconds,
-      verdict,
-      // With room to spare for the next level, only the step rule can have kept it out.
-      bound: levelIndex >= ideal ? null : growth <= unused ? "step" : "time",
+      item: drill.item,
+      levelIndex: step.level,
+      level: drill.levels[step.level] ?? null,
+      ideal: drill.levels[drill.ideal] as DoseLevel,
+      beginSeconds: step.begin,
+      spanSeconds: step.span,
+      verdict: verdictOf(step.level, drill.ideal),
     };
   });
+  const placements = [...kept];
+  drills.forEach(({ item, levels, ideal }, i) => {
+    if (steps.some((s) => s.drill === i)) return;
+    // Before the first of those kept that the plan has later.
+    const later = placements.findIndex((p) => p.level && drills.findIndex((d) => d.item === p.item) > i);
+    const at = later < 0 ? placements.length : later;
+    placements.splice(at, 0, {
+      item,
+      levelIndex: -1,
+      level: null,
+      ideal: levels[ideal] as DoseLevel,
+      beginSeconds: placements[at]?.beginSeconds ?? 0,
+      spanSeconds: 0,
+      verdict: "left-out",
+    });
+  });
+  return placements;
 }
 
 function verdictOf(level: number, ideal: number): Verdict {
-  if (level < 0) return "left-out";
   if (level === ideal) return "kept";
   if (level > ideal) return "lengthened";
   return level === 0 ? "floor" : "shortened";
 }
 
 function stateOf(placements: readonly Placement[]): FitState {
-  const gaveWay = (p: Placement) => p.verdict === "left-out";
-  if (placements.some((p) => p.item.priority === "essential" && gaveWay(p))) return "short";
+  const leftOut = (p: Placement) => p.verdict === "left-out";
+  if (placements.some((p) => p.item.priority === "essential" && leftOut(p))) return "short";
   const lost = placements.some(
     (p) =>
-      (p.item.priority === "useful" && gaveWay(p)) ||
+      (p.item.priority === "useful" && leftOut(p)) ||
       (p.item.priority === "essential" && (p.verdict === "floor" || p.verdict === "shortened")),
   );
   return lost ? "tight" : "fits";

@@ -1,6 +1,5 @@
 import { idealLevel, levelsOf } from "../dose/levelsOf";
 import type { PlanItem } from "../plan/plan";
-import { PRIORITIES, type Priority } from "../plan/priority";
 
 /** Points a drill collects on its way from floor to ideal, and again from ideal to ceiling. */
 const POINTS = 60;
@@ -11,34 +10,43 @@ export interface Worth {
   low: number;
 }
 
+export interface Worths {
+  /** One row per item, in plan order: `rows[i][k]` is the worth of `levelsOf(items[i].dose)[k]`. */
+  rows: Worth[][];
+  /** What a wait no longer than the longest tolerated is worth; goes to `high`. */
+  wait: number;
+}
+
 /**
  * The worth of every level of every drill of a plan.
  *
- * The order it stands for, most important first (docs/fit.md gives the reasons): essential kit kept (nothing
- * after it can be done without it), essential drills kept, essential levels up to their ideal, then the same for useful and for extra drills (all of this in `high`); then growth beyond
- * the ideal, then the ties: what is nearest the start, then the easier work (in `low`).
+ * The order it stands for, most important first (docs/fit.md gives the reasons): essential kit kept (nothing after it
+ * can be done without it), essential drills kept, a wait that is not too long, essential levels up to their ideal,
+ * useful drills kept, their levels, extra drills kept (all of this in `high`); then the levels of extras, growth
+ * beyond the ideal, then the ties: what is nearest the start, then the easier work (in `low`).
  *
  * Each rank weighs more than everything below it can add up to, so plain sums compare in strict order. With at most
- * 90 drills (39 essential kit, 26 useful, 25 extra is the worst case, 5.4e15) the sums stay below 2^53 and are exact.
- * @returns one row per item, in plan order: `row[k]` is the worth of `levelsOf(item.dose)[k]`
+ * 90 drills the sums stay below 2^53 and are exact (tested for every mix of priorities).
  */
-export function worthOf(items: readonly PlanItem[]): Worth[][] {
-  const weights = rankWeights(items);
+export function worthOf(items: readonly PlanItem[]): Worths {
+  const { essential, useful, wait } = highWeights(items);
   const mostTies = POINTS * (items.length * 4 + 3) * items.length;
-  return items.map((item, index) => {
+  const beyondPoint = mostTies + 1;
+  const extraPoint = beyondPoint * (POINTS * items.length + 1);
+  const rows = items.map((item, index) => {
     const ideal = idealLevel(item.dose);
     const levels = levelsOf(item.dose);
-    const { kept, keptKit, point } = weights[item.priority];
     const tie = (index + 1) * 4 + Math.floor((100 - item.intensity) / 33.4);
-    return levels.map((_, k) => {
+    return levels.map((_, k): Worth => {
       const points = k >= ideal ? POINTS : share(k, ideal);
       const beyond = k <= ideal ? 0 : share(k - ideal, levels.length - 1 - ideal);
-      return {
-        high: (item.phase === "kit" && item.priority === "essential" ? keptKit : kept) + point * points,
-        low: beyond * (mostTies + 1) + tie * Math.max(1, points),
-      };
+      const low = beyond * beyondPoint + tie * Math.max(1, points);
+      if (item.priority === "extra") return { high: 1, low: low + points * extraPoint };
+      const { kept, keptKit, point } = item.priority === "essential" ? essential : useful;
+      return { high: (item.phase === "kit" ? keptKit : kept) + point * points, low };
     });
   });
+  return { rows, wait };
 }
 
 /** Points for `k` of `all` equal steps. Strictly rising while `all` is at most 60. */
@@ -46,27 +54,28 @@ function share(k: number, all: number): number {
   return Math.round((POINTS * k) / all);
 }
 
+/** Worth of keeping a drill, of keeping a kit change, and of one point towards the ideal. */
 interface RankWeight {
-  /** Worth of keeping one drill at all: more than every drill of this priority raised to its ideal. */
   kept: number;
-  /** The same for a kit change: more than every other drill of this priority. */
   keptKit: number;
-  /** Worth of one point towards the ideal: more than all lower priorities together. */
   point: number;
 }
 
-function rankWeights(items: readonly PlanItem[]): Record<Priority, RankWeight> {
-  const weights = {} as Record<Priority, RankWeight>;
-  let below = 0;
-  for (const priority of [...PRIORITIES].reverse()) {
-    const these = items.filter((i) => i.priority === priority);
-    const many = these.length;
-    const kits = these.filter((i) => i.phase === "kit").length;
-    const point = below + 1;
-    const kept = point * (POINTS * many + 1);
-    const keptKit = kept * (many + 1);
-    weights[priority] = { kept, keptKit, point };
-    below += kits * keptKit + (many - kits) * kept + many * point * POINTS;
-  }
-  return weights;
+function highWeights(items: readonly PlanItem[]): {
+  essential: RankWeight;
+  useful: RankWeight;
+  wait: number;
+} {
+  const count = (priority: PlanItem["priority"]) => items.filter((i) => i.priority === priority).length;
+  const below = count("extra");
+  const many = count("useful");
+  const usefulPoint = below + 1;
+  const usefulKept = usefulPoint * (POINTS * many + 1);
+  const useful = { kept: usefulKept, keptKit: usefulKept, point: usefulPoint };
+
+  const essentials = count("essential");
+  const point = below + many * (usefulKept + POINTS * usefulPoint) + 1;
+  const wait = point * (POINTS * essentials + 1);
+  const kept = 2 * wait;
+  return { essential: { kept, keptKit: kept * (essentials + 1), point }, useful, wait };
 }

@@ -1,7 +1,8 @@
 import fc from "fast-check";
+import { openDay } from "../day/context";
 import { levelsOf } from "../dose/levelsOf";
 import { fitAt } from "../fit/fit";
-import { buildFitTable } from "../fit/fitTable";
+import { profileOf } from "../fit/profile";
 import { runPlanOf } from "../run/runPlan";
 import { anyLadder, drill, planOf } from "../testing/generate";
 import { climbOf } from "./climb";
@@ -247,7 +248,7 @@ describe("a ladder under a squeeze", () => {
       drill("full", { phase: "technical", intensity: 100 }),
     ];
     const plan = planOf(items);
-    const table = buildFitTable(plan, 2000);
+    const table = profileOf(plan, openDay(), 2000);
     const long = fitAt(table, 2000);
     expect(long.placements.map((p) => p.level !== null)).toEqual([true, true, true]);
     for (let available = 0; available <= 600; available += 10) {
@@ -256,7 +257,7 @@ describe("a ladder under a squeeze", () => {
       expect(100 - climbOf(climbed.item, climbed.level).to).toBeLessThanOrEqual(20);
     }
     // Steps inside it that the plan does not allow are not climbed.
-    const strict = fitAt(buildFitTable({ ...plan, stepPoints: 10 }, 2000), 2000);
+    const strict = fitAt(profileOf({ ...plan, stepPoints: 10 }, openDay(), 2000), 2000);
     const top = strict.placements[1]?.level?.rungs?.at(-1)?.intensity ?? 0;
     expect(top).toBe(0);
   });
@@ -266,7 +267,7 @@ describe("a ladder under a squeeze", () => {
     const item = { ...drill("Serve", { phase: "technical", focus: "Tall" }), name: "Serve ladder", dose };
     const rungs = dose.rungs.with(1, { ...(dose.rungs[1] as Rung), focus: "Loose wrist", label: "Middle" });
     const plan = planOf([{ ...item, dose: { ...dose, rungs } }]);
-    const fit = fitAt(buildFitTable(plan, 3000), 3000);
+    const fit = fitAt(profileOf(plan, openDay(), 3000), 3000);
     const run = runPlanOf(fit, "2026-06-01T12:00:00.000Z");
     expect(run.drills.map((d) => d.name).slice(0, 2)).toEqual([
       "Serve ladder: 15 %",

@@ -3,8 +3,11 @@ import { approachIdSchema } from "../approach/approachId";
 import { doseSchema } from "../dose/dose";
 import { drillDetailsSchema } from "../drill/details";
 import { intensitySchema } from "./intensity";
+import { limitsSchema } from "./limits";
+import { orderFault } from "./order";
 import { phaseSchema } from "./phase";
 import { prioritySchema } from "./priority";
+import { restAfterSchema } from "./rest";
 import { nameSchema, noteSchema } from "./text";
 
 /** Most drills one plan may hold. The worth of a fit is packed into exact numbers on the strength of this. */
@@ -34,6 +37,16 @@ export const planItemSchema = z.strictObject({
   ...drillShape,
   /** Why it was chosen, when it was not the coach who chose it. */
   why: noteSchema.optional(),
+  /** The rest owed after it, before the next drill that is work. */
+  restAfter: restAfterSchema.optional(),
+  /** It may stand anywhere among the neighbours of its own phase. */
+  free: z.literal(true).optional(),
+  /** The drill of this plan that it must come after, and not be done without. */
+  after: z.uuid({ error: "Name a drill of this plan." }).optional(),
+  /** Done in the wait, without tiring: quiet (still), or keeping warm. */
+  calm: z.enum(["quiet", "keep-warm"]).optional(),
+  /** It needs the whole of its place, not half of it. */
+  wholePlace: z.literal(true).optional(),
 });
 
 export type PlanItem = z.infer<typeof planItemSchema>;
@@ -51,10 +64,26 @@ export const planBodySchema = z.strictObject({
     .max(MOST_DRILLS, { error: `A plan holds at most ${MOST_DRILLS} drills.` })
     .refine((items) => new Set(items.map((i) => i.id)).size === items.length, {
       error: "Two drills in the plan share an id: give each its own.",
+    })
+    .check((ctx) => {
+      if (ctx.issues.length > 0) return;
+      const fault = orderFault(ctx.value);
+      if (fault)
+        ctx.issues.push({
+          code: "custom",
+          input: ctx.value,
+          path: [fault.index, fault.field],
+          message: fault.message,
+        });
     }),
   /** The wait between the last drill and the start, seconds. */
   wait: z
-    .strictObject({ leastSeconds: waitSeconds, longestSeconds: waitSeconds })
+    .strictObject({
+      leastSeconds: waitSeconds,
+      longestSeconds: waitSeconds,
+      /** Rest owed from the end of a hard drill to the start, times its hard work; left out, none but the least. */
+      times: z.number().int().min(1, { error: "The rest is 1 to 20 times the work." }).max(20).optional(),
+    })
     .refine((w) => w.leastSeconds <= w.longestSeconds, {
       path: ["longestSeconds"],
       error: "The longest wait may not be shorter than the least.",
@@ -65,6 +94,7 @@ export const planBodySchema = z.strictObject({
     .int()
     .min(5, { error: "The largest step is 5 to 100 points." })
     .max(100, { error: "The largest step is 5 to 100 points." }),
+  limits: limitsSchema.optional(),
   /** What it was filled from, and the seed that decided between equals. */
   origin: z
     .strictObject({ approach: approachIdSchema, seed: z.number().int().min(0).max(2_147_483_647) })

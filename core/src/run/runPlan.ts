@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { idleLine } from "../fit/explain";
 import type { Fit, Placement } from "../fit/fit";
 import { MOST_RUNGS } from "../ladder/ladderDose";
 import { intensitySchema } from "../plan/intensity";
@@ -37,9 +38,33 @@ export const runPlanSchema = z.strictObject({
 
 export type RunPlan = z.infer<typeof runPlanSchema>;
 
-/** Freezes a fit into what a run follows. Drills left out are not in it; a ladder is run rung by rung. */
+/**
+ * Freezes a fit into what a run follows. Drills left out are not in it; a ladder is run rung by rung; a gap after a drill
+ * (a way, a rest, a fixed point) belongs to it, so that the next begins when it was planned to.
+ */
 export function runPlanOf(fit: Fit, startsAt: string): RunPlan {
-  return { drills: fit.placements.flatMap(runDrills), waitSeconds: fit.waitSeconds, startsAt };
+  const kept = fit.placements.filter((p) => p.level);
+  const drills = kept.flatMap((placement, n) => {
+    const end = placement.beginSeconds + placement.spanSeconds;
+    const next = kept[n + 1];
+    const gap = next ? next.beginSeconds - end : 0;
+    const turns = placement.spanSeconds - (placement.level?.seconds ?? 0);
+    const idle = fit.idle.find((i) => i.fromSeconds === end);
+    return withMore(runDrills(placement), gap + turns, gap > 0 && idle ? idleLine(idle) : "");
+  });
+  const last = kept.at(-1);
+  const waitSeconds = last ? -(last.beginSeconds + last.spanSeconds) : fit.waitSeconds;
+  return { drills, waitSeconds, startsAt };
+}
+
+function withMore(drills: RunDrill[], seconds: number, why: string): RunDrill[] {
+  const last = drills.at(-1);
+  if (!last || seconds === 0) return drills;
+  const words = why ? `${last.words}; then ${why}` : last.words;
+  return [
+    ...drills.slice(0, -1),
+    { ...last, words: words.slice(0, 200), plannedSeconds: last.plannedSeconds + seconds },
+  ];
 }
 
 function runDrills({ item, level }: Placement): RunDrill[] {

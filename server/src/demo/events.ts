@@ -6,7 +6,7 @@ const common = {
   areas: ["hip", "groin", "knee", "ankle", "trunk", "shoulder"] as EventType["areas"],
   fixedPoints: [
     { name: "Check-in", minutesBefore: 60, minutesLong: 5, closesPractice: false },
-    { name: "Six minutes on the ice", minutesBefore: 20, minutesLong: 6, closesPractice: true },
+    { name: "Call", minutesBefore: 3, minutesLong: 1, closesPractice: true },
   ],
   kit: ["boots", "guards", "music", "dress", "gloves"],
   places: ["Off-ice area", "Changing room", "Ice"],

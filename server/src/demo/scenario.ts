@@ -17,7 +17,19 @@ export interface DemoStart {
   /** Names of drills on the shelf, in order. */
   drills: string[];
   wait: { leastSeconds: number; longestSeconds: number };
+  /** The six minutes on the ice that the group shares, when they begin: minutes before the start. */
+  iceMinutesBefore?: number;
 }
+
+/** Minutes from one place of the hall to another. */
+export const demoWays = [
+  { from: "Off-ice area", to: "Changing room", seconds: 60 },
+  { from: "Changing room", to: "Ice", seconds: 60 },
+  { from: "Off-ice area", to: "Ice", seconds: 90 },
+];
+
+/** How long a group has the ice to itself, minutes. */
+export const ICE_MINUTES = 6;
 
 const offIce = [
   "Easy laps of the corridor",
@@ -77,6 +89,7 @@ export const demoStarts: DemoStart[] = [
       "Music through, arms only",
     ],
     wait: { leastSeconds: 600, longestSeconds: 1800 },
+    iceMinutesBefore: 25,
   },
   {
     athlete: "Noor Whitlock",

@@ -6,6 +6,7 @@ import {
   type PlanBody,
   type RunEvent,
   runPlanOf,
+  type Setting,
   usualSetting,
 } from "@tonodrome/core";
 import { Op, type Transaction } from "sequelize";
@@ -17,7 +18,15 @@ import { demoInstead } from "./details";
 import { demoDrills } from "./drills";
 import { demoEvents } from "./events";
 import { layPeople } from "./people";
-import { type DemoStart, demoAthletes, demoClub, demoStarts, demoVenue } from "./scenario";
+import {
+  type DemoStart,
+  demoAthletes,
+  demoClub,
+  demoStarts,
+  demoVenue,
+  demoWays,
+  ICE_MINUTES,
+} from "./scenario";
 
 const MINUTE = 60_000;
 const DAY = 86_400_000;
@@ -147,12 +156,29 @@ async function layStart(
       startsAt,
       readyAt: new Date(startsAt.getTime() - start.availableMinutes * MINUTE),
       eventId: event?.id ?? null,
-      setting: { ...usualSetting(), temperature: 12, order: start.order, kitReady: start.kitReady },
+      setting: settingOf(start, startsAt, event?.body.places ?? []),
     },
     { transaction },
   );
   await models.Plan.create({ id: randomUUID(), clubId, startId, version: 1, body }, { transaction });
   return { startId, athleteId: athlete.id, body };
+}
+
+function settingOf(start: DemoStart, startsAt: Date, places: readonly string[]): Setting {
+  const setting = { ...usualSetting(), temperature: 12, order: start.order, kitReady: start.kitReady };
+  if (start.iceMinutesBefore === undefined) return setting;
+  const opens = startsAt.getTime() - start.iceMinutesBefore * MINUTE;
+  const window = {
+    opens: new Date(opens).toISOString(),
+    closes: new Date(opens + ICE_MINUTES * MINUTE).toISOString(),
+    room: "all" as const,
+    turns: 1,
+  };
+  return {
+    ...setting,
+    places: places.map((name) => ({ name, windows: name === "Ice" ? [window] : [] })),
+    travel: demoWays,
+  };
 }
 
 function planBody(start: DemoStart, shelf: readonly DrillRow[]): PlanBody {

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { endOfDay } from "@tonodrome/core";
+import { contextOf, endOfDay } from "@tonodrome/core";
 import {
   doneSchema,
   idParamsSchema,
@@ -14,28 +14,35 @@ import { QueryTypes } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { hashOf, newToken } from "../access/token";
-import type { PlanRow, ShareRow, StartRow } from "../db/models/rows";
+import type { AthleteRow, EventTypeRow, PlanRow, ShareRow, StartRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors";
 import { streamChanges } from "../live/eventStream";
 import type { Resource } from "./context";
+import { factsOf } from "./starts";
 
 const build = { access: "build" } as const;
 const anybody = { access: "anybody" } as const;
 
 /** A shared link's row with all it may show. */
 type Found = Pick<ShareRow, "id" | "clubId" | "startId" | "expiresAt" | "withdrawnAt"> &
-  Pick<StartRow, "title" | "venue" | "zone" | "startsAt" | "readyAt"> &
-  Pick<PlanRow, "body"> & { clubName: string; athleteName: string };
+  Pick<StartRow, "title" | "venue" | "zone" | "startsAt" | "readyAt" | "setting"> &
+  Pick<PlanRow, "body"> & {
+    clubName: string;
+    athleteName: string;
+    event: EventTypeRow["body"] | null;
+    profile: AthleteRow["profile"];
+  };
 
 const FIND = `
   SELECT h.id, h.club_id AS "clubId", h.start_id AS "startId", h.expires_at AS "expiresAt",
     h.withdrawn_at AS "withdrawnAt", s.title, s.venue, s.zone, s.starts_at AS "startsAt", s.ready_at AS "readyAt",
-    p.body, c.name AS "clubName", a.name AS "athleteName"
+    s.setting, p.body, c.name AS "clubName", a.name AS "athleteName", a.profile, e.body AS event
   FROM shares h
   JOIN clubs c ON c.id = h.club_id
   JOIN starts s ON s.club_id = h.club_id AND s.id = h.start_id
   JOIN plans p ON p.club_id = s.club_id AND p.start_id = s.id
   JOIN athletes a ON a.club_id = s.club_id AND a.id = s.athlete_id
+  LEFT JOIN event_types e ON e.club_id = s.club_id AND e.id = s.event_id
   WHERE h.token_hash = $1`;
 
 /** Links that show one start's warm-up, read-only, to whoever holds them. */
@@ -133,9 +140,9 @@ export const shares: Resource = (context) => (app, _options, done) => {
     "/shared/:token",
     { config: anybody, schema: { params: tokenParamsSchema, response: { 200: sharedSchema } } },
     async (request) => {
-      const { clubName, athleteName, title, venue, zone, startsAt, readyAt, body, until } = await find(
-        request.params.token,
-      );
+      const found = await find(request.params.token);
+      const { clubName, athleteName, title, venue, zone, startsAt, readyAt, setting, body, until } = found;
+      const facts = factsOf(found.event && { body: found.event }, found.profile);
       return {
         clubName,
         athleteName,
@@ -145,6 +152,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
         startsAt: startsAt.toISOString(),
         readyAt: readyAt.toISOString(),
         plan: body,
+        context: contextOf({ startsAt: startsAt.toISOString(), setting, facts }),
         expiresAt: until.toISOString(),
       };
     },
@@ -158,7 +166,10 @@ export const shares: Resource = (context) => (app, _options, done) => {
       const { clubId, startId } = await find(token);
       return streamChanges(request, reply, changes, {
         clubId,
-        concerns: ({ topic, id }) => topic === "starts" && (id === startId || id === undefined),
+        concerns: ({ topic, id }) =>
+          topic === "events" ||
+          topic === "athletes" ||
+          (topic === "starts" && (id === startId || id === undefined)),
         mayStill: () =>
           find(token).then(
             () => true,

@@ -16,7 +16,7 @@ import {
 import { Op, type Transaction } from "sequelize";
 import { type Place, placeOf } from "../access/access";
 import { audit } from "../access/audit";
-import type { AthleteRow, PlanRow, StartRow } from "../db/models/rows";
+import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../db/models/rows";
 import { notFound, versionConflict } from "../errors";
 import { checkAthlete } from "./athletes";
 import type { Resource } from "./context";
@@ -166,13 +166,18 @@ function ownOf({ clubId, onlyAthlete }: Place) {
 
 /** Ids are unique within a club only, so what is joined is scoped to it too. */
 function joined({ clubId }: Place) {
-  return ["athlete", "plan"].map((association) => ({ association, where: { clubId } }));
+  const ofClub = { where: { clubId } };
+  return [
+    { association: "athlete", ...ofClub },
+    { association: "plan", ...ofClub },
+    { association: "event", required: false, ...ofClub },
+  ];
 }
 
-type Joined = StartRow & { athlete: AthleteRow; plan: PlanRow };
+type Joined = StartRow & { athlete: AthleteRow; plan: PlanRow; event: EventTypeRow | null };
 
 function toStart(row: Joined): Start {
-  const { id, version, athlete, title, venue, zone, startsAt, readyAt, eventId, setting, plan } = row;
+  const { id, version, athlete, title, venue, zone, startsAt, readyAt, eventId, setting, plan, event } = row;
   return {
     id,
     version,
@@ -184,8 +189,17 @@ function toStart(row: Joined): Start {
     readyAt: readyAt.toISOString(),
     eventId,
     setting,
+    facts: factsOf(event, athlete.profile),
     plan: toPlan(plan),
   };
+}
+
+/** What the fit has to know of an event and an athlete, and nothing more. */
+export function factsOf(
+  event: Pick<EventTypeRow, "body"> | null,
+  { usualReps }: Pick<AthleteRow["profile"], "usualReps">,
+): Start["facts"] {
+  return { points: event?.body.fixedPoints ?? [], places: event?.body.places ?? [], usualReps };
 }
 
 function columns(input: StartInput) {

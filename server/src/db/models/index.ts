@@ -198,6 +198,7 @@ export function defineModels(sequelize: Sequelize): Models {
   } as unknown as Models;
 
   models.Start.belongsTo(models.Athlete, { as: "athlete", foreignKey: "athleteId", constraints: false });
+  models.Start.belongsTo(models.EventType, { as: "event", foreignKey: "eventId", constraints: false });
   models.Start.hasOne(models.Plan, { as: "plan", foreignKey: "startId", constraints: false });
   models.Run.hasMany(models.RunEvent, { as: "events", foreignKey: "runId", constraints: false });
   models.Member.belongsTo(models.User, { as: "user", foreignKey: "userId", constraints: false });

@@ -1,0 +1,126 @@
+import { type Setting, tagSchema, type VenuePlace } from "@tonodrome/core";
+import type { Start } from "@tonodrome/core/api";
+import { useState } from "react";
+import { Text, View } from "react-native";
+import { useSaveStart } from "~/data/queries";
+import { Button } from "~/ui/Button";
+import { Choice } from "~/ui/Choice";
+import { Notice } from "~/ui/Notice";
+import { TextEdit } from "~/ui/TextEdit";
+import { FixedPoints } from "./FixedPoints";
+import { Ways } from "./Ways";
+import { newWindow, Windows } from "./Windows";
+
+const MOST_PLACES = 12;
+
+/** The venue on the day: places and when they are open, the ways between them, and what is fixed before the start. */
+export default function DaySheet({ start, onDone }: { start: Start; onDone: () => void }) {
+  const save = useSaveStart();
+  const [setting, setSetting] = useState<Setting>({
+    ...start.setting,
+    places: start.setting.places ?? start.facts.places.map((name) => ({ name, windows: [] })),
+    travel: start.setting.travel ?? [],
+    points: start.setting.points ?? [...start.facts.points],
+  });
+  const places = setting.places ?? [];
+  const names = places.map((p) => p.name);
+  const change = (more: Partial<Setting>) => setSetting({ ...setting, ...more });
+  const put = (i: number, place: VenuePlace) =>
+    change({ places: places.map((p, k) => (k === i ? place : p)) });
+  const rename = (i: number, name: string) => change(renamed(setting, places[i]?.name ?? "", name, i));
+  return (
+    <View className="gap-4">
+      {places.map((place, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a place has nothing else that stays the same while it is edited
+        <View key={i} className="gap-2 border-l-4 border-line pl-3" role="group" aria-label={place.name}>
+          <TextEdit
+            label={`Place ${i + 1}`}
+            value={place.name}
+            check={tagSchema}
+            onChange={(name) => rename(i, name)}
+          />
+          <Windows start={start} place={place} onChange={(windows) => put(i, { ...place, windows })} />
+          <View className="flex-row flex-wrap gap-2">
+            <Button
+              label={`Add a window of ${place.name}`}
+              short="Add a window"
+              icon="add"
+              disabled={place.windows.length >= 24}
+              onPress={() =>
+                put(i, { ...place, windows: [...place.windows, newWindow(start, place.windows)] })
+              }
+            />
+            <Button
+              label={`Take out ${place.name}`}
+              short="Take out"
+              icon="remove"
+              onPress={() => change(without(setting, place.name))}
+            />
+          </View>
+        </View>
+      ))}
+      <Button
+        label="Add a place"
+        icon="add"
+        disabled={places.length >= MOST_PLACES}
+        onPress={() => change({ places: [...places, { name: freeName(names), windows: [] }] })}
+      />
+      {places.length > 1 ? (
+        <Ways places={names} travel={setting.travel ?? []} onChange={(travel) => change({ travel })} />
+      ) : null}
+      {places.length > 0 ? (
+        <Choice
+          named
+          label="Where the start is"
+          options={[{ value: "", label: "Right there" }, ...names.map((value) => ({ value, label: value }))]}
+          value={setting.startPlace ?? ""}
+          onChange={(place) => change({ startPlace: place === "" ? undefined : place })}
+        />
+      ) : null}
+      <FixedPoints
+        points={setting.points ?? []}
+        most={16}
+        places={names}
+        onChange={(points) => change({ points })}
+      />
+      <Text className="font-text text-small text-muted">
+        Windows stay at their time when the start moves; fixed points move with it. The venue's own rules come
+        first.
+      </Text>
+      {save.error ? <Notice warn text={`${save.error.message} What you changed is still here.`} /> : null}
+      <Button
+        label={save.isPending ? "Saving …" : "Save the day"}
+        look="full"
+        disabled={save.isPending}
+        onPress={() => save.mutate({ start, changes: { setting } }, { onSuccess: onDone })}
+      />
+    </View>
+  );
+}
+
+function freeName(names: readonly string[]): string {
+  let n = names.length + 1;
+  while (names.includes(`Place ${n}`)) n++;
+  return `Place ${n}`;
+}
+
+/** A place under another name, wherever it is named. */
+function renamed(setting: Setting, from: string, to: string, index: number): Partial<Setting> {
+  const same = (name: string) => (name === from ? to : name);
+  return {
+    places: (setting.places ?? []).map((p, i) => (i === index ? { ...p, name: to } : p)),
+    travel: (setting.travel ?? []).map((t) => ({ ...t, from: same(t.from), to: same(t.to) })),
+    points: (setting.points ?? []).map((p) => (p.place === from ? { ...p, place: to } : p)),
+    ...(setting.startPlace === from ? { startPlace: to } : {}),
+  };
+}
+
+/** Everything without a place. */
+function without(setting: Setting, name: string): Partial<Setting> {
+  return {
+    places: (setting.places ?? []).filter((p) => p.name !== name),
+    travel: (setting.travel ?? []).filter((t) => t.from !== name && t.to !== name),
+    points: (setting.points ?? []).map((p) => (p.place === name ? { ...p, place: undefined } : p)),
+    startPlace: setting.startPlace === name ? undefined : setting.startPlace,
+  };
+}

@@ -1,0 +1,81 @@
+import { type Fit, type FitContext, formatMinus, type Idle, idleLine, placeKey } from "@tonodrome/core";
+
+/** What stands between the strips of a stair. */
+export type StairMark =
+  /** From here on it is done at another place. */
+  | { kind: "place"; name: string; windows: string }
+  /** Something at a fixed time. */
+  | { kind: "point"; name: string; atSeconds: number; longSeconds: number; closes: boolean }
+  /** Nothing is done for a while, and why. */
+  | { kind: "idle"; atSeconds: number; seconds: number; words: string };
+
+export interface StairMarks {
+  /** What stands above the strip of a drill. */
+  above: Map<string, StairMark[]>;
+  /** What stands below the last strip. */
+  below: StairMark[];
+  /** Whether the place of each drill keeps to windows; drills without a place are not in it. */
+  windowed: Map<string, boolean>;
+}
+
+/** Where the day shows in a stair: changes of place with their windows, fixed points, and waits with their reasons. */
+export function stairMarks(fit: Fit, context: FitContext): StairMarks {
+  const above = new Map<string, StairMark[]>();
+  const windowed = new Map<string, boolean>();
+  const points = [...context.points]
+    .filter((p) => p.fromSeconds >= -fit.availableSeconds)
+    .sort((a, b) => a.fromSeconds - b.fromSeconds);
+  const pointsUntil = (before: number): StairMark[] => {
+    const marks: StairMark[] = [];
+    while (points[0] && points[0].fromSeconds < before) {
+      const { name, fromSeconds, toSeconds, closesPractice } = points.shift() as (typeof points)[number];
+      marks.push({
+        kind: "point",
+        name,
+        atSeconds: fromSeconds,
+        longSeconds: toSeconds - fromSeconds,
+        closes: closesPractice,
+      });
+    }
+    return marks;
+  };
+  let here = "";
+  for (const { item, level, beginSeconds } of fit.placements) {
+    if (!level) {
+      // The band goes on past what is left out at the same place.
+      const windows = context.places.find((p) => sameName(p.name, here))?.windows ?? [];
+      if (here && sameName(here, item.place)) windowed.set(item.id, windows.length > 0);
+      continue;
+    }
+    const gap = fit.idle.find((i) => i.toSeconds === beginSeconds);
+    const marks: StairMark[] = [...idleMark(gap), ...pointsUntil(beginSeconds)];
+    const place = context.places.find((p) => sameName(p.name, item.place));
+    if (place) {
+      windowed.set(item.id, place.windows.length > 0);
+      if (!sameName(place.name, here)) {
+        here = place.name;
+        const windows = place.windows
+          .map((w) => `${formatMinus(w.fromSeconds)} to ${formatMinus(Math.min(0, w.toSeconds))}${shared(w)}`)
+          .join(", ");
+        marks.push({ kind: "place", name: place.name, windows });
+      }
+    }
+    if (marks.length > 0) above.set(item.id, marks);
+  }
+  return { above, windowed, below: pointsUntil(1) };
+}
+
+function idleMark(idle: Idle | undefined): StairMark[] {
+  // Fixed points are drawn as lines of their own.
+  const reasons = idle?.reasons.filter((r) => r.kind !== "point") ?? [];
+  if (!idle || (reasons.length === 0 && idle.reasons.length > 0)) return [];
+  const { fromSeconds, toSeconds } = idle;
+  const words = idleLine({ fromSeconds, toSeconds, reasons });
+  return [{ kind: "idle", atSeconds: fromSeconds, seconds: toSeconds - fromSeconds, words }];
+}
+
+function shared({ room, turns }: { room: "all" | "half"; turns: number }): string {
+  return `${room === "half" ? ", half of it" : ""}${turns > 1 ? `, ${turns} take turns` : ""}`;
+}
+
+const sameName = (a: string, b: string) => placeKey(a) === placeKey(b);

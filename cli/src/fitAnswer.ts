@@ -1,0 +1,109 @@
+import { formatLength, formatMinus } from "@tonodrome/core";
+import {
+  culpritLine,
+  type Fit,
+  type FitFile,
+  type FitProfile,
+  fitAt,
+  givenUp,
+  idleLine,
+  profileAt,
+} from "@tonodrome/core/fitting";
+
+/** A fitted plan as it is printed. All times in seconds; begins are from the start, negative. */
+export interface FitAnswer {
+  /** Whether every essential drill is in. */
+  fits: boolean;
+  state: Fit["state"];
+  availableSeconds: number;
+  beginSeconds: number;
+  waitSeconds: number;
+  spareSeconds: number;
+  missingSeconds: number;
+  /** What keeps the essentials apart, besides time; null when nothing does. */
+  culprit: string | null;
+  /** How long before the start it has to begin at the latest; null when it never fits. */
+  lastMoments: { essentialsSeconds: number | null; fullSeconds: number | null };
+  drills: {
+    id: string;
+    name: string;
+    beginSeconds: number | null;
+    seconds: number;
+    verdict: string;
+    dose: string;
+    change: string | null;
+    reason: string | null;
+  }[];
+  idle: { fromSeconds: number; toSeconds: number; why: string }[];
+}
+
+/** Fits a file's plan and says what became of it. */
+export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnswer {
+  const profile = profileAt(plan, context, availableSeconds);
+  const fit = fitAt(profile, availableSeconds);
+  const reasons = new Map(givenUp(profile, fit).map((g) => [g.itemId, g]));
+  return {
+    fits: fit.state !== "short",
+    state: fit.state,
+    availableSeconds: fit.availableSeconds,
+    beginSeconds: fit.beginSeconds,
+    waitSeconds: fit.waitSeconds,
+    spareSeconds: fit.spareSeconds,
+    missingSeconds: fit.missingSeconds,
+    culprit: fit.state === "short" ? culpritLine(profile, availableSeconds) : null,
+    lastMoments: momentsOf(profile),
+    drills: fit.placements.map((p) => ({
+      id: p.item.id,
+      name: p.item.name,
+      beginSeconds: p.level ? p.beginSeconds : null,
+      seconds: p.spanSeconds,
+      verdict: p.verdict,
+      dose: p.level?.words ?? "",
+      change: reasons.get(p.item.id)?.change ?? null,
+      reason: reasons.get(p.item.id)?.reason ?? null,
+    })),
+    idle: fit.idle.map((i) => ({ fromSeconds: i.fromSeconds, toSeconds: i.toSeconds, why: idleLine(i) })),
+  };
+}
+
+function momentsOf({ needs }: FitProfile): FitAnswer["lastMoments"] {
+  const orNull = (seconds: number) => (Number.isFinite(seconds) ? seconds : null);
+  return { essentialsSeconds: orNull(needs.essentials), fullSeconds: orNull(needs.full) };
+}
+
+/** The same as a table to be read. */
+export function fitTableText(answer: FitAnswer): string {
+  const rows = [
+    ...answer.drills.map((d) => ({
+      at: d.beginSeconds,
+      cells: [
+        d.beginSeconds === null ? "" : formatMinus(d.beginSeconds),
+        d.beginSeconds === null ? "" : formatLength(d.seconds),
+        d.name,
+        d.beginSeconds === null ? "left out" : [d.dose, d.change].filter(Boolean).join(", "),
+        d.reason ?? "",
+      ],
+    })),
+  ];
+  answer.idle.forEach((idle) => {
+    const after = rows.findLastIndex((r) => r.at !== null && r.at < idle.fromSeconds + 1);
+    const length = formatLength(idle.toSeconds - idle.fromSeconds);
+    rows.splice(after + 1, 0, {
+      at: idle.fromSeconds,
+      cells: [formatMinus(idle.fromSeconds), length, `(${idle.why})`, "", ""],
+    });
+  });
+  const head = ["begin", "takes", "drill", "dose", "why"];
+  const all = [head, ...rows.map((r) => r.cells)];
+  const widths = head.map((_, c) => Math.max(...all.map((r) => (r[c] ?? "").length)));
+  const lines = all.map((r) =>
+    r
+      .map((cell, c) => (c < 2 ? cell.padStart(widths[c] ?? 0) : cell.padEnd(widths[c] ?? 0)))
+      .join("  ")
+      .trimEnd(),
+  );
+  const last = answer.fits
+    ? `${answer.state}, ${formatLength(answer.spareSeconds)} spare`
+    : `does not fit: ${answer.culprit ?? `${formatLength(answer.missingSeconds)} missing`}`;
+  return [...lines, "", last].join("\n");
+}

@@ -1,0 +1,53 @@
+/** @jest-environment node */
+import highsLoader, { type Highs } from "highs";
+import { checkSchedule, type Done, waitsTooLong } from "../testing/checkSchedule";
+import { lpText, mipModel } from "../testing/mipModel";
+import { realDay } from "../testing/realDays";
+import { problemOf } from "./problem";
+import { solveAt } from "./solve";
+
+/*
+ * The fit beside an open-source mixed-integer solver, on warm-ups and days as they are met with. Ranks of worth are
+ * compared one after the other, each with those before it kept at what the fit reached: were the fit's answer not the
+ * best, the solver would find a better value of the first rank in which it falls short.
+ */
+
+const CASES = [
+  ...Array.from({ length: 22 }, (_, i) => [12, 100 + i] as const),
+  ...Array.from({ length: 14 }, (_, i) => [30, 200 + i] as const),
+  ...Array.from({ length: 6 }, (_, i) => [60, 300 + i] as const),
+];
+
+let highs: Highs;
+
+beforeAll(async () => {
+  highs = await highsLoader();
+});
+
+it.each(CASES)("is the best plan of %i drills, day %i", (drills, seed) => {
+  const { plan, day, availableSeconds } = realDay(drills, seed);
+  const solution = solveAt(problemOf(plan, day, { horizon: availableSeconds }));
+  const done = solution.stepsOf(solution.begins.length - 1).map(
+    (s): Done => ({
+      id: plan.items[s.drill]?.id as string,
+      levelIndex: s.level,
+      beginSeconds: s.begin,
+      spanSeconds: s.span,
+    }),
+  );
+  expect(checkSchedule(plan, day, done, availableSeconds)).toEqual([]);
+
+  const model = mipModel(plan, day, availableSeconds);
+  const ours = model.valuesOf(
+    plan.items.map((i) => done.find((d) => d.id === i.id)?.levelIndex ?? -1),
+    !waitsTooLong(plan, done),
+  );
+  const theirs = ours.map((_, stage) => {
+    const { Status, ObjectiveValue } = highs.solve(lpText(model, stage, ours), { mip_rel_gap: 0 });
+    expect(Status).toBe("Optimal");
+    return ObjectiveValue;
+  });
+  theirs.forEach((value, stage) => {
+    expect(Math.abs(value - (ours[stage] as number))).toBeLessThanOrEqual(1e-6 * Math.max(1, value));
+  });
+});

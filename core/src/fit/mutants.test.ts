@@ -1,0 +1,203 @@
+/** @jest-environment node */
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import { transformSync } from "@babel/core";
+import fc from "fast-check";
+import { anyDay, anyLimitedDay, GRID, SMALL_DAY } from "../testing/anyDay";
+import { type BruteAnswer, bruteFit, rankOf } from "../testing/bruteFit";
+import { checkSchedule, type Done, waitsTooLong } from "../testing/checkSchedule";
+import type * as Problem from "./problem";
+import type * as Solve from "./solve";
+
+/*
+ * Breaks each rule in the solver's own text, one at a time, and asks that the generated cases notice. A line that no
+ * longer reads as it does here fails too, so that the list keeps up with the solver.
+ */
+
+type Mutant = [what: string, file: string, from: string, to: string];
+
+const MUTANTS: Mutant[] = [
+  ["the step between drills", "solve", "f.state.entry - to <= problem.stepPoints", "true"],
+  ["the step between the rungs of a ladder", "solve", "if (technical && rise > points) return;", ""],
+  [
+    "a ladder leaves at the top of what is climbed",
+    "solve",
+    "const top = technical ? to : 0;",
+    "const top = 100;",
+  ],
+  ["windows", "problem", "p.windows", "[]"],
+  [
+    "a drill within one window",
+    "board",
+    "(end < to ? end : to) - takes < from",
+    "(end < to ? end : to) < from",
+  ],
+  ["half a place", "solve", "drill.wholePlace ? spans.filter((s) => s.whole) : spans", "spans"],
+  ["turns", "openSpans", "turns,\n    whole", "turns: 1,\n    whole"],
+  ["ways between places", "problem", 'off("travel") ? [] : context.travel', "[]"],
+  ["the shortest way", "travelTimes", "round < (given[a]?.[b] ?? 0)", "false"],
+  ["the way to the start", "problem", "startPlace: indexOf(context.startPlace)", "startPlace: -1"],
+  ["no way during a fixed point", "openSpans", "left -= free;", "left -= at - from;"],
+  ["fixed points", "openSpans", "cut(left, blocked(point, place, travel))", "left"],
+  ["the way to a fixed point", "openSpans", "[point.from - way, point.to + way]", "[point.from, point.to]"],
+  ["no practice after closing", "openSpans", "cut(calm, [closing, Infinity])", "calm"],
+  ["what is calm may follow closing", "solve", "drill.calm ? 1 : 0", "0"],
+  ["the least wait", "problem", "calm ? 0 : shape.leastWait", "0"],
+  [
+    "what is calm may be in the wait",
+    "problem",
+    "Math.max(calm ? 0 : shape.leastWait, owed)",
+    "Math.max(shape.leastWait, owed)",
+  ],
+  [
+    "rest owed before the start",
+    "problem",
+    "Math.max(calm ? 0 : shape.leastWait, owed)",
+    "calm ? 0 : shape.leastWait",
+  ],
+  ["hard rungs alone owe it", "problem", "r.intensity >= HARD_EFFORT ? r.seconds : 0", "r.seconds"],
+  ["the longest wait", "solve", "finish >= -problem.longestWait", "true"],
+  ["what keeps warm ends the wait", "problem", 'item.calm === "keep-warm" ||', "false ||"],
+  ["rest after a drill", "problem", "restOwed(item.restAfter, level.workSeconds)", "0"],
+  ["rest goes on through kit and quiet", "solve", "drill.resting ? ready : begin", "begin"],
+  [
+    "rest counts once with the way",
+    "board",
+    "Math.max(placing.way, placing.rest)",
+    "placing.way + placing.rest",
+  ],
+  [
+    "continuous general work",
+    "solve",
+    "if (asks && longestGeneral(problem, steps) > problem.generalMost)",
+    "if (false)",
+  ],
+  ["a breather ends general work", "problem", '!(item.details?.flags.includes("breather") ?? false)', "true"],
+  ["general work spent", "solve", "if (now > problem.generalMost) return false;", ""],
+  ["caps in the end", "solve", "list.filter((id) => canBeMended(making, id, ahead))", "list"],
+  ["caps", "solve", "used > (problem.caps[k]?.most ?? 0)", "false"],
+  ["what can still mend a cap", "solve", "now + (ahead.least[k] as number) > most", "now > most"],
+  ["explosive repetitions", "problem", "explosive && COUNTED", "false && COUNTED"],
+  ["the sport's own repetitions", "problem", "own && COUNTED", "false && COUNTED"],
+  ["the easy share", "problem", "item.intensity <= EASY_EFFORT ? percent - 100 : percent", "percent - 100"],
+  ["the easy share of a ladder", "problem", "return level.seconds * percent - easy * 100;", "return 0;"],
+  ["a leader is kept", "solve", "if (mine.some((bit) => bit > 0 && has(state.owed, bit))) continue;", ""],
+  [
+    "what follows is owed its leader",
+    "solve",
+    "if (leader !== undefined && !has(owed, leader)) owed += leader;",
+    "",
+  ],
+  [
+    "what is free stands anywhere in its part",
+    "problem",
+    "if (items.slice(from, to).some((i) => i.free)) return [{ from, to }];",
+    "",
+  ],
+  ["what is fixed keeps its order", "solve", "!drills[i]?.free", "false"],
+  ["where the next one is done", "solve", "drill.place >= 0 ? drill.place : state.place", "drill.place"],
+  [
+    "what was spent is compared",
+    "labels",
+    "return below !== undefined && !labels.worthMore(id, below);",
+    "return true;",
+  ],
+  ["of one second the best is kept", "board", "newHigh < oldHigh", "false"],
+  [
+    "what cannot be as good is dropped, and only that",
+    "solve",
+    "isLess(hopes(id), least)",
+    "!isLess(hopes(id), least)",
+  ],
+  [
+    "essential before useful",
+    "worth",
+    "const point = below + many * (usefulKept + POINTS * usefulPoint) + 1;",
+    "const point = 1;",
+  ],
+];
+
+interface Case {
+  plan: Parameters<typeof bruteFit>[0];
+  day: Parameters<typeof bruteFit>[1];
+  available: number;
+  best: BruteAnswer;
+}
+
+let cases: Case[];
+
+beforeAll(() => {
+  const sample = (any: ReturnType<typeof anyDay>, numRuns: number) =>
+    fc.sample(fc.tuple(any, fc.integer({ min: 4, max: SMALL_DAY / GRID })), { numRuns, seed: 20_261_126 });
+  cases = [...sample(anyDay(3), 900), ...sample(anyLimitedDay(3), 500), ...sample(anyDay(2), 2500)].map(
+    ([{ plan, day }, tens]) => {
+      const available = tens * GRID;
+      return { plan, day, available, best: bruteFit(plan, day, available, GRID) };
+    },
+  );
+}, 120_000);
+
+/** The solver with one line of one of its files changed. */
+function mutated([, file, from, to]: Mutant): typeof Problem & typeof Solve {
+  const filename = path.join(__dirname, `${file}.ts`);
+  const source = readFileSync(filename, "utf8");
+  expect(source).toContain(from);
+  const code = transformSync(source.replace(from, to), {
+    filename,
+    presets: [["@babel/preset-env", { targets: { node: "current" } }], "@babel/preset-typescript"],
+    configFile: false,
+    babelrc: false,
+  })?.code as string;
+  jest.resetModules();
+  jest.doMock(`./${file}`, () => {
+    const made = { exports: {} };
+    new Function("module", "exports", "require", code)(made, made.exports, require);
+    return made.exports;
+  });
+  const solver = { ...require("./problem"), ...require("./solve") };
+  jest.dontMock(`./${file}`);
+  return solver;
+}
+
+/** Whether a solver's answers to one case are the best there are, asked for its time alone and for every time. */
+function isRight(
+  { problemOf, solve, solveAt }: typeof Problem & typeof Solve,
+  { plan, day, available, best }: Case,
+) {
+  const every = solve(problemOf(plan, day));
+  const one = solveAt(problemOf(plan, day, { horizon: available }));
+  return [
+    every.stepsOf(every.begins.findLastIndex((b) => b >= -available)),
+    one.stepsOf(one.begins.length - 1),
+  ].every((steps) => {
+    const done = steps.map(
+      (s): Done => ({
+        id: plan.items[s.drill]?.id as string,
+        levelIndex: s.level,
+        beginSeconds: s.begin,
+        spanSeconds: s.span,
+      }),
+    );
+    if (checkSchedule(plan, day, done, available).length > 0) return false;
+    const levels = plan.items.map((i) => done.find((d) => d.id === i.id)?.levelIndex ?? -1);
+    const rank = rankOf(plan, levels, !waitsTooLong(plan, done));
+    return String(rank) === String(best.rank) && (done[0]?.beginSeconds ?? 0) === best.beginSeconds;
+  });
+}
+
+it("finds nothing wrong with the solver as it is", () => {
+  const solver = { ...require("./problem"), ...require("./solve") };
+  expect(cases.filter((c) => !isRight(solver, c))).toEqual([]);
+});
+
+it.each(MUTANTS)("notices when this is broken: %s", (...mutant) => {
+  const solver = mutated(mutant);
+  const noticed = cases.some((c) => {
+    try {
+      return !isRight(solver, c);
+    } catch {
+      return true;
+    }
+  });
+  expect(noticed).toBe(true);
+});

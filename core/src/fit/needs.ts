@@ -1,0 +1,42 @@
+import type { FitProblem } from "./problem";
+import { solve } from "./solve";
+
+/** How long before the start a warm-up has to begin at the latest, seconds; Infinity when it never fits. */
+export interface Needs {
+  /** For every essential drill at its floor; 0 when there is none. */
+  essentials: number;
+  /** For every drill at its ideal. */
+  full: number;
+}
+
+/**
+ * The least time that everything essential, and that everything, needs.
+ * @param problem with a horizon as long as time may be
+ */
+export function needsOf(problem: FitProblem): Needs {
+  const { drills } = problem;
+  return {
+    essentials: essentialNeeds(problem),
+    full: leastFor(problem, (i) => drills[i]?.ideal ?? Infinity),
+  };
+}
+
+/** The least time for every essential drill at its floor. */
+export function essentialNeeds(problem: FitProblem): number {
+  return leastFor(problem, (i) => (problem.drills[i]?.item.priority === "essential" ? 0 : Infinity));
+}
+
+/** The least time in which every drill reaches a level: Infinity where it need not be kept at all. */
+function leastFor(problem: FitProblem, wanted: (index: number) => number): number {
+  let all = 0;
+  const drills = problem.drills.map((drill, i) => {
+    const level = wanted(i);
+    if (Number.isFinite(level)) all++;
+    const costs = drill.costs.map((c, k) => ({ ...c, worth: { high: k >= level ? 1 : 0, low: 0 } }));
+    return { ...drill, costs };
+  });
+  if (all === 0) return 0;
+  const { begins, high } = solve({ ...problem, drills, waitWorth: 0 });
+  const first = high.indexOf(all);
+  return first < 0 ? Infinity : -(begins[first] as number);
+}

@@ -1,0 +1,265 @@
+import { type FitContext, LONGEST_DAY, placeKey } from "../day/context";
+import type { DoseLevel } from "../dose/level";
+import { idealLevel, levelsOf } from "../dose/levelsOf";
+import { climbOf } from "../ladder/climb";
+import { EASY_EFFORT, HARD_EFFORT } from "../plan/limits";
+import { partsOf } from "../plan/order";
+import type { PlanBody, PlanItem } from "../plan/plan";
+import { restOwed } from "../plan/rest";
+import { type OpenSpans, openSpans } from "./openSpans";
+import { metricClosure } from "./travelTimes";
+import { type Worth, worthOf } from "./worth";
+
+/** One level of a drill as the solver sees it. All times in seconds. */
+export interface LevelCost {
+  seconds: number;
+  /** Latest end, from the start; 0 or below. */
+  deadline: number;
+  /** Rest owed before the next work. */
+  rest: number;
+  /** Effort it enters and leaves the climb at, and the largest rise between its own rungs. */
+  from: number;
+  to: number;
+  rise: number;
+  /** What it adds to each total that is capped, in the order of `FitProblem.caps`. */
+  uses: number[];
+  worth: Worth;
+}
+
+/** A drill as the solver sees it. */
+export interface FitDrill {
+  item: PlanItem;
+  levels: DoseLevel[];
+  ideal: number;
+  costs: LevelCost[];
+  /** Index into `FitProblem.places`; −1 when it is done wherever the athlete is. */
+  place: number;
+  /** It is rest for what came before it: kit, quiet or keeping warm. */
+  resting: boolean;
+  /** It ends the wait: work, or keeping warm. */
+  warming: boolean;
+  /** It may be done after practice has closed, and in the wait. */
+  calm: boolean;
+  technical: boolean;
+  /** It counts as continuous general work. */
+  general: boolean;
+  free: boolean;
+  /** Index of the drill it must follow; −1 for none. */
+  after: number;
+  wholePlace: boolean;
+}
+
+/** The kinds of rule that can keep a drill from its ideal, besides time. */
+export type Rule =
+  | { kind: "step" }
+  | { kind: "window"; place: number }
+  | { kind: "point"; point: number }
+  | { kind: "travel" }
+  | { kind: "rest" }
+  | { kind: "owed" }
+  | { kind: "wait" }
+  | { kind: "general" }
+  | { kind: "cap"; cap: CapName }
+  | { kind: "pair" };
+
+export type CapName = "volume" | "explosive" | "easy";
+
+/** A total that may not pass a limit. */
+export interface Cap {
+  name: CapName;
+  most: number;
+}
+
+/** A thing at a fixed time that keeps the athlete busy. */
+export interface BusyPoint {
+  name: string;
+  from: number;
+  to: number;
+  place: number;
+  closes: boolean;
+}
+
+/** Everything the solver needs, in numbers. */
+export interface FitProblem {
+  plan: PlanBody;
+  context: FitContext;
+  drills: FitDrill[];
+  /** Runs of drills within which the order may be free, as indices from and up to. */
+  parts: { from: number; to: number }[];
+  places: string[];
+  /** Seconds between places; always the shortest way there is. */
+  travel: number[][];
+  startPlace: number;
+  points: BusyPoint[];
+  /** When drills can be done. */
+  spans: OpenSpans;
+  stepPoints: number;
+  leastWait: number;
+  longestWait: number;
+  /** What a wait within the longest one is worth. */
+  waitWorth: number;
+  /** Most seconds of continuous general work; Infinity for no limit. */
+  generalMost: number;
+  caps: Cap[];
+  /** The furthest before the start that anything may begin, seconds. */
+  horizon: number;
+}
+
+export interface ProblemOptions {
+  /** Leave one rule out, to see what it costs. */
+  without?: Rule | undefined;
+  /** The furthest before the start that anything may begin, seconds; a day unless said otherwise. */
+  horizon?: number;
+}
+
+/** Puts a plan and its day into the solver's numbers. */
+export function problemOf(
+  plan: PlanBody,
+  context: FitContext,
+  { without, horizon = LONGEST_DAY }: ProblemOptions = {},
+): FitProblem {
+  const off = (kind: Rule["kind"]) => without?.kind === kind;
+  const places = context.places.map((p) => p.name);
+  const placeAt = new Map(places.map((name, i) => [placeKey(name), i]));
+  const indexOf = (name: string | null) => (name === null ? -1 : (placeAt.get(placeKey(name)) ?? -1));
+  const travel = metricClosure(places.length, off("travel") ? [] : context.travel, indexOf);
+  const points = context.points
+    .filter((_, i) => !(without?.kind === "point" && without.point === i))
+    .map((p) => ({
+      name: p.name,
+      from: p.fromSeconds,
+      to: p.toSeconds,
+      place: indexOf(p.place),
+      closes: p.closesPractice,
+    }));
+  const windows = context.places.map((p, i) =>
+    without?.kind === "window" && without.place === i ? [] : p.windows,
+  );
+  const { rows, wait: waitWorth } = worthOf(plan.items);
+  const caps = capsOf(plan, context).filter((c) => !(without?.kind === "cap" && without.cap === c.name));
+  const at = new Map(plan.items.map((item, i) => [item.id, i]));
+  const shape = {
+    caps,
+    owedTimes: off("owed") ? 0 : (plan.wait.times ?? 0),
+    leastWait: off("wait") ? 0 : plan.wait.leastSeconds,
+    easyPercent: plan.limits?.easyPercent ?? 0,
+    rests: !off("rest"),
+  };
+  return {
+    plan,
+    context,
+    drills: plan.items.map((item, i) => ({
+      ...kindOf(item),
+      ...levelsAndCosts(item, rows[i] ?? [], shape),
+      item,
+      place: indexOf(item.place || null),
+      after: off("pair") || item.after === undefined ? -1 : (at.get(item.after) ?? -1),
+    })),
+    parts: partsOf(plan.items).flatMap((part) => looseParts(plan.items, part)),
+    places,
+    travel,
+    startPlace: indexOf(context.startPlace),
+    points,
+    spans: openSpans(windows, points, travel, horizon),
+    stepPoints: off("step") ? 100 : plan.stepPoints,
+    leastWait: shape.leastWait,
+    longestWait: plan.wait.longestSeconds,
+    waitWorth,
+    generalMost: off("general") ? Infinity : (plan.limits?.generalMinutes ?? Infinity) * 60,
+    caps,
+    horizon,
+  };
+}
+
+/** A part in which nothing is free is as many parts as it has drills: there is only one order. */
+function looseParts(items: readonly PlanItem[], { from, to }: { from: number; to: number }) {
+  if (items.slice(from, to).some((i) => i.free)) return [{ from, to }];
+  return Array.from({ length: to - from }, (_, k) => ({ from: from + k, to: from + k + 1 }));
+}
+
+function kindOf(item: PlanItem) {
+  const calm = item.calm !== undefined;
+  const kit = item.phase === "kit";
+  return {
+    calm,
+    resting: calm || kit,
+    warming: item.calm === "keep-warm" || !(calm || kit),
+    technical: item.phase === "technical" && !calm,
+    general:
+      !calm &&
+      (item.phase === "raise" || item.phase === "mobilise") &&
+      !(item.details?.flags.includes("breather") ?? false),
+    free: item.free === true,
+    wholePlace: item.wholePlace === true,
+  };
+}
+
+interface CostShape {
+  caps: readonly Cap[];
+  owedTimes: number;
+  leastWait: number;
+  easyPercent: number;
+  rests: boolean;
+}
+
+function levelsAndCosts(item: PlanItem, rows: readonly Worth[], shape: CostShape) {
+  const levels = levelsOf(item.dose);
+  const calm = item.calm !== undefined;
+  const costs = levels.map((level, k): LevelCost => {
+    const owed = calm ? 0 : shape.owedTimes * hardSeconds(item, level);
+    const uses = { volume: actionsIn(item, level), explosive: explosiveIn(item, level), easy: 0 };
+    uses.easy = easyDebt(item, level, shape.easyPercent);
+    return {
+      seconds: level.seconds,
+      deadline: Math.min(0, -Math.max(calm ? 0 : shape.leastWait, owed)),
+      rest: shape.rests && !calm ? restOwed(item.restAfter, level.workSeconds) : 0,
+      ...climbOf(item, level),
+      uses: shape.caps.map((c) => uses[c.name]),
+      worth: rows[k] as Worth,
+    };
+  });
+  return { levels, ideal: idealLevel(item.dose), costs };
+}
+
+/** Seconds of work at or above hard effort; of a ladder only the rungs that are. */
+export function hardSeconds(item: PlanItem, level: DoseLevel): number {
+  if (!level.rungs) return item.intensity >= HARD_EFFORT ? level.workSeconds : 0;
+  return level.rungs.reduce((sum, r) => sum + (r.intensity >= HARD_EFFORT ? r.seconds : 0), 0);
+}
+
+const COUNTED = ["reps", "attempts", "tries"];
+
+/** Repetitions of the sport's own actions: what is counted in technical and priming drills. */
+function actionsIn(item: PlanItem, { volume }: DoseLevel): number {
+  const own = item.phase === "technical" || item.phase === "prime";
+  return own && COUNTED.includes(volume.unit) ? volume.amount : 0;
+}
+
+function explosiveIn(item: PlanItem, { volume }: DoseLevel): number {
+  const explosive = item.details?.flags.includes("explosive") ?? false;
+  return explosive && COUNTED.includes(volume.unit) ? volume.amount : 0;
+}
+
+/**
+ * By how much a drill takes the plan away from its easy share: below 0 for easy work, above for other work, so that
+ * the sum may not be above 0. Kit and what is done in the wait are not work.
+ */
+function easyDebt(item: PlanItem, level: DoseLevel, percent: number): number {
+  if (item.phase === "kit" || item.calm) return 0;
+  if (!level.rungs) return level.seconds * (item.intensity <= EASY_EFFORT ? percent - 100 : percent);
+  const easy = level.rungs.reduce(
+    (sum, r) => sum + (r.intensity <= EASY_EFFORT ? r.seconds + r.restSeconds : 0),
+    0,
+  );
+  return level.seconds * percent - easy * 100;
+}
+
+function capsOf(plan: PlanBody, context: FitContext): Cap[] {
+  const { volumePercent, explosiveReps, easyPercent } = plan.limits ?? {};
+  const caps: Cap[] = [];
+  if (volumePercent !== undefined && context.usualReps > 0)
+    caps.push({ name: "volume", most: Math.floor((context.usualReps * volumePercent) / 100) });
+  if (explosiveReps !== undefined) caps.push({ name: "explosive", most: explosiveReps });
+  if (easyPercent !== undefined) caps.push({ name: "easy", most: 0 });
+  return caps;
+}

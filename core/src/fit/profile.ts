@@ -1,0 +1,110 @@
+import { type FitContext, LONGEST_DAY, openDay } from "../day/context";
+import type { PlanBody } from "../plan/plan";
+import { type Needs, needsOf } from "./needs";
+import { type FitProblem, problemOf } from "./problem";
+import { type OnPart, type Solution, type SolvedStep, solve, solveAt } from "./solve";
+
+/** The best plan for every time available at once: a slider only looks one up. */
+export interface FitProfile extends ProfileTable {
+  problem: FitProblem;
+}
+
+/** What has to be reckoned of a profile: plain data, so that a worker can hand it over. */
+export interface ProfileTable {
+  needs: Needs;
+  /** From this many seconds before the start on, plan `i` is the best; the latest first. */
+  begins: Int32Array;
+  /** Where the steps of plan `i` begin and end in `steps`. */
+  offsets: Int32Array;
+  /** Drill, level, begin and span of every step of every plan. */
+  steps: Int32Array;
+}
+
+const FIELDS = 4;
+
+/**
+ * Solves a plan for every time available up to a horizon, in one pass.
+ * @param context what the day allows; an open day unless given
+ * @param horizonSeconds the longest time that will be asked for
+ */
+export function profileOf(
+  plan: PlanBody,
+  context: FitContext = openDay(),
+  horizonSeconds: number = LONGEST_DAY,
+): FitProfile {
+  return withTable(plan, context, horizonSeconds, profileTable(plan, context, horizonSeconds));
+}
+
+/** The same, without the problem it was reckoned from, which whoever asked for it has. */
+export function profileTable(
+  plan: PlanBody,
+  context: FitContext,
+  horizonSeconds: number,
+  onPart?: OnPart,
+): ProfileTable {
+  const problem = problemOf(plan, context, { horizon: limited(horizonSeconds) });
+  return tableFrom(problem, solve(problem, onPart));
+}
+
+/** A table that was reckoned elsewhere, with the plan and the day it was reckoned for. */
+export function withTable(
+  plan: PlanBody,
+  context: FitContext,
+  horizonSeconds: number,
+  table: ProfileTable,
+): FitProfile {
+  return { problem: problemOf(plan, context, { horizon: limited(horizonSeconds) }), ...table };
+}
+
+/** The best plan for one time available alone: sooner than for every time. */
+export function profileAt(plan: PlanBody, context: FitContext, availableSeconds: number): FitProfile {
+  const problem = problemOf(plan, context, { horizon: limited(availableSeconds) });
+  return { problem, ...tableFrom(problem, solveAt(problem), true) };
+}
+
+function limited(seconds: number): number {
+  return Math.max(0, Math.min(LONGEST_DAY, Math.floor(seconds)));
+}
+
+function tableFrom(problem: FitProblem, solution: Solution, lastOnly = false): ProfileTable {
+  const { length } = solution.begins;
+  const first = lastOnly ? length - 1 : 0;
+  const plans = Array.from({ length: length - first }, (_, i) => solution.stepsOf(first + i));
+  const offsets = new Int32Array(plans.length + 1);
+  plans.forEach((steps, i) => {
+    offsets[i + 1] = (offsets[i] as number) + steps.length * FIELDS;
+  });
+  const all = new Int32Array(offsets.at(-1) ?? 0);
+  plans.forEach((steps, i) => {
+    steps.forEach(({ drill, level, begin, span }, k) => {
+      all.set([drill, level, begin, span], (offsets[i] as number) + k * FIELDS);
+    });
+  });
+  // What is needed may be more than the horizon.
+  const needs = needsOf(problemOf(problem.plan, problem.context));
+  return { needs, begins: solution.begins.slice(first), offsets, steps: all };
+}
+
+/** The steps of the best plan that begins no earlier than some seconds before the start, earliest first. */
+export function stepsAt({ begins, offsets, steps }: FitProfile, availableSeconds: number): SolvedStep[] {
+  let low = 0;
+  let high = begins.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (-(begins[middle] as number) <= availableSeconds) low = middle + 1;
+    else high = middle;
+  }
+  const plan = low - 1;
+  if (plan < 0) return [];
+  const found: SolvedStep[] = [];
+  for (let at = offsets[plan] as number; at < (offsets[plan + 1] as number); at += FIELDS) {
+    const [drill, level, begin, span] = steps.subarray(at, at + FIELDS) as unknown as [
+      number,
+      number,
+      number,
+      number,
+    ];
+    found.push({ drill, level, begin, span });
+  }
+  return found;
+}

@@ -1,0 +1,38 @@
+import fc from "fast-check";
+import { anyDay, GRID, SMALL_DAY } from "../testing/anyDay";
+import { bruteFit, rankOf } from "../testing/bruteFit";
+import { checkSchedule, type Done, waitsTooLong } from "../testing/checkSchedule";
+import { problemOf } from "./problem";
+import { solve, solveAt } from "./solve";
+
+const RUNS = Number(process.env.RUNS ?? 400);
+
+it("equals the brute force", () => {
+  fc.assert(
+    fc.property(anyDay(3), fc.integer({ min: 0, max: SMALL_DAY / GRID }), ({ plan, day }, tens) => {
+      const available = tens * GRID;
+      const solution = solve(problemOf(plan, day));
+      const one = solveAt(problemOf(plan, day, { horizon: available }));
+      const at = solution.begins.findLastIndex((b) => b >= -available);
+      const steps = solution.stepsOf(at);
+      const done: Done[] = steps.map((s) => ({
+        id: plan.items[s.drill]?.id as string,
+        levelIndex: s.level,
+        beginSeconds: s.begin,
+        spanSeconds: s.span,
+      }));
+      expect(one.stepsOf(one.begins.length - 1)).toEqual(steps);
+      expect(checkSchedule(plan, day, done, available)).toEqual([]);
+      const levels = plan.items.map((i) => done.find((d) => d.id === i.id)?.levelIndex ?? -1);
+      const best = bruteFit(plan, day, available, GRID);
+      expect({
+        rank: rankOf(plan, levels, !waitsTooLong(plan, done)),
+        begin: done[0]?.beginSeconds ?? 0,
+      }).toEqual({
+        rank: best.rank,
+        begin: best.beginSeconds,
+      });
+    }),
+    { numRuns: RUNS },
+  );
+});

@@ -1,0 +1,249 @@
+import fc from "fast-check";
+import { type FitContext, fitContextSchema } from "../day/context";
+import { noDetails } from "../drill/details";
+import { withoutBrokenPairs } from "../plan/order";
+import { PHASES } from "../plan/phase";
+import type { PlanBody, PlanItem } from "../plan/plan";
+import { PRIORITIES } from "../plan/priority";
+
+/** Every time in these cases is a multiple of this many seconds, so that a brute force need try no other. */
+export const GRID = 10;
+
+/** How far before the start these cases go, seconds. */
+export const SMALL_DAY = 160;
+
+const PLACES = ["Hall", "Rink", "Room"];
+
+const tens = (least: number, most: number) => fc.integer({ min: least, max: most }).map((n) => n * GRID);
+const maybe = <T>(of: fc.Arbitrary<T>, freq = 3) => fc.option(of, { nil: undefined, freq });
+
+function steps(most: number) {
+  return fc
+    .tuple(fc.integer({ min: 1, max: most }), fc.integer({ min: 0, max: 1 }), fc.integer({ min: 0, max: 1 }))
+    .map(([floor, up, more]) => ({ floor, ideal: floor + up, ceiling: floor + up + more }));
+}
+
+const timed: fc.Arbitrary<PlanItem["dose"]> = steps(3).map((range) => ({
+  kind: "time" as const,
+  seconds: { floor: range.floor * GRID, ideal: range.ideal * GRID, ceiling: range.ceiling * GRID },
+  step: GRID,
+  sides: "one" as const,
+  changeoverSeconds: 0,
+}));
+
+const tried: fc.Arbitrary<PlanItem["dose"]> = steps(2).map((attempts) => ({
+  kind: "attempts" as const,
+  attempts,
+  secondsEach: GRID,
+  sides: "one" as const,
+  rest: { kind: "fixed" as const, seconds: 0 },
+}));
+
+const laddered: fc.Arbitrary<PlanItem["dose"]> = fc
+  .tuple(fc.constantFrom([20, 45], [30, 60, 90], [60, 75], [30, 75]), fc.constantFrom(0, GRID))
+  .map(([efforts, restSeconds]) => ({
+    kind: "ladder" as const,
+    leastRungs: 1,
+    rungs: efforts.map((intensity, i) => ({
+      id: `00000000-0000-4000-9000-00000000000${i}`,
+      label: "",
+      intensity,
+      dose: {
+        kind: "attempts" as const,
+        attempts: { floor: 1, ideal: 1, ceiling: 1 },
+        secondsEach: GRID,
+        sides: "one" as const,
+        rest: { kind: "fixed" as const, seconds: 0 },
+      },
+      focus: "",
+      restSeconds,
+    })),
+  }));
+
+interface Drawn {
+  phase: PlanItem["phase"];
+  priority: PlanItem["priority"];
+  intensity: number;
+  dose: PlanItem["dose"];
+  place: string;
+  flags: ("explosive" | "breather")[];
+  restAfter: PlanItem["restAfter"];
+  free: true | undefined;
+  follows: number | undefined;
+  calm: PlanItem["calm"];
+  wholePlace: true | undefined;
+}
+
+const anyDrawn: fc.Arbitrary<Drawn> = fc.record({
+  phase: fc.constantFrom(...PHASES, "technical" as const, "raise" as const),
+  priority: fc.constantFrom(...PRIORITIES),
+  intensity: fc.constantFrom(20, 35, 45, 60, 75, 90),
+  dose: fc.oneof(
+    { weight: 3, arbitrary: timed },
+    { weight: 3, arbitrary: tried },
+    { weight: 1, arbitrary: laddered },
+  ),
+  place: fc.constantFrom("", ...PLACES),
+  flags: fc.subarray(["explosive", "breather"] as const).map((f) => [...f]),
+  restAfter: maybe(
+    fc.oneof(
+      fc.record({ kind: fc.constant("seconds" as const), seconds: tens(1, 4) }),
+      fc.record({ kind: fc.constant("times" as const), times: fc.integer({ min: 1, max: 2 }) }),
+    ),
+  ),
+  free: maybe(fc.constant(true as const)),
+  follows: maybe(fc.nat({ max: 3 })),
+  calm: maybe(fc.constantFrom("quiet" as const, "keep-warm" as const), 5),
+  wholePlace: maybe(fc.constant(true as const)),
+});
+
+function itemsOf(drawn: readonly Drawn[]): PlanItem[] {
+  const id = (i: number) => `00000000-0000-4000-8000-00000000000${i}`;
+  const items = drawn.map((d, i): PlanItem => {
+    const { flags, follows, restAfter, free, calm, wholePlace, ...rest } = d;
+    return {
+      id: id(i),
+      drillId: null,
+      name: `Drill ${i}`,
+      focus: "",
+      ...rest,
+      ...(flags.length > 0 ? { details: { ...noDetails(), flags } } : {}),
+      ...(restAfter ? { restAfter } : {}),
+      ...(free ? { free } : {}),
+      ...(calm ? { calm } : {}),
+      ...(wholePlace ? { wholePlace } : {}),
+      ...(follows !== undefined && follows < drawn.length && follows !== i ? { after: id(follows) } : {}),
+    };
+  });
+  return withoutBrokenPairs(items);
+}
+
+const anyWindows = fc
+  .uniqueArray(fc.integer({ min: -SMALL_DAY / GRID, max: 2 }), { maxLength: 4 })
+  .map((ends) => ends.sort((a, b) => a - b))
+  .chain((ends) => {
+    const pairs = ends.flatMap((from, i) =>
+      i % 2 === 0 && ends[i + 1] !== undefined ? [[from, ends[i + 1] as number]] : [],
+    );
+    return fc.tuple(
+      ...pairs.map(([from, to]) =>
+        fc.record({
+          fromSeconds: fc.constant((from as number) * GRID),
+          toSeconds: fc.constant((to as number) * GRID),
+          room: fc.constantFrom("all" as const, "half" as const),
+          turns: fc.constantFrom(1, 1, 2),
+        }),
+      ),
+    );
+  });
+
+const anyPoint = fc
+  .record({
+    from: fc.integer({ min: 0, max: SMALL_DAY / GRID }),
+    long: fc.integer({ min: 0, max: 3 }),
+    place: fc.constantFrom(null, ...PLACES),
+    closesPractice: fc.boolean(),
+  })
+  .map(({ from, long, place, closesPractice }) => ({
+    name: "Check-in",
+    fromSeconds: -(from + long) * GRID,
+    toSeconds: -from * GRID,
+    place,
+    closesPractice,
+  }));
+
+/** Days with windows, ways and fixed points, each there or not. */
+const anyContext: fc.Arbitrary<FitContext> = fc
+  .record({
+    windows: fc.tuple(anyWindows, anyWindows, fc.constant([])),
+    ways: fc.tuple(tens(0, 3), tens(0, 3), tens(0, 3)),
+    points: fc.array(anyPoint, { maxLength: 2 }),
+    startPlace: fc.constantFrom(null, ...PLACES),
+    usualReps: fc.constantFrom(0, 10),
+  })
+  .map(({ windows, ways, points, startPlace, usualReps }) =>
+    fitContextSchema.parse({
+      places: PLACES.map((name, i) => ({ name, windows: windows[i] })),
+      travel: [
+        { from: "Hall", to: "Rink", seconds: ways[0] },
+        { from: "Rink", to: "Room", seconds: ways[1] },
+        { from: "Hall", to: "Room", seconds: ways[2] },
+      ].filter((t) => t.seconds > 0),
+      points,
+      startPlace,
+      usualReps,
+    }),
+  );
+
+/** A small plan and a small day, with rules of every kind. */
+export function anyDay(most: number): fc.Arbitrary<{ plan: PlanBody; day: FitContext }> {
+  return fc
+    .record({
+      drawn: fc.array(anyDrawn, { minLength: 1, maxLength: most }),
+      day: anyContext,
+      leastSeconds: tens(0, 3),
+      longer: tens(0, 6),
+      times: maybe(fc.integer({ min: 1, max: 3 })),
+      stepPoints: fc.constantFrom(10, 20, 30, 100),
+      limits: maybe(
+        fc.record({
+          generalMinutes: maybe(fc.constant(1)),
+          volumePercent: maybe(fc.constantFrom(20, 40)),
+          explosiveReps: maybe(fc.integer({ min: 0, max: 3 })),
+          easyPercent: maybe(fc.constantFrom(30, 50, 70)),
+        }),
+        4,
+      ),
+    })
+    .map(({ drawn, day, leastSeconds, longer, times, stepPoints, limits }) => ({
+      day,
+      plan: {
+        items: itemsOf(drawn),
+        wait: { leastSeconds, longestSeconds: leastSeconds + longer, ...(times ? { times } : {}) },
+        stepPoints,
+        ...(limits ? { limits: JSON.parse(JSON.stringify(limits)) } : {}),
+      },
+    }));
+}
+
+/** The same with few rules but tight limits on totals, and long drills, so that the limits bind. */
+export function anyLimitedDay(most: number): fc.Arbitrary<{ plan: PlanBody; day: FitContext }> {
+  const long = fc.constantFrom(10, 30, 40).map((floor): PlanItem["dose"] => ({
+    kind: "time",
+    seconds: { floor, ideal: floor + 2 * GRID, ceiling: floor + 2 * GRID },
+    step: 2 * GRID,
+    sides: "one",
+    changeoverSeconds: 0,
+  }));
+  const drawn = fc
+    .tuple(
+      anyDrawn,
+      long,
+      fc.boolean(),
+      fc.constantFrom("raise" as const, "mobilise" as const, "technical" as const),
+    )
+    .map(([d, dose, takesLong, phase]) => ({
+      ...d,
+      phase,
+      place: "",
+      calm: undefined,
+      restAfter: undefined,
+      dose: takesLong ? dose : d.dose,
+    }));
+  return fc
+    .record({
+      drawn: fc.array(drawn, { minLength: 2, maxLength: most }),
+      generalMinutes: maybe(fc.constant(1), 4),
+      explosiveReps: maybe(fc.constantFrom(0, 1)),
+      easyPercent: maybe(fc.constantFrom(30, 50)),
+    })
+    .map(({ drawn: items, ...limits }) => ({
+      day: fitContextSchema.parse({}),
+      plan: {
+        items: itemsOf(items),
+        wait: { leastSeconds: 0, longestSeconds: 60 },
+        stepPoints: 30,
+        limits: JSON.parse(JSON.stringify(limits)),
+      },
+    }));
+}
