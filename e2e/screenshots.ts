@@ -58,7 +58,8 @@ const shots: Shot[] = [
     size: WIDE,
     go: async (page) => {
       await openStart(page, "Tamsin Okoro-Vale");
-      await page.getByRole("button", { name: /^Rotation jumps/ }).click();
+      await page.getByTestId("stair").hover();
+      await page.mouse.wheel(0, 480);
     },
   },
   {
@@ -77,7 +78,14 @@ const shots: Shot[] = [
       await page.getByRole("button", { name: /^Landing holds/ }).click();
     },
   },
-  { name: "new-start", go: (page) => page.goto("/start/new").then(() => undefined) },
+  {
+    name: "day",
+    go: async (page) => {
+      await openStart(page, "Tamsin Okoro-Vale");
+      await page.getByTestId("stair").hover();
+      await page.mouse.wheel(0, 560);
+    },
+  },
   { name: "shelf", go: async (page) => void (await page.goto("/shelf")) },
   {
     name: "dose",

@@ -20,6 +20,7 @@ main(async () => {
   await tsx(inRoot("core", "bench", "dose.ts"));
   await tsx(inRoot("core", "bench", "building.ts"));
   await tsx(inRoot("core", "bench", "fit.ts"));
+  await tsx(inRoot("core", "bench", "solver.ts"));
   await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
   await ensureBuilt();
   const port = await freePort();

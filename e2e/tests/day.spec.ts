@@ -1,0 +1,102 @@
+import { expect, test } from "@playwright/test";
+import { expectAccessible, openDemo, openStart, saved, stairNames } from "../coach";
+
+test.beforeEach(({ page }) => openDemo(page));
+
+test("windows, ways and fixed points stand in the stair, and are edited by dragging and by typing", async ({
+  page,
+}) => {
+  await openStart(page, "Tamsin Okoro-Vale");
+  const stair = page.getByTestId("stair");
+  await expect(stair.getByText("Ice open −25:00 to −19:00")).toBeVisible();
+  await expect(stair.getByText("1:00 free: 1:00 to Ice")).toBeVisible();
+  await expect(stair.getByText("No practice after it")).toBeVisible();
+  await expectAccessible(page);
+  expect(await stairNames(page)).toContain("Opening pass");
+
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "Places, windows, fixed points" }).click();
+  const ice = page.getByRole("group", { name: "Ice", exact: true });
+  await expectAccessible(page);
+  // Dragged by keys: three minutes later to open, so three minutes of ice.
+  await ice.getByRole("slider", { name: "Ice opens" }).focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press("ArrowRight");
+  await page.getByRole("button", { name: "Save the day" }).click();
+  await expect(stair.getByText("Ice open −22:00 to −19:00")).toBeVisible();
+  await expect(page.getByTestId("given-up")).toContainText("Not every essential drill can be done");
+
+  // What stands in the way is named, with what it lacks.
+  await page.getByTestId("given-up").click();
+  await expect(page.getByText(/Ice is the reason: it would have to open \d+:\d\d earlier/)).toBeVisible();
+  await expect(page.getByText("Ice is not open long enough for it.").first()).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Close" }).click();
+
+  // Typed, and refused where it closes before it opens: nothing is lost.
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "Places, windows, fixed points" }).click();
+  const closes = ice.getByLabel("Closes");
+  const before = await closes.inputValue();
+  await closes.fill(await ice.getByLabel("Opens").inputValue());
+  await page.getByRole("button", { name: "Save the day" }).click();
+  await expect(page.getByText(/closes before it opens.* What you changed is still here/)).toBeVisible();
+  await closes.fill(before);
+  await ice.getByRole("slider", { name: "Ice opens" }).focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press("ArrowLeft");
+  await page.getByRole("button", { name: "Save the day" }).click();
+  await expect(stair.getByText("Ice open −25:00 to −19:00")).toBeVisible();
+});
+
+test("what was given up is traded: another drill goes for it, or it matters more", async ({ page }) => {
+  await openStart(page, "Tamsin Okoro-Vale");
+  await page.getByTestId("given-up").click();
+  const lunges = page.getByRole("group", { name: /^Walking lunges: / });
+  await expect(lunges.getByText("Not enough time")).toBeVisible();
+  await lunges.getByRole("button", { name: "Make it essential" }).click();
+  await expect(page.getByRole("group", { name: /^Walking lunges: left out/ })).toHaveCount(0);
+  await saved(page);
+  const landing = page.getByRole("group", { name: /^Axel with full entry: / });
+  await landing.getByRole("button", { name: /^Find a trade/ }).click();
+  const takeOut = landing.getByRole("button", { name: /^Take out / });
+  const nothing = landing.getByText("Nothing that matters less would make room for it.");
+  await expect(takeOut.or(nothing)).toBeVisible();
+  if (await takeOut.isVisible()) {
+    const name = ((await takeOut.textContent()) ?? "").replace("Take out ", "");
+    await takeOut.click();
+    await page.getByRole("button", { name: "Close" }).click();
+    expect(await stairNames(page)).not.toContain(name);
+    await saved(page);
+  }
+});
+
+test("Today says the last moments to begin, for all of it and for the essentials", async ({ page }) => {
+  await page.goto("/");
+  const card = page.getByRole("group", { name: /^Noor Whitlock/ });
+  await expect(card.getByTestId("latest")).toHaveText(
+    /^Last moment for all of it \d\d:\d\d, for the essentials \d\d:\d\d$/,
+  );
+});
+
+test("rests, pairs and limits are set in whole steps, and the plan follows", async ({ page }) => {
+  await openStart(page, "Noor Whitlock");
+  await page.getByRole("button", { name: /^Single jumps/ }).click();
+  const sheet = page.getByRole("dialog");
+  await sheet.getByRole("button", { name: "Rest, order and room" }).click();
+  await sheet.getByRole("radio", { name: "A fixed rest" }).click();
+  await expect(sheet.getByText("3:00").first()).toBeVisible();
+  await sheet.getByLabel("Only after").selectOption({ label: "Edges and crossovers" });
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByTestId("stair").getByText(/3:00 rest after Single jumps/)).toBeVisible();
+  await saved(page);
+
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "Wait, steps and limits" }).click();
+  await page.getByRole("button", { name: "General work on end: more" }).click();
+  await expect(page.getByText("1 min", { exact: true })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByTestId("given-up")).toContainText("Gave up");
+  await saved(page);
+  await page.reload();
+  await expect(page.getByTestId("stair").getByText(/3:00 rest after Single jumps/)).toBeVisible();
+});
