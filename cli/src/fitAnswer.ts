@@ -50,7 +50,7 @@ export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnsw
     waitSeconds: fit.waitSeconds,
     spareSeconds: fit.spareSeconds,
     missingSeconds: fit.missingSeconds,
-    culprit: fit.state === "short" ? culpritLine(profile, availableSeconds) : null,
+    culprit: fit.state === "short" ? culpritLine(profile.problem, profile.needs, availableSeconds) : null,
     lastMoments: momentsOf(profile),
     drills: fit.placements.map((p) => ({
       id: p.item.id,

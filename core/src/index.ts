@@ -46,7 +46,8 @@ export {
   plainEvent,
 } from "./event/eventType";
 export { type Setting, usualSetting } from "./event/setting";
-export { compareFits, culpritLine, type GivenUp, givenUp, givenUpLine, idleLine } from "./fit/explain";
+export { culpritLine } from "./fit/culprit";
+export { compareFits, type GivenUp, givenUp, givenUpLine, idleLine } from "./fit/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
 export type { Idle, IdleReason } from "./fit/idle";
 export { type FitProfile, type ProfileTable, profileAt, profileOf, withTable } from "./fit/profile";

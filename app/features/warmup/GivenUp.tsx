@@ -44,7 +44,7 @@ function Reckoned({ model, profile }: { model: WarmUpModel; profile: FitProfile 
   const { fit } = model;
   const list = useMemo(() => givenUp(profile, fit), [profile, fit]);
   const culprit = useMemo(
-    () => (fit.state === "short" ? culpritLine(profile, fit.availableSeconds) : null),
+    () => (fit.state === "short" ? culpritLine(profile.problem, profile.needs, fit.availableSeconds) : null),
     [profile, fit],
   );
   const more = compareFits(fit, fitAt(profile, fit.availableSeconds + FIVE));

@@ -54,7 +54,7 @@ it("says when a step is the reason and more time is no help", () => {
     }),
   ]);
   const essential = planOf(steep.items.map((i) => ({ ...i, priority: "essential" as const })));
-  expect(givenUpLine(fitPlan(essential, 900))).toContain("whatever the time");
+  expect(givenUpLine(fitPlan(essential, 900))).toContain("steeper step apart");
 });
 
 it("names three and counts the rest", () => {

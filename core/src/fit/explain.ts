@@ -3,7 +3,7 @@ import { formatLength, spokenLength } from "../time/clock";
 import type { Fit, Placement } from "./fit";
 import type { Idle, IdleReason } from "./idle";
 import type { FitProfile } from "./profile";
-import { type Bound, boundsOf, type Culprit, culpritOf } from "./reasons";
+import { type Bound, boundsOf } from "./reasons";
 
 /** One thing the fit gave up, in words. */
 export interface GivenUp {
@@ -42,11 +42,8 @@ function isBelow({ verdict }: Placement): boolean {
 export function givenUpLine(fit: Fit): string {
   if (fit.placements.length === 0) return "No drills yet.";
   const list = fit.placements.filter(isBelow);
-  const lead = fit.neverFits
-    ? "Not every essential drill can be done, whatever the time. "
-    : fit.state === "short"
-      ? `Essentials are ${spokenLength(fit.missingSeconds)} short. `
-      : "";
+  if (fit.neverFits) return fit.culprit ?? "Not every essential drill can be done, whatever the time.";
+  const lead = fit.state === "short" ? `Essentials are ${spokenLength(fit.missingSeconds)} short. ` : "";
   if (list.length === 0)
     return fit.spareSeconds > 0
       ? `Nothing given up, ${spokenLength(fit.spareSeconds)} spare.`
@@ -100,51 +97,6 @@ function timeReason(p: Placement): string {
   return p.item.priority === "essential"
     ? "Not enough time for every essential drill."
     : `Not enough time: it is ${p.item.priority === "useful" ? "only useful" : "an extra"}, and what matters more comes first.`;
-}
-
-/**
- * What keeps the essentials from fitting, as a sentence; null when they fit or only time is missing.
- * @example "Rink is the reason: it would have to open 1:30 earlier."
- */
-export function culpritLine(profile: FitProfile, availableSeconds: number): string | null {
-  const culprit = culpritOf(profile, availableSeconds);
-  if (culprit) return wordsFor(culprit, profile);
-  return Number.isFinite(profile.needs.essentials)
-    ? null
-    : "Several of the day's limits together keep the essential drills apart.";
-}
-
-function wordsFor({ rule, lackSeconds }: Culprit, { problem }: FitProfile): string {
-  switch (rule.kind) {
-    case "window": {
-      const place = problem.places[rule.place];
-      return lackSeconds === null
-        ? `${place} is the reason: its windows are too short for what is essential there.`
-        : `${place} is the reason: it would have to open ${formatLength(lackSeconds)} earlier.`;
-    }
-    case "point":
-      return `${problem.points[rule.point]?.name} is the reason: without it, or at another time, the essential drills would fit.`;
-    case "step":
-      return "Some essential drills stand a steeper step apart than this plan allows: add a drill between them, lower one, or allow a larger step.";
-    case "general":
-      return "The limit on general work on end is the reason: raise it, or put a breather between.";
-    case "cap":
-      return {
-        volume: "The limit on repetitions is the reason: raise it, or lower the floors.",
-        explosive: "The limit on explosive repetitions is the reason: raise it, or lower the floors.",
-        easy: "The easy share is the reason: add easy work, or ask for less of it.",
-      }[rule.cap];
-    case "pair":
-      return "A drill that must follow another is the reason: take the pair out, or make both essential.";
-    case "rest":
-      return "The rests owed inside are the reason: shorten them, or the work before them.";
-    case "owed":
-      return "The rest owed before the start is the reason: lower the hardest drill, or ask for less rest.";
-    case "travel":
-      return "The ways between places are the reason: there is no time to get from one to the other.";
-    case "wait":
-      return "The least wait before the start is the reason.";
-  }
 }
 
 /**

@@ -46,6 +46,8 @@ export interface Fit {
   missingSeconds: number;
   /** True when no amount of time helps: a rule keeps essentials apart, or a window is too short for them. */
   neverFits: boolean;
+  /** What is the reason for that, in a sentence; null when there is none. */
+  culprit: string | null;
 }
 
 /**
@@ -82,6 +84,7 @@ export function fitAt(profile: FitProfile, availableSeconds: number): Fit {
     spareSeconds: Math.max(0, available - (steps.length > 0 ? -beginSeconds : problem.leastWait)),
     missingSeconds: Number.isFinite(needs.essentials) ? Math.max(0, needs.essentials - available) : 0,
     neverFits: !Number.isFinite(needs.essentials),
+    culprit: profile.culprit,
   };
 }
 

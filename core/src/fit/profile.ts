@@ -1,5 +1,6 @@
 import { type FitContext, LONGEST_DAY, openDay } from "../day/context";
 import type { PlanBody } from "../plan/plan";
+import { culpritLine } from "./culprit";
 import { type Needs, needsOf } from "./needs";
 import { type FitProblem, problemOf } from "./problem";
 import { type OnPart, type Solution, type SolvedStep, solve, solveAt } from "./solve";
@@ -12,6 +13,8 @@ export interface FitProfile extends ProfileTable {
 /** What has to be reckoned of a profile: plain data, so that a worker can hand it over. */
 export interface ProfileTable {
   needs: Needs;
+  /** What keeps the essentials from ever fitting, in a sentence; null when they fit with enough time. */
+  culprit: string | null;
   /** From this many seconds before the start on, plan `i` is the best; the latest first. */
   begins: Int32Array;
   /** Where the steps of plan `i` begin and end in `steps`. */
@@ -81,8 +84,10 @@ function tableFrom(problem: FitProblem, solution: Solution, lastOnly = false): P
     });
   });
   // What is needed may be more than the horizon.
-  const needs = needsOf(problemOf(problem.plan, problem.context));
-  return { needs, begins: solution.begins.slice(first), offsets, steps: all };
+  const whole = problemOf(problem.plan, problem.context);
+  const needs = needsOf(whole);
+  const culprit = Number.isFinite(needs.essentials) ? null : culpritLine(whole, needs, LONGEST_DAY);
+  return { needs, culprit, begins: solution.begins.slice(first), offsets, steps: all };
 }
 
 /** The steps of the best plan that begins no earlier than some seconds before the start, earliest first. */

@@ -1,8 +1,8 @@
 import { LONGEST_DAY } from "../day/context";
 import { type Fit, fitAt } from "./fit";
-import { essentialNeeds } from "./needs";
-import { type FitProblem, problemOf, type Rule } from "./problem";
+import { problemOf, type Rule } from "./problem";
 import { type FitProfile, profileOf } from "./profile";
+import { rulesOf } from "./rules";
 import { solveAt } from "./solve";
 
 /** What kept a drill from its ideal: time, one rule, or several things at once. */
@@ -41,67 +41,4 @@ export function boundsOf(profile: FitProfile, fit: Fit): Map<string, Bound> {
 
 function levelsOfFit(fit: Fit): Map<string, number> {
   return new Map(fit.placements.map((p) => [p.item.id, p.levelIndex]));
-}
-
-/** The rules that a problem has, the most telling first. */
-function rulesOf({ places, points, caps, drills, generalMost, plan }: FitProblem): Rule[] {
-  const rules: Rule[] = [{ kind: "step" }];
-  places.forEach((_, place) => {
-    rules.push({ kind: "window", place });
-  });
-  points.forEach((_, point) => {
-    rules.push({ kind: "point", point });
-  });
-  if (Number.isFinite(generalMost)) rules.push({ kind: "general" });
-  for (const { name } of caps) rules.push({ kind: "cap", cap: name });
-  if (drills.some((d) => d.after >= 0)) rules.push({ kind: "pair" });
-  if (drills.some((d) => d.costs.some((c) => c.rest > 0))) rules.push({ kind: "rest" });
-  if (plan.wait.times) rules.push({ kind: "owed" });
-  rules.push({ kind: "travel" }, { kind: "wait" });
-  return rules;
-}
-
-/** What stands in the way of the essentials, and by how much. */
-export interface Culprit {
-  rule: Rule;
-  /** Seconds by which a window would have to open earlier; null where that does not apply. */
-  lackSeconds: number | null;
-}
-
-/**
- * The first rule without which every essential drill would fit in the time available, at its floor; null when they fit,
- * when only more time helps, or when it takes more than one rule.
- */
-export function culpritOf({ problem, needs }: FitProfile, availableSeconds: number): Culprit | null {
-  if (needs.essentials <= availableSeconds) return null;
-  const never = !Number.isFinite(needs.essentials);
-  const limit = never ? LONGEST_DAY : availableSeconds;
-  const { plan, context } = problem;
-  for (const rule of rulesOf(problem)) {
-    // The wait is not a culprit: it is what the time is for.
-    if (rule.kind === "wait") continue;
-    if (essentialNeeds(problemOf(plan, context, { without: rule })) > limit) continue;
-    return { rule, lackSeconds: rule.kind === "window" ? windowLack(problem, rule.place, limit) : null };
-  }
-  return null;
-}
-
-/** By how many seconds the windows of a place would have to open earlier, at least, for the essentials to fit. */
-function windowLack({ plan, context }: FitProblem, place: number, limit: number): number | null {
-  const opened = (by: number) => ({
-    ...context,
-    places: context.places.map((p, i) =>
-      i === place ? { ...p, windows: p.windows.map((w) => ({ ...w, fromSeconds: w.fromSeconds - by })) } : p,
-    ),
-  });
-  const enough = (by: number) => essentialNeeds(problemOf(plan, opened(by))) <= limit;
-  let low = 0;
-  let high = 7200;
-  if (!enough(high)) return null;
-  while (high - low > 1) {
-    const middle = (low + high) >> 1;
-    if (enough(middle)) high = middle;
-    else low = middle;
-  }
-  return high;
 }

@@ -1,0 +1,95 @@
+import { LONGEST_DAY } from "../day/context";
+import { formatLength } from "../time/clock";
+import { essentialNeeds, type Needs } from "./needs";
+import { type FitProblem, problemOf, type Rule } from "./problem";
+import { rulesOf } from "./rules";
+
+/** What stands in the way of the essentials, and by how much. */
+export interface Culprit {
+  rule: Rule;
+  /** Seconds by which a window would have to open earlier; null where that does not apply. */
+  lackSeconds: number | null;
+}
+
+/**
+ * The first rule without which every essential drill would fit in the time available, at its floor; null when they fit,
+ * when only more time helps, or when it takes more than one rule.
+ */
+export function culpritOf(problem: FitProblem, needs: Needs, availableSeconds: number): Culprit | null {
+  if (needs.essentials <= availableSeconds) return null;
+  const never = !Number.isFinite(needs.essentials);
+  const limit = never ? LONGEST_DAY : availableSeconds;
+  const { plan, context } = problem;
+  for (const rule of rulesOf(problem)) {
+    // The wait is not a culprit: it is what the time is for.
+    if (rule.kind === "wait") continue;
+    if (essentialNeeds(problemOf(plan, context, { without: rule })) > limit) continue;
+    return { rule, lackSeconds: rule.kind === "window" ? windowLack(problem, rule.place, limit) : null };
+  }
+  return null;
+}
+
+/** By how many seconds the windows of a place would have to open earlier, at least, for the essentials to fit. */
+function windowLack({ plan, context }: FitProblem, place: number, limit: number): number | null {
+  const opened = (by: number) => ({
+    ...context,
+    places: context.places.map((p, i) =>
+      i === place ? { ...p, windows: p.windows.map((w) => ({ ...w, fromSeconds: w.fromSeconds - by })) } : p,
+    ),
+  });
+  const enough = (by: number) => essentialNeeds(problemOf(plan, opened(by))) <= limit;
+  let low = 0;
+  let high = 7200;
+  if (!enough(high)) return null;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (enough(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/**
+ * What keeps the essentials from fitting, as a sentence; null when they fit or only time is missing.
+ * @example "Rink is the reason: it would have to open 1:30 earlier."
+ */
+export function culpritLine(problem: FitProblem, needs: Needs, availableSeconds: number): string | null {
+  const culprit = culpritOf(problem, needs, availableSeconds);
+  if (culprit) return wordsFor(culprit, problem);
+  return Number.isFinite(needs.essentials)
+    ? null
+    : "Several of the day's limits together keep the essential drills apart.";
+}
+
+function wordsFor({ rule, lackSeconds }: Culprit, problem: FitProblem): string {
+  switch (rule.kind) {
+    case "window": {
+      const place = problem.places[rule.place];
+      return lackSeconds === null
+        ? `${place} is the reason: its windows are too short for what is essential there.`
+        : `${place} is the reason: it would have to open ${formatLength(lackSeconds)} earlier.`;
+    }
+    case "point":
+      return `${problem.points[rule.point]?.name} is the reason: without it, or at another time, the essential drills would fit.`;
+    case "step":
+      return "Some essential drills stand a steeper step apart than this plan allows: add a drill between them, lower one, or allow a larger step.";
+    case "general":
+      return "The limit on general work on end is the reason: raise it, or put a breather between.";
+    case "cap":
+      return {
+        volume: "The limit on repetitions is the reason: raise it, or lower the floors.",
+        explosive: "The limit on explosive repetitions is the reason: raise it, or lower the floors.",
+        easy: "The easy share is the reason: add easy work, or ask for less of it.",
+      }[rule.cap];
+    case "pair":
+      return "A drill that must follow another is the reason: take the pair out, or make both essential.";
+    case "rest":
+      return "The rests owed inside are the reason: shorten them, or the work before them.";
+    case "owed":
+      return "The rest owed before the start is the reason: lower the hardest drill, or ask for less rest.";
+    case "travel":
+      return "The ways between places are the reason: there is no time to get from one to the other.";
+    case "wait":
+      return "The least wait before the start is the reason.";
+  }
+}
