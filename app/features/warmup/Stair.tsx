@@ -76,12 +76,12 @@ export const Stair = memo(function Stair({
             </li>
           ))}
       </ShownContext.Provider>
+      {ids.length > 0 ? <Wait fit={fit} /> : null}
       {marks.below.length > 0 ? (
         <li>
           <StairMarkLines marks={marks.below} />
         </li>
       ) : null}
-      {ids.length > 0 ? <Wait fit={fit} /> : null}
     </ul>
   );
 });

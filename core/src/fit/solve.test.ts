@@ -5,7 +5,7 @@ import { checkSchedule, type Done, waitsTooLong } from "../testing/checkSchedule
 import { problemOf } from "./problem";
 import { solve, solveAt } from "./solve";
 
-const RUNS = Number(process.env.RUNS ?? 400);
+const RUNS = Number(process.env.RUNS ?? 1000);
 
 it("equals the brute force", () => {
   fc.assert(
