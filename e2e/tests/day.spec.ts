@@ -104,4 +104,17 @@ test("rests, pairs and limits are set in whole steps, and the plan follows", asy
   await saved(page);
   await page.reload();
   await expect(page.getByTestId("stair").getByText(/3:00 rest after Single jumps/)).toBeVisible();
+
+  // And taken back, each where it was set.
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "Wait, steps and limits" }).click();
+  await page.getByRole("button", { name: "General work on end: less" }).click();
+  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: /^Single jumps/ }).click();
+  await sheet.getByRole("radio", { name: "None owed" }).click();
+  await sheet.getByLabel("Only after").selectOption({ label: "No drill in particular" });
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByTestId("stair").getByText(/3:00 rest after/)).toHaveCount(0);
+  await expect(page.getByRole("status").filter({ hasText: /^fits$/ })).toBeVisible();
+  await saved(page);
 });
