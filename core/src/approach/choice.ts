@@ -14,6 +14,8 @@ export interface Choice {
   level: DoseLevel | undefined;
   from: number;
   to: number;
+  /** Largest rise between two rungs of its own, points. */
+  rise: number;
   /** A little chance and what is kept or avoided, so that equals differ from version to version. */
   lean: number;
 }
@@ -54,9 +56,10 @@ export function usableChoices({ shelf, day, seed, keep, avoid }: FillInput, gaps
       continue;
     }
     const level = levelsOf(drill.dose)[idealLevel(drill.dose)];
-    const { from, to } = climbOf(drill, level);
-    const lean = drawn + (kept.has(drill.id) ? KEEP : 0) + (avoided.has(drill.id) ? AVOID : 0);
-    usable.push({ drill, details, level, from, to, lean });
+    const climb = climbOf(drill, level);
+    // What is kept is not left to chance, so that it is chosen in the order it was chosen in before.
+    const lean = kept.has(drill.id) ? KEEP : drawn + (avoided.has(drill.id) ? AVOID : 0);
+    usable.push({ drill, details, level, ...climb, lean });
   }
   for (const [obstacle, many] of aside)
     gaps.push(`${many} ${many === 1 ? "drill" : "drills"} of the shelf ${OBSTACLES[obstacle]}.`);

@@ -3,7 +3,7 @@ import { type Choice, type Chosen, secondsOf } from "./choice";
 import type { FillInput } from "./fillInput";
 import { NOTHING_LEFT } from "./fillUp";
 import { listOf } from "./listOf";
-import { inOrder, steepGap } from "./order";
+import { inOrder, largestRise, steepGap } from "./order";
 import { best } from "./pick";
 
 /** Actions first, each prepared once; then what the climb still needs; then what fills the time. */
@@ -14,7 +14,13 @@ export function chooseTechnical(
   seconds: number,
   gaps: string[],
 ): Chosen[] {
-  const pool = choices.filter((c) => c.drill.phase === "technical" && c.to <= target);
+  const upToTarget = choices.filter((c) => c.drill.phase === "technical" && c.to <= target);
+  const pool = upToTarget.filter((c) => c.rise <= approach.stepPoints);
+  const steep = upToTarget.length - pool.length;
+  if (steep > 0)
+    gaps.push(
+      `${steep} ${steep === 1 ? "ladder climbs" : "ladders climb"} in larger steps than ${approach.stepPoints} points.`,
+    );
   if (pool.length === 0) {
     gaps.push("The shelf has no technical drill up to the level of this event.");
     return [];
@@ -43,7 +49,7 @@ export function chooseTechnical(
   }
   for (const action of open) gaps.push(`Nothing on the shelf prepares ${action}: it is left cold.`);
 
-  const climb = () => [...picked.values()].toSorted((a, b) => a.choice.from - b.choice.from);
+  const climb = () => easyToHard([...picked.values()]);
   // An easy first one, and one between wherever the step would be too large.
   const first = climb()[0];
   if (!first || first.choice.from > 40) {
@@ -69,11 +75,12 @@ export function chooseTechnical(
     }
     take(between, "essential", `A step between ${gap.from} and ${gap.to} %, so that the climb stays even.`);
   }
-  const reach = () => Math.max(0, ...[...picked.keys()].map((c) => c.to));
   while (left >= NOTHING_LEFT) {
+    const now = climb();
+    const most = Math.max(approach.stepPoints, largestRise(now));
     const more = best(
       pool.filter(
-        (c) => !picked.has(c) && secondsOf(c) <= left * 1.2 && c.from <= reach() + approach.stepPoints,
+        (c) => !picked.has(c) && secondsOf(c) <= left * 1.2 && largestRise(joinedBy(now, c)) <= most,
       ),
       (c) => c.lean + c.to / 10 - (c.drill.priority === "extra" ? 4 : 0),
     );
@@ -85,4 +92,13 @@ export function chooseTechnical(
     );
   }
   return inOrder(climb(), approach, scale);
+}
+
+function easyToHard(climb: readonly Chosen[]): Chosen[] {
+  return climb.toSorted((a, b) => a.choice.from - b.choice.from);
+}
+
+/** A climb with one drill more where its effort puts it. */
+function joinedBy(climb: readonly Chosen[], choice: Choice): Chosen[] {
+  return easyToHard([...climb, { choice, priority: "useful", why: "" }]);
 }

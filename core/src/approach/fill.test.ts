@@ -58,6 +58,7 @@ describe("every warm-up filled from an approach", () => {
         if (steepSteps(body.items, body.stepPoints).length > 0)
           expect(gaps.join(" ")).toContain("has no step between");
       }),
+      { numRuns: 500 },
     );
   });
 
@@ -147,7 +148,9 @@ it("needs first puts what is least sure as early as the climb allows, secure fin
   const efforts = technical("secure-finish").map((i) => i.intensity);
   expect(efforts.at(-1)).toBeLessThan(Math.max(...efforts));
   expect(technical("secure-finish").at(-1)?.why).toContain("secure");
-  const stair = technical("even-stair").map((i) => i.intensity);
+  const stair = technical("even-stair")
+    .filter((i) => i.dose.kind !== "ladder")
+    .map((i) => i.intensity);
   expect(stair).toEqual(stair.toSorted((a, b) => a - b));
 });
 

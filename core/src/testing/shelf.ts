@@ -1,5 +1,7 @@
 import { approachOf } from "../approach/approaches";
 import type { FillInput, ShelfDrill } from "../approach/fillInput";
+import type { Dose } from "../dose/dose";
+import type { PlainDose } from "../dose/plainDose";
 import { BODY_AREAS } from "../drill/bodyArea";
 import { noDetails } from "../drill/details";
 import type { Purpose } from "../drill/purpose";
@@ -18,6 +20,37 @@ const PARTS: readonly [Phase, Purpose, number, number][] = [
 
 export const ACTIONS: readonly string[] = ["jump", "spin", "step", "lift", "throw", "roll"];
 
+const idOf = (n: number, last = 0) =>
+  `00000000-0000-4000-8000-${String(last).padStart(4, "0")}${String(n).padStart(8, "0")}`;
+
+const attempts = (ideal: number, secondsEach: number, both: boolean): PlainDose => ({
+  kind: "attempts",
+  attempts: { floor: 1, ideal, ceiling: 5 },
+  secondsEach,
+  sides: both ? "both" : "one",
+  rest: { kind: "fixed", seconds: 10 },
+});
+
+/** Two to five rungs, some of them steep. */
+function anyLadder(seed: number): Dose {
+  const next = random(seed);
+  const rungs = 2 + Math.floor(next() * 4);
+  const step = 6 + Math.floor(next() * 20);
+  const first = 10 + Math.floor(next() * 40);
+  return {
+    kind: "ladder",
+    leastRungs: 1,
+    rungs: Array.from({ length: rungs }, (_, r) => ({
+      id: idOf(seed, r + 1),
+      label: "",
+      intensity: Math.min(100, first + r * step),
+      dose: { ...attempts(1, 8, false), attempts: { floor: 1, ideal: 1, ceiling: 1 } },
+      focus: "",
+      restSeconds: 5,
+    })),
+  };
+}
+
 /** A shelf of so many drills of every part, each different, for tests and benches. */
 export function anyShelf(many: number, seed = 1): ShelfDrill[] {
   const next = random(seed);
@@ -27,20 +60,16 @@ export function anyShelf(many: number, seed = 1): ShelfDrill[] {
   ];
   return Array.from({ length: many }, (_, i): ShelfDrill => {
     const [phase, purpose, low, high] = PARTS[i % PARTS.length] as (typeof PARTS)[number];
-    const id = `00000000-0000-4000-8000-${String(i).padStart(12, "0")}`;
+    const id = idOf(i);
+    const dose = i % 14 === 4 ? anyLadder(seed + i) : attempts(pick(2, 4), pick(8, 20), i % 3 === 0);
+    const effort = pick(low, high);
     return {
       id,
       name: `${phase} ${i}`,
       phase,
       priority: "useful",
-      intensity: pick(low, high),
-      dose: {
-        kind: "attempts",
-        attempts: { floor: 1, ideal: pick(2, 4), ceiling: 5 },
-        secondsEach: pick(8, 20),
-        sides: i % 3 === 0 ? "both" : "one",
-        rest: { kind: "fixed", seconds: 10 },
-      },
+      intensity: dose.kind === "ladder" ? (dose.rungs.at(-1)?.intensity ?? effort) : effort,
+      dose,
       focus: "Tall",
       place: "",
       details: {
