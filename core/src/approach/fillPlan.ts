@@ -36,7 +36,6 @@ export function fillPlan(input: FillInput): Filled {
   const prime = choosePrime(choices, target, part(approach.shares.prime));
   if (raise.length === 0) gaps.push("The shelf has nothing easy that raises warmth.");
 
-  const forDrills = Math.max(0, input.availableSeconds - approach.wait.leastSeconds);
   if (budget < approach.minutes.least * 60) {
     const minutes = Math.floor(budget / 60);
     gaps.push(
@@ -45,19 +44,14 @@ export function fillPlan(input: FillInput): Filled {
   }
 
   const ordered = [...raise, ...mobilise, ...kit, ...technical, ...prime].slice(0, MOST_DRILLS);
-  return {
-    body: {
-      ...emptyPlan(),
-      items: affordable(
-        ordered.map((c) => itemOf(c, approach, input.makeId)),
-        forDrills,
-      ),
-      wait: approach.wait,
-      stepPoints: approach.stepPoints,
-      origin: { approach: approach.id, seed: input.seed },
-    },
-    gaps,
+  const body = {
+    ...emptyPlan(),
+    items: ordered.map((c) => itemOf(c, approach, input.makeId)),
+    wait: approach.wait,
+    stepPoints: approach.stepPoints,
+    origin: { approach: approach.id, seed: input.seed },
   };
+  return { body: affordable(body, input.availableSeconds), gaps };
 }
 
 /** Seconds of drills: what the time leaves after wait and kit, and no more than the approach wants. */

@@ -4,7 +4,7 @@ import type { PlanBody, PlanItem } from "../plan/plan";
 import { type Idle, idleOf } from "./idle";
 import type { FitDrill, FitProblem } from "./problem";
 import { type FitProfile, profileAt, stepsAt } from "./profile";
-import type { SolvedStep } from "./solve";
+import type { SolvedStep } from "./solution";
 
 /** What became of one drill. */
 export type Verdict = "kept" | "lengthened" | "shortened" | "floor" | "left-out";

@@ -1,5 +1,5 @@
 import type { FitDrill, FitProblem } from "./problem";
-import type { SolvedStep } from "./solve";
+import type { SolvedStep } from "./solution";
 
 /** Why nothing is done for a while. */
 export type IdleReason =

@@ -4,6 +4,8 @@
  */
 export class Labels {
   count = 0;
+  /** Comparisons made among them, for giving up in time. */
+  effort = 0;
   /** When its first drill begins, seconds from the start. */
   begin = new Int32Array(ROOM);
   /** Seconds its first drill takes. */
@@ -101,6 +103,7 @@ export class Sieve {
   private beaten(id: number): boolean {
     if (this.labels.dims === 1) return this.beatenOnStairs(id);
     for (let k = this.many - 1; k >= 0; k--) {
+      this.labels.effort++;
       if (this.labels.dominates(this.kept[k] as number, id)) return true;
     }
     return false;

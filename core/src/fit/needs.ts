@@ -1,5 +1,5 @@
 import type { FitProblem } from "./problem";
-import { solve } from "./solve";
+import { solveLatest } from "./solve";
 
 /** How long before the start a warm-up has to begin at the latest, seconds; Infinity when it never fits. */
 export interface Needs {
@@ -36,7 +36,6 @@ function leastFor(problem: FitProblem, wanted: (index: number) => number): numbe
     return { ...drill, costs };
   });
   if (all === 0) return 0;
-  const { begins, high } = solve({ ...problem, drills, waitWorth: 0 });
-  const first = high.indexOf(all);
-  return first < 0 ? Infinity : -(begins[first] as number);
+  const [begin] = solveLatest({ ...problem, drills, waitWorth: 0 }, { high: all, low: 0 }).begins;
+  return begin === undefined ? Infinity : -begin;
 }

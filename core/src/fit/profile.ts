@@ -3,7 +3,9 @@ import type { PlanBody } from "../plan/plan";
 import { culpritLine } from "./culprit";
 import { type Needs, needsOf } from "./needs";
 import { type FitProblem, problemOf } from "./problem";
-import { type OnPart, type Solution, type SolvedStep, solve, solveAt } from "./solve";
+import type { OnPart } from "./search";
+import type { Solution, SolvedStep } from "./solution";
+import { solve, solveAt } from "./solve";
 
 /** The best plan for every time available at once: a slider only looks one up. */
 export interface FitProfile extends ProfileTable {

@@ -1,0 +1,72 @@
+import { Board } from "./board";
+import { type Collector, Heap } from "./heap";
+import { Labels } from "./labels";
+import type { Limits } from "./limits";
+import { busySpans } from "./openSpans";
+import type { FitDrill, FitProblem } from "./problem";
+
+/** Rests, general work, then the caps: which figures are kept of a label, and where. */
+export interface Dims {
+  rest: number;
+  general: number;
+  cap: number;
+  many: number;
+}
+
+/** What one search works with. */
+export interface Workspace {
+  problem: FitProblem;
+  labels: Labels;
+  collector: Collector;
+  dims: Dims;
+  /** Indices of the caps that are kept an eye on, in the order of their figures. */
+  caps: readonly number[];
+  busy: { from: number; to: number }[];
+  longestRest: number;
+  /** The bit of each drill that others must follow. */
+  bits: Map<number, number>;
+  /** The most comparisons of labels. */
+  within: number;
+}
+
+/** Sets up a search that keeps an eye on some of the limits on totals. */
+export function workspaceFor(problem: FitProblem, { general, caps }: Limits, within: number): Workspace {
+  const { drills } = problem;
+  const longestRest = Math.max(0, ...drills.flatMap((d) => d.costs.map((c) => c.rest)));
+  // Where nothing that is itself rest comes after a drill that owes one, the next work is simply the next drill.
+  const lastResting = Math.max(
+    -1,
+    ...problem.parts.map((p, n) => (anyIn(drills, p, (d) => d.resting) ? n : -1)),
+  );
+  const owing = problem.parts.slice(0, lastResting + 1);
+  const rests = owing.some((p) => anyIn(drills, p, (d) => d.costs.some((c) => c.rest > 0)));
+  const dims = {
+    rest: rests ? 0 : -1,
+    general: general ? Number(rests) : -1,
+    cap: Number(rests) + Number(general),
+    many: Number(rests) + Number(general) + caps.length,
+  };
+  const leaders = [...new Set(drills.map((d) => d.after).filter((a) => a >= 0))];
+  const labels = new Labels(dims.many);
+  // The first label is the start itself.
+  labels.parent[labels.count++] = -1;
+  return {
+    problem,
+    labels,
+    caps,
+    collector: dims.many === 0 ? new Board(labels, problem.horizon) : new Heap(labels),
+    dims,
+    busy: busySpans(problem.points),
+    longestRest,
+    bits: new Map(leaders.map((leader, n) => [leader, 2 ** n])),
+    within,
+  };
+}
+
+function anyIn(
+  drills: readonly FitDrill[],
+  { from, to }: { from: number; to: number },
+  is: (d: FitDrill) => boolean,
+) {
+  return drills.slice(from, to).some(is);
+}
