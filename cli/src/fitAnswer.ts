@@ -1,11 +1,10 @@
 import { formatLength, formatMinus } from "@tonodrome/core";
 import {
-  culpritLine,
+  type Explanation,
+  explanationOf,
   type Fit,
   type FitFile,
-  type FitProfile,
   fitAt,
-  givenUp,
   idleLine,
   profileAt,
 } from "@tonodrome/core/fitting";
@@ -39,9 +38,9 @@ export interface FitAnswer {
 
 /** Fits a file's plan and says what became of it. */
 export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnswer {
-  const profile = profileAt(plan, context, availableSeconds);
-  const fit = fitAt(profile, availableSeconds);
-  const reasons = new Map(givenUp(profile, fit).map((g) => [g.itemId, g]));
+  const fit = fitAt(profileAt(plan, context, availableSeconds), availableSeconds);
+  const { given, culprit, needs } = explanationOf(plan, context, availableSeconds);
+  const reasons = new Map(given.map((g) => [g.itemId, g]));
   return {
     fits: fit.state !== "short",
     state: fit.state,
@@ -50,8 +49,8 @@ export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnsw
     waitSeconds: fit.waitSeconds,
     spareSeconds: fit.spareSeconds,
     missingSeconds: fit.missingSeconds,
-    culprit: fit.state === "short" ? culpritLine(profile.problem, profile.needs, availableSeconds) : null,
-    lastMoments: momentsOf(profile),
+    culprit: culprit?.line ?? null,
+    lastMoments: momentsOf(needs),
     drills: fit.placements.map((p) => ({
       id: p.item.id,
       name: p.item.name,
@@ -66,7 +65,7 @@ export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnsw
   };
 }
 
-function momentsOf({ needs }: FitProfile): FitAnswer["lastMoments"] {
+function momentsOf(needs: Explanation["needs"]): FitAnswer["lastMoments"] {
   const orNull = (seconds: number) => (Number.isFinite(seconds) ? seconds : null);
   return { essentialsSeconds: orNull(needs.essentials), fullSeconds: orNull(needs.full) };
 }

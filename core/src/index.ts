@@ -46,12 +46,11 @@ export {
   plainEvent,
 } from "./event/eventType";
 export { type Setting, usualSetting } from "./event/setting";
-export { culpritLine } from "./fit/culprit";
-export { compareFits, type GivenUp, givenUp, givenUpLine, idleLine } from "./fit/explain";
+export type { NamedCulprit } from "./fit/culprit";
+export { type GivenUp, givenUpLine, idleLine } from "./fit/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
 export type { Idle, IdleReason } from "./fit/idle";
-export { type FitProfile, type ProfileTable, profileAt, profileOf, withTable } from "./fit/profile";
-export { type Trade, tradeFor } from "./fit/trade";
+export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";
 export {
   type LadderDose,
   ladderDoseSchema,

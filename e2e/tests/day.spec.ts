@@ -26,6 +26,8 @@ test("windows, ways and fixed points stand in the stair, and are edited by dragg
   await expect(page.getByTestId("given-up")).toContainText(
     /Ice is the reason: it would have to open \d+:\d\d earlier/,
   );
+  // It also stands in the stair, where it is.
+  await expect(stair.getByTestId("conflict")).toHaveText(/^Ice is the reason/);
 
   // What stands in the way is named, with what it lacks.
   await page.getByTestId("given-up").click();
@@ -47,6 +49,7 @@ test("windows, ways and fixed points stand in the stair, and are edited by dragg
   for (let i = 0; i < 4; i++) await page.keyboard.press("ArrowLeft");
   await page.getByRole("button", { name: "Save the day" }).click();
   await expect(stair.getByText("Ice open −25:00 to −19:00")).toBeVisible();
+  await expect(stair.getByTestId("conflict")).toHaveCount(0);
 });
 
 test("what was given up is traded: another drill goes for it, or it matters more", async ({ page }) => {

@@ -10,7 +10,10 @@ export function StairMarkLines({ marks }: { marks: readonly StairMark[] }) {
   return marks.map((mark) => <MarkLine key={keyOf(mark)} mark={mark} />);
 }
 
-const keyOf = (mark: StairMark) => (mark.kind === "idle" ? `${mark.atSeconds}` : mark.name);
+function keyOf(mark: StairMark): string {
+  if (mark.kind === "idle") return `${mark.atSeconds}`;
+  return mark.kind === "conflict" ? mark.words : mark.name;
+}
 
 function MarkLine({ mark }: { mark: StairMark }) {
   switch (mark.kind) {
@@ -32,6 +35,15 @@ function MarkLine({ mark }: { mark: StairMark }) {
             <span className="font-strong">{mark.name}</span>
             {mark.longSeconds > 0 ? `, ${spokenLength(mark.longSeconds)}` : ""}
             {mark.closes ? ". No practice after it" : ""}
+          </p>
+        </div>
+      );
+    case "conflict":
+      return (
+        <div className="flex items-start gap-2 py-1" role="note" data-testid="conflict">
+          <Gutter text="" />
+          <p className="m-0 flex flex-1 items-start gap-2 border-0 border-l-4 border-solid border-signal px-3 font-strong text-small text-ink">
+            {mark.words}
           </p>
         </div>
       );

@@ -1,4 +1,11 @@
-import { type FitContext, fitContextSchema, fitPlan, type PlanBody, type PlanItem } from "@tonodrome/core";
+import {
+  type FitContext,
+  fitContextSchema,
+  fitPlan,
+  type NamedCulprit,
+  type PlanBody,
+  type PlanItem,
+} from "@tonodrome/core";
 import { twoMinutePlan } from "~/data/testing/makeStart";
 import { stairMarks } from "./stairMarks";
 
@@ -41,6 +48,48 @@ it("draws a fixed point once, as a line of its own, and none from before the tim
   expect(below).toEqual([]);
   const late = marksOf([quiet], 300);
   expect([...late.above.values()].flat().concat(late.below)).toEqual([]);
+});
+
+describe("what keeps the essentials from fitting", () => {
+  const long = {
+    kind: "time" as const,
+    seconds: { floor: 600, ideal: 600, ceiling: 600 },
+    step: 60,
+    sides: "one" as const,
+    changeoverSeconds: 0,
+  };
+  const needed = (n: number, place: string) => at(n, place, { priority: "essential", dose: long });
+  const conflictsOf = (items: PlanItem[], culprit: NamedCulprit) => {
+    const plan: PlanBody = { ...twoMinutePlan, items, wait: { leastSeconds: 0, longestSeconds: 900 } };
+    const { above, below } = stairMarks(fitPlan(plan, 1800, context), context, culprit);
+    return { above, below, all: [...above.values(), below].flat().filter((m) => m.kind === "conflict") };
+  };
+
+  it("stands at its place, where something is done there", () => {
+    const { above, all } = conflictsOf([at(2, "Ice"), needed(3, "Ice")], {
+      rule: { kind: "window", place: 1 },
+      line: "Ice is the reason.",
+    });
+    expect(above.get(at(2, "").id)?.map((m) => m.kind)).toEqual(["place", "conflict"]);
+    expect(all).toEqual([{ kind: "conflict", words: "Ice is the reason." }]);
+  });
+
+  it("stands at the first of them left out, where nothing is done at that place or it is no place", () => {
+    for (const rule of [{ kind: "window", place: 1 }, { kind: "step" }, null] as const) {
+      const { above, all } = conflictsOf([at(1, "Hall"), needed(3, "Ice")], { rule, line: "The reason." });
+      expect(above.get(at(3, "").id)).toEqual(all);
+      expect(all).toHaveLength(1);
+    }
+  });
+
+  it("stands at its fixed point", () => {
+    const { below, all } = conflictsOf([at(1, "Hall")], {
+      rule: { kind: "point", point: 0 },
+      line: "Call is the reason.",
+    });
+    expect(below.map((m) => m.kind)).toEqual(["point", "conflict"]);
+    expect(all).toHaveLength(1);
+  });
 });
 
 it("has nothing to say of an empty warm-up but what is fixed", () => {

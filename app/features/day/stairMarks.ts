@@ -1,4 +1,12 @@
-import { type Fit, type FitContext, formatMinus, type Idle, idleLine, placeKey } from "@tonodrome/core";
+import {
+  type Fit,
+  type FitContext,
+  formatMinus,
+  type Idle,
+  idleLine,
+  type NamedCulprit,
+  placeKey,
+} from "@tonodrome/core";
 
 /** What stands between the strips of a stair. */
 export type StairMark =
@@ -6,6 +14,8 @@ export type StairMark =
   | { kind: "place"; name: string; windows: string }
   /** Something at a fixed time. */
   | { kind: "point"; name: string; atSeconds: number; longSeconds: number; closes: boolean }
+  /** What keeps the essentials from fitting, in a sentence. */
+  | { kind: "conflict"; words: string }
   /** Nothing is done for a while, and why. */
   | { kind: "idle"; atSeconds: number; seconds: number; words: string };
 
@@ -18,17 +28,28 @@ export interface StairMarks {
   windowed: Map<string, boolean>;
 }
 
-/** Where the day shows in a stair: changes of place with their windows, fixed points, and waits with their reasons. */
-export function stairMarks(fit: Fit, context: FitContext): StairMarks {
+/**
+ * Where the day shows in a stair: changes of place with their windows, fixed points, and waits with their reasons.
+ * @param culprit what keeps the essentials from fitting: it stands at its place or point, else at the first of them left out
+ */
+export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit | null = null): StairMarks {
+  const conflict: StairMark[] = culprit ? [{ kind: "conflict", words: culprit.line }] : [];
+  const isCulprit = (kind: "window" | "point", index: number) =>
+    (culprit?.rule?.kind === "window" && kind === "window" && culprit.rule.place === index) ||
+    (culprit?.rule?.kind === "point" && kind === "point" && culprit.rule.point === index);
+  const hasOwnLine = culprit?.rule?.kind === "window" || culprit?.rule?.kind === "point";
+  const say = (marks: StairMark[]) => marks.push(...conflict.splice(0));
   const above = new Map<string, StairMark[]>();
   const windowed = new Map<string, boolean>();
-  const points = [...context.points]
+  const points = context.points
+    .map((point, index) => ({ ...point, index }))
     .filter((p) => p.fromSeconds >= -fit.availableSeconds)
     .sort((a, b) => a.fromSeconds - b.fromSeconds);
   const pointsUntil = (before: number): StairMark[] => {
     const marks: StairMark[] = [];
     while (points[0] && points[0].fromSeconds < before) {
-      const { name, fromSeconds, toSeconds, closesPractice } = points.shift() as (typeof points)[number];
+      const { name, fromSeconds, toSeconds, closesPractice, index } =
+        points.shift() as (typeof points)[number];
       marks.push({
         kind: "point",
         name,
@@ -36,12 +57,19 @@ export function stairMarks(fit: Fit, context: FitContext): StairMarks {
         longSeconds: toSeconds - fromSeconds,
         closes: closesPractice,
       });
+      if (isCulprit("point", index)) say(marks);
     }
     return marks;
   };
   let here = "";
   for (const { item, level, beginSeconds } of fit.placements) {
+    const at = context.places.findIndex((p) => sameName(p.name, item.place));
     if (!level) {
+      if (item.priority === "essential" && (isCulprit("window", at) || !hasOwnLine)) {
+        const marks: StairMark[] = [];
+        say(marks);
+        if (marks.length > 0) above.set(item.id, marks);
+      }
       // The band goes on past what is left out at the same place.
       const windows = context.places.find((p) => sameName(p.name, here))?.windows ?? [];
       if (here && sameName(here, item.place)) windowed.set(item.id, windows.length > 0);
@@ -49,7 +77,7 @@ export function stairMarks(fit: Fit, context: FitContext): StairMarks {
     }
     const gap = fit.idle.find((i) => i.toSeconds === beginSeconds);
     const marks: StairMark[] = [...idleMark(gap), ...pointsUntil(beginSeconds)];
-    const place = context.places.find((p) => sameName(p.name, item.place));
+    const place = context.places[at];
     if (place) {
       windowed.set(item.id, place.windows.length > 0);
       if (!sameName(place.name, here)) {
@@ -58,6 +86,7 @@ export function stairMarks(fit: Fit, context: FitContext): StairMarks {
           .map((w) => `${formatMinus(w.fromSeconds)} to ${formatMinus(Math.min(0, w.toSeconds))}${shared(w)}`)
           .join(", ");
         marks.push({ kind: "place", name: place.name, windows });
+        if (isCulprit("window", at)) say(marks);
       }
     }
     if (marks.length > 0) above.set(item.id, marks);

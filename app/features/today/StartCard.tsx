@@ -1,15 +1,17 @@
-import { givenUpLine, spokenLength } from "@tonodrome/core";
+import { contextOf, givenUpLine, spokenLength } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
-import { memo, useState } from "react";
+import { memo, useMemo, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account";
 import { useEvents } from "~/data/building";
 import { useOpenRun } from "~/data/runStore";
+import { stateWord } from "~/features/fit/stateWord";
+import { useFitAt } from "~/features/fit/useFitAt";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
 import { MoveStart } from "./MoveStart";
-import { STATE_WORDS, type StartView, startView } from "./startView";
+import { availableFor, type StartView, startView } from "./startView";
 
 interface StartCardProps {
   start: Start;
@@ -23,7 +25,9 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
   const [moving, setMoving] = useState(false);
   const openRun = useOpenRun(start.id);
   const mayMove = useMay("build");
-  const view = startView(start, now);
+  const context = useMemo(() => contextOf(start), [start]);
+  const { profile, isBest } = useFitAt(start.plan.body, context, availableFor(start, now));
+  const view = startView(start, now, profile);
   const over = view.untilStart < 0;
   const zone = foreignZone(start.zone);
   const day = dayName(start.startsAt, start.zone, now);
@@ -60,7 +64,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
             </Text>
           </View>
         </View>
-        <Standing start={start} view={view} over={over} now={now} />
+        <Standing start={start} view={view} isBest={isBest} over={over} now={now} />
         {over ? null : <Kit start={start} />}
       </Link>
       <View className="flex-row flex-wrap items-center gap-2 pt-2">
@@ -121,11 +125,12 @@ function Latest({ start, view: { latest }, now }: { start: Start; view: StartVie
 interface StandingProps {
   start: Start;
   view: StartView;
+  isBest: boolean;
   over: boolean;
   now: number;
 }
 
-function Standing({ start, view, over, now }: StandingProps) {
+function Standing({ start, view, isBest, over, now }: StandingProps) {
   if (over) {
     return (
       <Text className="pt-1 font-text text-body text-muted">Started {roughLength(-view.untilStart)} ago</Text>
@@ -144,7 +149,8 @@ function Standing({ start, view, over, now }: StandingProps) {
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
         <Text className={`text-body text-ink ${untilBegin > 0 ? "font-text" : "font-strong"}`}>{begin}</Text>
         <Text className={`text-body text-ink ${fit.state === "fits" ? "font-text" : "font-strong"}`}>
-          {STATE_WORDS[fit.state]}, {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
+          {stateWord(fit.state, isBest)}, {spokenLength(Math.floor(view.availableSeconds / 60) * 60)}{" "}
+          available
         </Text>
       </View>
       <Latest start={start} view={view} now={now} />

@@ -1,4 +1,4 @@
-import { contextOf, type Fit, type FitProfile, fitAt, profileAt } from "@tonodrome/core";
+import { type Fit, type FitProfile, fitAt } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 
 /** A start as it stands at a moment. */
@@ -16,15 +16,26 @@ export interface StartView {
 }
 
 /**
- * Fits a start's plan to what is left of its time.
+ * The time that can really be used: from being ready, or from now, whichever is later.
  * @param now milliseconds since the epoch
  */
-export function startView(start: Start, now: number): StartView {
+export function availableFor({ startsAt, readyAt }: Start, now: number): number {
+  const untilStart = Math.floor((Date.parse(startsAt) - now) / 1000);
+  const planned = Math.floor((Date.parse(startsAt) - Date.parse(readyAt)) / 1000);
+  return untilStart > 0 ? Math.min(planned, untilStart) : planned;
+}
+
+/**
+ * How a start stands at a moment.
+ * @param now milliseconds since the epoch
+ * @param profile of its plan, for the time available then
+ */
+export function startView(start: Start, now: number, profile: FitProfile): StartView {
   const startsAt = Date.parse(start.startsAt);
   const untilStart = Math.floor((startsAt - now) / 1000);
-  const planned = Math.floor((startsAt - Date.parse(start.readyAt)) / 1000);
-  const availableSeconds = untilStart > 0 ? Math.min(planned, untilStart) : planned;
-  const { fit, needs } = reckoned(start, availableSeconds);
+  const availableSeconds = availableFor(start, now);
+  const fit = fitAt(profile, availableSeconds);
+  const { needs } = profile;
   const beginsAt = startsAt + fit.beginSeconds * 1000;
   return {
     fit,
@@ -40,28 +51,3 @@ export function startView(start: Start, now: number): StartView {
 function latestFor(seconds: number, startsAt: number): number | null {
   return seconds > 0 && Number.isFinite(seconds) ? startsAt - seconds * 1000 : null;
 }
-
-interface Reckoned {
-  availableSeconds: number;
-  fit: Fit;
-  needs: FitProfile["needs"];
-}
-
-const known = new WeakMap<Start, Reckoned>();
-
-/** A card is drawn every second; what it shows is reckoned only when the start or the time available is another. */
-function reckoned(start: Start, availableSeconds: number): Reckoned {
-  const before = known.get(start);
-  if (before?.availableSeconds === availableSeconds) return before;
-  const profile = profileAt(start.plan.body, contextOf(start), availableSeconds);
-  const now = { availableSeconds, fit: fitAt(profile, availableSeconds), needs: profile.needs };
-  known.set(start, now);
-  return now;
-}
-
-/** The one word for a state, everywhere the same. */
-export const STATE_WORDS: Record<Fit["state"], string> = {
-  fits: "fits",
-  tight: "tight",
-  short: "does not fit",
-};

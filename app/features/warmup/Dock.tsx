@@ -1,7 +1,7 @@
 import { type Fit, formatLength, givenUpLine } from "@tonodrome/core";
 import { memo, useCallback, useEffect, useState } from "react";
 import { Pressable, Text } from "react-native";
-import { STATE_WORDS } from "~/features/today/startView";
+import { stateWord } from "~/features/fit/stateWord";
 import { Slider } from "~/ui/Slider";
 import { useAfterPaint } from "~/ui/useAfterPaint";
 
@@ -9,6 +9,8 @@ interface DockProps {
   minutes: number;
   mostMinutes: number;
   fit: Fit;
+  /** False while limits on totals are still being reckoned with. */
+  isBest: boolean;
   /** Set when the start is nearer than the time chosen, seconds until it. */
   cappedBy: number | null;
   onMinutes: (minutes: number) => void;
@@ -20,6 +22,7 @@ export const Dock = memo(function Dock({
   minutes,
   mostMinutes,
   fit,
+  isBest,
   cappedBy,
   onMinutes,
   onExplain,
@@ -29,7 +32,8 @@ export const Dock = memo(function Dock({
       <Finger
         minutes={minutes}
         mostMinutes={mostMinutes}
-        state={fit.state}
+        word={stateWord(fit.state, isBest)}
+        strong={fit.state !== "fits"}
         cappedBy={cappedBy}
         onMinutes={onMinutes}
       />
@@ -39,11 +43,12 @@ export const Dock = memo(function Dock({
 });
 
 type FingerProps = Pick<DockProps, "minutes" | "mostMinutes" | "cappedBy" | "onMinutes"> & {
-  state: Fit["state"];
+  word: string;
+  strong: boolean;
 };
 
 /** What moves with the finger in the same frame; everybody else hears of it when that is painted. */
-function Finger({ minutes, mostMinutes, state, cappedBy, onMinutes }: FingerProps) {
+function Finger({ minutes, mostMinutes, word, strong, cappedBy, onMinutes }: FingerProps) {
   const [held, setHeld] = useState<number | null>(null);
   const tell = useAfterPaint(onMinutes);
   const change = useCallback(
@@ -63,8 +68,8 @@ function Finger({ minutes, mostMinutes, state, cappedBy, onMinutes }: FingerProp
         <span className="flex-1 font-text text-body">
           min available{cappedBy === null ? "" : `, only ${formatLength(cappedBy)} left`}
         </span>
-        <span role="status" className={`text-body ${state === "fits" ? "font-text" : "font-strong"}`}>
-          {STATE_WORDS[state]}
+        <span role="status" className={`text-body ${strong ? "font-strong" : "font-text"}`}>
+          {word}
         </span>
       </div>
       <Slider
@@ -73,7 +78,7 @@ function Finger({ minutes, mostMinutes, state, cappedBy, onMinutes }: FingerProp
         least={1}
         most={mostMinutes}
         step={1}
-        words={`${shown} min, ${STATE_WORDS[state]}`}
+        words={`${shown} min, ${word}`}
         onChange={change}
       />
     </>

@@ -1,14 +1,6 @@
 import { hashKey } from "@tanstack/react-query";
-import {
-  type DrillContent,
-  drillContent,
-  givenUp,
-  type PlanItem,
-  type Scale,
-  steepSteps,
-} from "@tonodrome/core";
+import { type DrillContent, drillContent, type PlanItem, type Scale, steepSteps } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
-import { useMemo } from "react";
 import { ScalesContext } from "~/features/ladder/scales";
 import { DrillEditor } from "./DrillEditor";
 import { DrillFacts } from "./DrillFacts";
@@ -30,11 +22,10 @@ const NO_SCALES: readonly Scale[] = [];
 
 /** The editor of the selected drill. */
 export function SelectedDrill({ model }: { model: WarmUpModel }) {
-  const { selected, fit, profile, draft } = model;
-  const given = useMemo(() => (profile ? givenUp(profile, fit) : []), [profile, fit]);
+  const { selected, draft, explanation } = model;
   if (!selected) return null;
   const { id } = selected.item;
-  const reason = given.find((g) => g.itemId === id)?.reason ?? null;
+  const reason = explanation?.given.find((g) => g.itemId === id)?.reason ?? null;
   const onShelf = shelfVersion(selected.item, model.drills);
   if (!model.mayBuild) return <DrillFacts placement={selected} reason={reason} />;
   return (

@@ -1,63 +1,35 @@
-import {
-  compareFits,
-  culpritLine,
-  type Fit,
-  type FitProfile,
-  fitAt,
-  type GivenUp as Given,
-  givenUp,
-  PRIORITIES,
-  type Priority,
-  spokenLength,
-  type Trade,
-  tradeFor,
-} from "@tonodrome/core";
-import { useMemo, useState } from "react";
+import { type Fit, type GivenUp as Given, PRIORITIES, type Priority, spokenLength } from "@tonodrome/core";
+import type { Explanation, Trade } from "@tonodrome/core/fitting";
+import { useState } from "react";
 import { Text, View } from "react-native";
+import { askFit } from "~/features/fit/askFit";
 import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/Loading";
 import type { WarmUpModel } from "./useWarmUp";
-
-const FIVE = 300;
 
 /** Spare time below this is not worth beginning later for, seconds. */
 const NOTABLE = 30;
 
 /** What was given up and why, how to trade it, and what five minutes either way would change. */
 export function GivenUp({ model }: { model: WarmUpModel }) {
-  const { fit, profile, share } = model;
-  if (!profile) {
+  const { fit, explanation } = model;
+  if (!explanation) {
     return (
       <View className="gap-4">
         <Summary fit={fit} culprit={null} />
         <Loading />
-        <Text className="font-text text-small text-muted" role="status">
-          Every time available is being worked out: {Math.round(share * 100)} %.
-        </Text>
       </View>
     );
   }
-  return <Reckoned model={model} profile={profile} />;
-}
-
-function Reckoned({ model, profile }: { model: WarmUpModel; profile: FitProfile }) {
-  const { fit } = model;
-  const list = useMemo(() => givenUp(profile, fit), [profile, fit]);
-  const culprit = useMemo(
-    () => (fit.state === "short" ? culpritLine(profile.problem, profile.needs, fit.availableSeconds) : null),
-    [profile, fit],
-  );
-  const more = compareFits(fit, fitAt(profile, fit.availableSeconds + FIVE));
-  const fewer = compareFits(fit, fitAt(profile, fit.availableSeconds - FIVE));
   return (
     <View className="gap-4">
-      <Summary fit={fit} culprit={culprit} />
-      {list.map((g) => (
+      <Summary fit={fit} culprit={explanation.culprit?.line ?? null} />
+      {explanation.given.map((g) => (
         <GivenUpItem key={g.itemId} given={g} model={model} />
       ))}
-      <Change title="Five more minutes buy" changes={more} none="Nothing more." />
-      <Change title="Five fewer cost" changes={fewer} none="Nothing: it begins later." />
-      <Moments profile={profile} />
+      <Change title="Five more minutes buy" changes={explanation.fiveMore} none="Nothing more." />
+      <Change title="Five fewer cost" changes={explanation.fiveFewer} none="Nothing: it begins later." />
+      <Moments needs={explanation.needs} />
     </View>
   );
 }
@@ -65,10 +37,14 @@ function Reckoned({ model, profile }: { model: WarmUpModel; profile: FitProfile 
 /** One thing given up, what bound it, and what can be traded for it. */
 function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
   const { mayBuild, changeDrill, removeDrill, draft, context, fit } = model;
-  const [trade, setTrade] = useState<Trade | null | "none">(null);
+  const [trade, setTrade] = useState<Trade | null | "looking" | "none">(null);
   const item = draft.body.items.find((i) => i.id === given.itemId);
   const higher = item ? PRIORITIES[PRIORITIES.indexOf(item.priority) - 1] : undefined;
-  const find = () => setTrade(tradeFor(draft.body, context, fit.availableSeconds, given.itemId) ?? "none");
+  const find = () => {
+    setTrade("looking");
+    const ask = { plan: draft.body, context, seconds: fit.availableSeconds, itemId: given.itemId };
+    askFit({ kind: "trade", ...ask }, { onAnswer: (found) => setTrade(found ?? "none") });
+  };
   return (
     <View className="gap-1" role="group" aria-label={`${given.name}: ${given.change}`}>
       <Text className="font-strong text-body text-ink">
@@ -85,7 +61,7 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
           ) : null}
           {trade === null ? (
             <Button label={`Find a trade for ${given.name}`} short="Find a trade" onPress={find} />
-          ) : trade === "none" ? null : (
+          ) : trade === "none" || trade === "looking" ? null : (
             <Button
               label={`Take out ${trade.dropName}`}
               look="full"
@@ -94,9 +70,9 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
           )}
         </View>
       ) : null}
-      {trade === "none" ? (
+      {trade === "none" || trade === "looking" ? (
         <Text className="font-text text-small text-muted" role="status">
-          Nothing that matters less would make room for it.
+          {trade === "none" ? "Nothing that matters less would make room for it." : "Looking for a trade …"}
         </Text>
       ) : null}
     </View>
@@ -110,7 +86,7 @@ const PRIORITY_WORDS: Record<Priority, string> = {
 };
 
 /** The last moments to begin. */
-function Moments({ profile: { needs } }: { profile: FitProfile }) {
+function Moments({ needs }: { needs: Explanation["needs"] }) {
   const lines = [
     Number.isFinite(needs.full) && needs.full > 0
       ? `All of it at its ideal: begin ${spokenLength(needs.full)} before the start.`

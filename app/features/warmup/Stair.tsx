@@ -4,6 +4,7 @@ import {
   formatMinus,
   type Idle,
   idleLine,
+  type NamedCulprit,
   type Placement,
   type PlanBody,
   spokenLength,
@@ -18,6 +19,8 @@ interface StairProps {
   fit: Fit;
   /** What the day allows. */
   context: FitContext;
+  /** What keeps the essentials from fitting, marked where it is. */
+  culprit?: NamedCulprit | null;
   body: PlanBody;
   selectedId: string | null;
   /** Ids of several drills chosen at once; null when a press opens a drill. */
@@ -43,6 +46,7 @@ const ShownContext = createContext<Shown | null>(null);
 export const Stair = memo(function Stair({
   fit,
   context,
+  culprit = null,
   body,
   selectedId,
   chosen = null,
@@ -50,7 +54,7 @@ export const Stair = memo(function Stair({
   children,
 }: StairProps) {
   const ids = useMemo(() => fit.placements.map((p) => p.item.id), [fit]);
-  const marks = useMemo(() => stairMarks(fit, context), [fit, context]);
+  const marks = useMemo(() => stairMarks(fit, context, culprit), [fit, context, culprit]);
   const steep = useMemo(
     () => new Set(steepSteps(body.items, body.stepPoints).map((s) => s.toId)),
     [body.items, body.stepPoints],

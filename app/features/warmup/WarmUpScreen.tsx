@@ -1,3 +1,4 @@
+import type { NamedCulprit } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { memo, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
@@ -81,6 +82,7 @@ function WarmUp({ start }: { start: Start }) {
           draft={draft}
           fit={fit}
           context={model.context}
+          culprit={fit.state === "short" ? (fit.culprit ?? model.explanation?.culprit ?? null) : null}
           failure={model.failure}
           selectedId={model.selected?.item.id ?? null}
           over={model.untilStart <= 0}
@@ -101,6 +103,7 @@ function WarmUp({ start }: { start: Start }) {
             minutes={model.minutes}
             mostMinutes={model.mostMinutes}
             fit={fit}
+            isBest={model.isBest}
             cappedBy={model.isCapped ? model.untilStart : null}
             onMinutes={model.setMinutes}
             onExplain={openGivenUp}
@@ -181,6 +184,8 @@ interface ClimbProps
     WarmUpModel,
     "draft" | "fit" | "context" | "failure" | "coverage" | "sparing" | "news" | "chosen"
   > {
+  /** What keeps the essentials from fitting. */
+  culprit: NamedCulprit | null;
   selectedId: string | null;
   over: boolean;
   /** Null for somebody who may not. */
@@ -196,7 +201,8 @@ interface ClimbProps
 /** What scrolls: news of the plan, and the stair. Drawn again only when one of them changes, not with every second. */
 const Climb = memo(
   function Climb(props: ClimbProps) {
-    const { draft, fit, context, failure, selectedId, over, coverage, sparing, news, chosen } = props;
+    const { draft, fit, context, culprit, failure, selectedId, over, coverage, sparing, news, chosen } =
+      props;
     const { onAdd, onFill, onCoverage, onSpare, onNews, onSelect, onMove } = props;
     const { items } = draft.body;
     // In the order they are done; the same list as long as that is the same, so that dragging is not set up anew.
@@ -224,6 +230,7 @@ const Climb = memo(
         <Stair
           fit={fit}
           context={context}
+          culprit={culprit}
           body={draft.body}
           selectedId={selectedId}
           chosen={chosen}
@@ -237,6 +244,7 @@ const Climb = memo(
   (a, b) =>
     a.fit === b.fit &&
     a.context === b.context &&
+    a.culprit?.line === b.culprit?.line &&
     a.failure === b.failure &&
     a.coverage === b.coverage &&
     a.sparing === b.sparing &&

@@ -3,7 +3,7 @@ import {
   contextOf,
   type Fit,
   type FitContext,
-  type FitProfile,
+  fitPlan,
   type Placement,
   type PlanBody,
   type PlanItem,
@@ -18,6 +18,7 @@ import {
   type ShelfDrill,
   type Start,
 } from "@tonodrome/core/api";
+import type { Explanation } from "@tonodrome/core/fitting";
 import { useRouter } from "expo-router";
 import { useMemo, useState } from "react";
 import { useMay } from "~/data/account";
@@ -27,6 +28,8 @@ import { useAthletes, useDrills, useSaveStart } from "~/data/queries";
 import { createRun, useOpenRun } from "~/data/runStore";
 import { useCoverage } from "~/features/coverage/useCoverage";
 import { nudgeDose } from "~/features/dose/nudgeDose";
+import { useExplanation } from "~/features/fit/useExplanation";
+import { SLIDER_MINUTES, useFit } from "~/features/fit/useFit";
 import { useSparing } from "~/features/spare/useSparing";
 import { useNow } from "~/ui/useNow";
 import { useStable } from "~/ui/useStable";
@@ -43,7 +46,6 @@ import {
   replaceItem,
   splitItem,
 } from "./editPlan";
-import { SLIDER_MINUTES, useFit } from "./useFit";
 
 /** The sheet that lies over the warm-up, if any. */
 export type OpenSheet =
@@ -75,9 +77,10 @@ export interface WarmUpModel {
   mayRun: boolean;
   draft: PlanDraft;
   fit: Fit;
-  /** Every time available; null while it is reckoned, and how far that is. */
-  profile: FitProfile | null;
-  share: number;
+  /** False while limits on totals are still being reckoned with. */
+  isBest: boolean;
+  /** What it gave up and why; of the fit before until there is one of this, null before the first. */
+  explanation: Explanation | null;
   now: number;
   untilStart: number;
   /** Time available, minutes, as the slider has it. */
@@ -180,12 +183,14 @@ export function useWarmUp(start: Start): WarmUpModel {
   const untilStart = Math.floor((startsAt - now) / 1000);
   const isCapped = untilStart > 0 && untilStart < minutes * 60;
   const context = useMemo(() => contextOf(start), [start]);
-  const { fit, profile, share } = useFit({
+  const { fit, isBest } = useFit({
     plan: body,
     context,
     availableSeconds: isCapped ? untilStart : minutes * 60,
     horizonSeconds: mostMinutes * 60 + 300,
   });
+
+  const explanation = useExplanation(body, context, fit.availableSeconds);
 
   const index = body.items.findIndex((i) => i.id === selectedId);
   const sparing = useSparing(start, body, mayBuild ? athlete : undefined, shelf.data);
@@ -199,8 +204,8 @@ export function useWarmUp(start: Start): WarmUpModel {
     mayRun,
     draft,
     fit,
-    profile,
-    share,
+    isBest,
+    explanation,
     now,
     untilStart,
     minutes,
@@ -297,7 +302,11 @@ export function useWarmUp(start: Start): WarmUpModel {
       if (!mayRun) return;
       if (openRun) router.push(`/run/${openRun}`);
       else if (fit.workSeconds === 0) open(body.items.length === 0 ? "shelf" : "given-up");
-      else router.push(`/run/${createRun(start, runPlanOf(fit, start.startsAt))}`);
+      else {
+        // What is run keeps every limit, even when the press was quicker than the worker.
+        const best = isBest ? fit : fitPlan(body, fit.availableSeconds, context);
+        router.push(`/run/${createRun(start, runPlanOf(best, start.startsAt))}`);
+      }
     }),
   };
 }

@@ -5,7 +5,7 @@ import { type FitProblem, problemOf, type Rule } from "./problem";
 import { rulesOf } from "./rules";
 
 /** What stands in the way of the essentials, and by how much. */
-export interface Culprit {
+interface Culprit {
   rule: Rule;
   /** Seconds by which a window would have to open earlier; null where that does not apply. */
   lackSeconds: number | null;
@@ -15,7 +15,7 @@ export interface Culprit {
  * The first rule without which every essential drill would fit in the time available, at its floor; null when they fit,
  * when only more time helps, or when it takes more than one rule.
  */
-export function culpritOf(problem: FitProblem, needs: Needs, availableSeconds: number): Culprit | null {
+function culpritOf(problem: FitProblem, needs: Needs, availableSeconds: number): Culprit | null {
   if (needs.essentials <= availableSeconds) return null;
   const never = !Number.isFinite(needs.essentials);
   const limit = never ? LONGEST_DAY : availableSeconds;
@@ -49,16 +49,24 @@ function windowLack({ plan, context }: FitProblem, place: number, limit: number)
   return high;
 }
 
-/**
- * What keeps the essentials from fitting, as a sentence; null when they fit or only time is missing.
- * @example "Rink is the reason: it would have to open 1:30 earlier."
- */
-export function culpritLine(problem: FitProblem, needs: Needs, availableSeconds: number): string | null {
+/** A culprit with its words. */
+export interface NamedCulprit {
+  /** Null when it takes several rules together. */
+  rule: Rule | null;
+  /** @example "Rink is the reason: it would have to open 1:30 earlier." */
+  line: string;
+}
+
+/** What keeps the essentials from fitting; null when they fit or only time is missing. */
+export function namedCulprit(
+  problem: FitProblem,
+  needs: Needs,
+  availableSeconds: number,
+): NamedCulprit | null {
   const culprit = culpritOf(problem, needs, availableSeconds);
-  if (culprit) return wordsFor(culprit, problem);
-  return Number.isFinite(needs.essentials)
-    ? null
-    : "Several of the day's limits together keep the essential drills apart.";
+  if (culprit) return { rule: culprit.rule, line: wordsFor(culprit, problem) };
+  if (Number.isFinite(needs.essentials)) return null;
+  return { rule: null, line: "Several of the day's limits together keep the essential drills apart." };
 }
 
 function wordsFor({ rule, lackSeconds }: Culprit, problem: FitProblem): string {

@@ -42,7 +42,7 @@ function isBelow({ verdict }: Placement): boolean {
 export function givenUpLine(fit: Fit): string {
   if (fit.placements.length === 0) return "No drills yet.";
   const list = fit.placements.filter(isBelow);
-  if (fit.neverFits) return fit.culprit ?? "Not every essential drill can be done, whatever the time.";
+  if (fit.neverFits) return fit.culprit?.line ?? "Not every essential drill can be done, whatever the time.";
   const lead = fit.state === "short" ? `Essentials are ${spokenLength(fit.missingSeconds)} short. ` : "";
   if (list.length === 0)
     return fit.spareSeconds > 0

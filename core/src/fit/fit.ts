@@ -1,6 +1,7 @@
 import { type FitContext, openDay } from "../day/context";
 import type { DoseLevel } from "../dose/level";
 import type { PlanBody, PlanItem } from "../plan/plan";
+import type { NamedCulprit } from "./culprit";
 import { type Idle, idleOf } from "./idle";
 import type { FitDrill, FitProblem } from "./problem";
 import { type FitProfile, profileAt, stepsAt } from "./profile";
@@ -46,8 +47,8 @@ export interface Fit {
   missingSeconds: number;
   /** True when no amount of time helps: a rule keeps essentials apart, or a window is too short for them. */
   neverFits: boolean;
-  /** What is the reason for that, in a sentence; null when there is none. */
-  culprit: string | null;
+  /** What is the reason for that; null when there is none. */
+  culprit: NamedCulprit | null;
 }
 
 /**

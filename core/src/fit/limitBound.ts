@@ -1,8 +1,8 @@
 import type { FitDrill, FitProblem } from "./problem";
 
 /** Columns of time, and steps of what is limited: as fine as is still quick. */
-const COLUMNS = 200;
-const STEPS = 160;
+const COLUMNS = 120;
+const STEPS = 80;
 
 /**
  * The most worth (its high part) that the drills before an index could still add, done by some seconds after the earliest

@@ -5,7 +5,7 @@ import { solveLatest } from "./solve";
 export interface Needs {
   /** For every essential drill at its floor; 0 when there is none. */
   essentials: number;
-  /** For every drill at its ideal. */
+  /** For every drill at its ideal, however long the wait after it. */
   full: number;
 }
 

@@ -1,11 +1,11 @@
 import { type FitContext, LONGEST_DAY, openDay } from "../day/context";
 import type { PlanBody } from "../plan/plan";
-import { culpritLine } from "./culprit";
+import { type NamedCulprit, namedCulprit } from "./culprit";
 import { type Needs, needsOf } from "./needs";
 import { type FitProblem, problemOf } from "./problem";
 import type { OnPart } from "./search";
 import type { Solution, SolvedStep } from "./solution";
-import { solve, solveAt } from "./solve";
+import { solve, solveAt, solveFreely, solveWithin } from "./solve";
 
 /** The best plan for every time available at once: a slider only looks one up. */
 export interface FitProfile extends ProfileTable {
@@ -15,8 +15,8 @@ export interface FitProfile extends ProfileTable {
 /** What has to be reckoned of a profile: plain data, so that a worker can hand it over. */
 export interface ProfileTable {
   needs: Needs;
-  /** What keeps the essentials from ever fitting, in a sentence; null when they fit with enough time. */
-  culprit: string | null;
+  /** What keeps the essentials from ever fitting; null when they fit with enough time. */
+  culprit: NamedCulprit | null;
   /** From this many seconds before the start on, plan `i` is the best; the latest first. */
   begins: Int32Array;
   /** Where the steps of plan `i` begin and end in `steps`. */
@@ -37,18 +37,27 @@ export function profileOf(
   context: FitContext = openDay(),
   horizonSeconds: number = LONGEST_DAY,
 ): FitProfile {
-  return withTable(plan, context, horizonSeconds, profileTable(plan, context, horizonSeconds));
+  const problem = problemFor(plan, context, horizonSeconds);
+  return { problem, ...tableFrom(problem, solve(problem)) };
 }
 
-/** The same, without the problem it was reckoned from, which whoever asked for it has. */
+/** Comparisons after which every time at once is given up: about a second's work. */
+const EFFORT = 50_000_000;
+
+/**
+ * The same, without the problem it was reckoned from, which whoever asked for it has.
+ * @returns null when several limits on totals bind and every time at once would take too long: each then has to be asked
+ * for by itself
+ */
 export function profileTable(
   plan: PlanBody,
   context: FitContext,
   horizonSeconds: number,
   onPart?: OnPart,
-): ProfileTable {
-  const problem = problemOf(plan, context, { horizon: limited(horizonSeconds) });
-  return tableFrom(problem, solve(problem, onPart));
+): ProfileTable | null {
+  const problem = problemFor(plan, context, horizonSeconds);
+  const solution = solveWithin(problem, EFFORT, onPart);
+  return solution && tableFrom(problem, solution);
 }
 
 /** A table that was reckoned elsewhere, with the plan and the day it was reckoned for. */
@@ -58,13 +67,37 @@ export function withTable(
   horizonSeconds: number,
   table: ProfileTable,
 ): FitProfile {
-  return { problem: problemOf(plan, context, { horizon: limited(horizonSeconds) }), ...table };
+  return { problem: problemFor(plan, context, horizonSeconds), ...table };
 }
 
 /** The best plan for one time available alone: sooner than for every time. */
 export function profileAt(plan: PlanBody, context: FitContext, availableSeconds: number): FitProfile {
-  const problem = problemOf(plan, context, { horizon: limited(availableSeconds) });
+  const problem = problemFor(plan, context, availableSeconds);
   return { problem, ...tableFrom(problem, solveAt(problem), true) };
+}
+
+/** The same, without the problem it was reckoned from. */
+export function tableAt(plan: PlanBody, context: FitContext, availableSeconds: number): ProfileTable {
+  const { problem: _, ...table } = profileAt(plan, context, availableSeconds);
+  return table;
+}
+
+/**
+ * A plan for one time available in a few milliseconds: the best one when it happens to keep the limits on totals, which
+ * it does not look at.
+ */
+export function quickProfileAt(
+  plan: PlanBody,
+  context: FitContext,
+  availableSeconds: number,
+): { profile: FitProfile; isBest: boolean } {
+  const problem = problemFor(plan, context, availableSeconds);
+  const { solution, keepsLimits } = solveFreely(problem);
+  return { profile: { problem, ...tableFrom(problem, solution, true) }, isBest: keepsLimits };
+}
+
+function problemFor(plan: PlanBody, context: FitContext, horizonSeconds: number): FitProblem {
+  return problemOf(plan, context, { horizon: limited(horizonSeconds) });
 }
 
 function limited(seconds: number): number {
@@ -88,7 +121,7 @@ function tableFrom(problem: FitProblem, solution: Solution, lastOnly = false): P
   // What is needed may be more than the horizon.
   const whole = problemOf(problem.plan, problem.context);
   const needs = needsOf(whole);
-  const culprit = Number.isFinite(needs.essentials) ? null : culpritLine(whole, needs, LONGEST_DAY);
+  const culprit = Number.isFinite(needs.essentials) ? null : namedCulprit(whole, needs, LONGEST_DAY);
   return { needs, culprit, begins: solution.begins.slice(first), offsets, steps: all };
 }
 

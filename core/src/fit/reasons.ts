@@ -1,8 +1,9 @@
-import { LONGEST_DAY } from "../day/context";
-import { type Fit, fitAt } from "./fit";
+import type { PlanBody } from "../plan/plan";
+import type { Fit } from "./fit";
 import { problemOf, type Rule } from "./problem";
-import { type FitProfile, profileOf } from "./profile";
+import type { FitProfile } from "./profile";
 import { rulesOf } from "./rules";
+import type { Solution } from "./solution";
 import { solveAt } from "./solve";
 
 /** What kept a drill from its ideal: time, one rule, or several things at once. */
@@ -26,19 +27,16 @@ export function boundsOf(profile: FitProfile, fit: Fit): Map<string, Bound> {
       open.delete(id);
     }
   };
-  if (open.size > 0) mark(levelsOfFit(fitAt(profile, LONGEST_DAY)), { kind: "time" });
-  if (open.size > 0) mark(levelsOfFit(fitAt(profileOf(plan, context), LONGEST_DAY)), { kind: "time" });
+  if (open.size > 0) mark(levelsOf(plan, solveAt(problemOf(plan, context))), { kind: "time" });
   for (const rule of rulesOf(profile.problem)) {
     if (open.size === 0) break;
-    const without = problemOf(plan, context, { without: rule });
-    const solution = solveAt(without);
-    const steps = solution.stepsOf(solution.begins.length - 1);
-    mark(new Map(steps.map((s) => [plan.items[s.drill]?.id ?? "", s.level])), rule);
+    mark(levelsOf(plan, solveAt(problemOf(plan, context, { without: rule }))), rule);
   }
   for (const id of open.keys()) bounds.set(id, { kind: "together" });
   return bounds;
 }
 
-function levelsOfFit(fit: Fit): Map<string, number> {
-  return new Map(fit.placements.map((p) => [p.item.id, p.levelIndex]));
+/** Levels by drill in the last of the plans. */
+function levelsOf({ items }: PlanBody, { begins, stepsOf }: Solution): Map<string, number> {
+  return new Map(stepsOf(begins.length - 1).map((s) => [items[s.drill]?.id ?? "", s.level]));
 }

@@ -1,0 +1,57 @@
+import type { FitContext, PlanBody } from "@tonodrome/core";
+import {
+  type Explanation,
+  explanationOf,
+  type ProfileTable,
+  profileTable,
+  type Trade,
+  tableAt,
+  tradeFor,
+} from "@tonodrome/core/fitting";
+
+/** What may be asked of the worker, always of a plan and its day. */
+export type FitAsk = { plan: PlanBody; context: FitContext } & (
+  | { kind: "every-time"; horizonSeconds: number }
+  | { kind: "one-time"; seconds: number }
+  | { kind: "explanation"; seconds: number }
+  | { kind: "trade"; seconds: number; itemId: string }
+);
+
+/** What each is answered with. */
+export interface FitAnswers {
+  /** Null when it would take too long: each time then has to be asked for by itself. */
+  "every-time": ProfileTable | null;
+  "one-time": ProfileTable;
+  explanation: Explanation;
+  trade: Trade | null;
+}
+
+/** How far it is, from 0 to 1, and in the end the answer. */
+export type FitMessage = { share: number } | { answer: FitAnswers[keyof FitAnswers] };
+
+/** Less than a tenth more is not worth a message. */
+const NOTABLE = 0.1;
+
+const say = (message: FitMessage) => self.postMessage(message);
+
+function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
+  const { plan, context } = ask;
+  switch (ask.kind) {
+    case "every-time": {
+      let said = 0;
+      return profileTable(plan, context, ask.horizonSeconds, (share) => {
+        if (Math.abs(share - said) < NOTABLE) return;
+        said = share;
+        say({ share });
+      });
+    }
+    case "one-time":
+      return tableAt(plan, context, ask.seconds);
+    case "explanation":
+      return explanationOf(plan, context, ask.seconds);
+    case "trade":
+      return tradeFor(plan, context, ask.seconds, ask.itemId);
+  }
+}
+
+self.onmessage = ({ data }: MessageEvent<FitAsk>) => say({ answer: answerTo(data) });

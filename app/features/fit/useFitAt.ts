@@ -1,0 +1,55 @@
+import { type FitContext, type FitProfile, type PlanBody, quickProfileAt, withTable } from "@tonodrome/core";
+import { useEffect, useMemo, useState } from "react";
+import { askFit } from "./askFit";
+
+/** A profile that holds for a time available. */
+export interface ProfileNow {
+  profile: FitProfile;
+  /** False while limits on totals are still being reckoned with: the plan passes one of them. */
+  isBest: boolean;
+}
+
+/** A time counting down is asked for only once a minute: a plan that begins within the minute below holds too. */
+const MINUTE = 60;
+
+interface Answered {
+  plan: PlanBody;
+  context: FitContext;
+  seconds: number;
+  profile: FitProfile;
+}
+
+/**
+ * The best plan for one time available. It is reckoned here, quickly, because there is nothing to show before; where that
+ * passes a limit on totals a worker is asked for the best that does not.
+ * @param everyTime spares both when it is known already
+ */
+export function useFitAt(
+  plan: PlanBody,
+  context: FitContext,
+  availableSeconds: number,
+  everyTime: FitProfile | null = null,
+): ProfileNow {
+  const [answered, setAnswered] = useState<Answered | null>(null);
+  const quick = useMemo(
+    () => (everyTime ? null : quickProfileAt(plan, context, availableSeconds)),
+    [everyTime, plan, context, availableSeconds],
+  );
+  const seconds = availableSeconds - (availableSeconds % MINUTE);
+  const passes = quick !== null && !quick.isBest;
+  const isKnown =
+    answered?.plan === plan && answered.context === context && answered.seconds === seconds && passes;
+  const asks = passes && !isKnown;
+  useEffect(() => {
+    if (!asks) return;
+    return askFit(
+      { kind: "one-time", plan, context, seconds },
+      {
+        onAnswer: (table) =>
+          setAnswered({ plan, context, seconds, profile: withTable(plan, context, seconds, table) }),
+      },
+    );
+  }, [asks, plan, context, seconds]);
+  if (isKnown) return { profile: answered.profile, isBest: true };
+  return { profile: everyTime ?? (quick as ProfileNow).profile, isBest: !asks };
+}
