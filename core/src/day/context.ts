@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { intensitySchema } from "../plan/intensity";
 import { tagSchema } from "../plan/text";
 
 /** Longest time before a start that anything is planned for, seconds. */
@@ -96,6 +97,8 @@ export const fitContextSchema = z
     startPlace: tagSchema.nullable().default(null),
     /** Repetitions of the sport's own actions in the athlete's ordinary session; 0 when not known. */
     usualReps: z.number().int().min(0).max(2000).default(0),
+    /** Effort that the climb has reached already, per cent, when a warm-up is under way: it goes on from there. */
+    reached: intensitySchema.optional(),
   })
   .check((ctx) => {
     if (ctx.issues.length > 0) return;

@@ -41,10 +41,20 @@ export function lengthsLevels(dose: LengthsDose): DoseLevel[] {
   return chainOf(dose.rounds, dose.lengths).map(([r, l]) => lengthsLevel(dose, r, l));
 }
 
-function lengthsLevel(dose: LengthsDose, rounds: number, lengths: number): DoseLevel {
-  const ways = lengths * (dose.back === "same" ? 2 : 1);
+function waysOf({ back }: LengthsDose, lengths: number): number {
+  return lengths * (back === "same" ? 2 : 1);
+}
+
+/** Seconds of one round, turns and walks back included. */
+export function roundSeconds(dose: LengthsDose, lengths: number): number {
+  const ways = waysOf(dose, lengths);
   const walks = dose.back === "walk" ? dose.walkSeconds * (lengths - 1) : 0;
-  const round = ways * dose.secondsEach + dose.turnSeconds * (ways - 1) + walks;
+  return ways * dose.secondsEach + dose.turnSeconds * (ways - 1) + walks;
+}
+
+function lengthsLevel(dose: LengthsDose, rounds: number, lengths: number): DoseLevel {
+  const ways = waysOf(dose, lengths);
+  const round = roundSeconds(dose, lengths);
   const metres = rounds * ways * dose.metres;
   const many = `${lengths} ${lengths === 1 ? "length" : "lengths"}`;
   const back = { none: "", same: " there and back", walk: ", walk back" }[dose.back];

@@ -17,6 +17,7 @@ import type * as Solve from "./solve";
 type Mutant = [what: string, file: string, from: string, to: string];
 
 const MUTANTS: Mutant[] = [
+  ["the climb goes on from what was reached", "search", "entry - reached <= stepPoints", "true"],
   ["the step between drills", "search", "f.state.entry - to <= problem.stepPoints", "true"],
   ["the step between the rungs of a ladder", "search", "if (technical && rise > points) return;", ""],
   [

@@ -94,6 +94,8 @@ export interface FitProblem {
   /** When drills can be done. */
   spans: OpenSpans;
   stepPoints: number;
+  /** Effort the climb goes on from; −1 when it may begin anywhere. */
+  reached: number;
   leastWait: number;
   longestWait: number;
   /** What a wait within the longest one is worth. */
@@ -162,6 +164,7 @@ export function problemOf(
     points,
     spans: openSpans(windows, points, travel, horizon),
     stepPoints: off("step") ? 100 : plan.stepPoints,
+    reached: off("step") ? -1 : (context.reached ?? -1),
     leastWait: shape.leastWait,
     longestWait: plan.wait.longestSeconds,
     waitWorth,

@@ -45,7 +45,18 @@ export function search(
     if (narrowing) fronts = narrowed(workspace, fronts, part.from, narrowing);
     onPart?.(1 - p / problem.parts.length);
   }
-  return solutionOf(labels, bestOf(labels, inOrder(fronts)));
+  return solutionOf(
+    labels,
+    bestOf(
+      labels,
+      inOrder(fronts).filter((f) => goesOn(problem, f)),
+    ),
+  );
+}
+
+/** Whether a plan goes on from the effort that the climb has reached, where one is under way. */
+function goesOn({ reached, stepPoints }: FitProblem, { state: { entry } }: Front): boolean {
+  return reached < 0 || entry < 0 || entry - reached <= stepPoints;
 }
 
 /** All the ways through one part: which drills of it, at which level, and in which order where that is free. */
@@ -197,7 +208,7 @@ function spansFor({ spans }: FitProblem, drill: FitDrill, place: number): OpenSp
 function forgetful(workspace: Workspace, fronts: Fronts, part: { from: number; to: number }): Fronts {
   const { problem, bits } = workspace;
   const before = problem.drills.slice(0, part.from);
-  const climbs = before.some((d) => d.technical);
+  const climbs = problem.reached >= 0 || before.some((d) => d.technical);
   const placed = before.some((d) => d.place >= 0) || problem.points.some((p) => p.place >= 0);
   const ahead = whatIsAhead(problem, part.from);
   const mine = Array.from({ length: part.to - part.from }, (_, k) => bits.get(part.from + k) ?? 0);

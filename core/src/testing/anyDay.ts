@@ -160,8 +160,9 @@ const anyContext: fc.Arbitrary<FitContext> = fc
     points: fc.array(anyPoint, { maxLength: 2 }),
     startPlace: fc.constantFrom(null, ...PLACES),
     usualReps: fc.constantFrom(0, 10),
+    reached: maybe(fc.constantFrom(20, 45), 4),
   })
-  .map(({ windows, ways, points, startPlace, usualReps }) =>
+  .map(({ windows, ways, points, startPlace, usualReps, reached }) =>
     fitContextSchema.parse({
       places: PLACES.map((name, i) => ({ name, windows: windows[i] })),
       travel: [
@@ -172,6 +173,7 @@ const anyContext: fc.Arbitrary<FitContext> = fc
       points,
       startPlace,
       usualReps,
+      ...(reached === undefined ? {} : { reached }),
     }),
   );
 

@@ -124,9 +124,12 @@ export function checkSchedule(
   }
 
   // The climb, rung by rung.
-  const climb = byTime
-    .filter((d) => d.item.phase === "technical" && !d.item.calm)
-    .flatMap((d) => d.level.rungs?.map((r) => r.intensity) ?? [d.item.intensity]);
+  const climb = [
+    ...(day.reached === undefined ? [] : [day.reached]),
+    ...byTime
+      .filter((d) => d.item.phase === "technical" && !d.item.calm)
+      .flatMap((d) => d.level.rungs?.map((r) => r.intensity) ?? [d.item.intensity]),
+  ];
   climb.forEach((effort, k) => {
     if (k > 0 && effort - (climb[k - 1] as number) > plan.stepPoints)
       say("step", `${climb[k - 1]} to ${effort}`);

@@ -110,7 +110,7 @@ const anyDoseAlone: fc.Arbitrary<PlainDose> = fc.oneof(
 );
 
 /** The same, with a partner or without one. */
-const anyPlainDose: fc.Arbitrary<PlainDose> = fc
+export const anyPlainDose: fc.Arbitrary<PlainDose> = fc
   .tuple(anyDoseAlone, anyPartner)
   .map(([dose, partner]) => (partner ? { ...dose, partner } : dose));
 
