@@ -75,10 +75,13 @@ export {
 } from "./plan/plan";
 export { PRIORITIES, type Priority } from "./plan/priority";
 export { nameSchema, noteSchema, tagSchema } from "./plan/text";
+export { runPlanOf } from "./run/freezeFit";
+export { type GateTally, gateTally } from "./run/gateTally";
 export { type RunClock, runClock } from "./run/runClock";
 export type { RunEvent } from "./run/runEvent";
-export { type RunDrill, type RunPlan, runPlanOf } from "./run/runPlan";
-export { type RunState, runState, type Split } from "./run/runState";
+export { type PartNow, partAt } from "./run/runPart";
+export { type RunDrill, type RunPlan, stepKey } from "./run/runPlan";
+export { MOST_UNDOABLE, type RunState, runState, type Split } from "./run/runState";
 export { type RunSummary, runSummary } from "./run/runSummary";
 export { formatLength, formatMinus, spokenLength } from "./time/clock";
 export {

@@ -28,6 +28,8 @@ export interface LevelRung {
   focus: string;
   /** The dose in words. */
   words: string;
+  /** What is counted in it, as of a level. */
+  counts: readonly LevelCount[];
   /** Seconds of the rung itself, and of the rest after it (0 after the last). */
   seconds: number;
   restSeconds: number;

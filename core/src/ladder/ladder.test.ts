@@ -3,7 +3,7 @@ import { openDay } from "../day/context";
 import { levelsOf } from "../dose/levelsOf";
 import { fitAt } from "../fit/fit";
 import { profileOf } from "../fit/profile";
-import { runPlanOf } from "../run/runPlan";
+import { runPlanOf } from "../run/freezeFit";
 import { anyLadder, drill, planOf } from "../testing/generate";
 import { climbOf } from "./climb";
 import { generateLadder } from "./generateLadder";

@@ -88,6 +88,7 @@ function levelOf(rungs: readonly { rung: Rung; levels: DoseLevel[] }[], climb: C
         intensity,
         focus,
         words: level.words,
+        counts: level.counts,
         seconds: level.seconds,
         restSeconds,
       },

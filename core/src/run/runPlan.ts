@@ -1,15 +1,16 @@
 import { z } from "zod";
-import { idleLine } from "../fit/explain";
-import type { Fit, Placement } from "../fit/fit";
+import { fitContextSchema } from "../day/context";
+import { gateRuleSchema } from "../dose/gateDose";
 import { MOST_RUNGS } from "../ladder/ladderDose";
 import { intensitySchema } from "../plan/intensity";
 import { phaseSchema } from "../plan/phase";
-import { MOST_DRILLS } from "../plan/plan";
-import { nameSchema, noteSchema } from "../plan/text";
-import { spokenLength } from "../time/clock";
+import { MOST_DRILLS, planBodySchema } from "../plan/plan";
+import { nameSchema, noteSchema, tagSchema } from "../plan/text";
+import { runPartSchema } from "./runPart";
 
-/** One drill as it is to be run: the fitted level, frozen. */
+/** One drill, or one wait between two, as it is to be run: the fitted level, frozen. */
 export const runDrillSchema = z.strictObject({
+  /** The plan's item; of a ladder the rung; of a wait what it comes after. */
   itemId: z.uuid(),
   name: nameSchema,
   phase: phaseSchema,
@@ -20,74 +21,58 @@ export const runDrillSchema = z.strictObject({
   words: noteSchema,
   /** Seconds. */
   plannedSeconds: z.number().int().min(1).max(86_400),
+  /** The plan's item that a rung belongs to. */
+  ladderId: z.uuid().optional(),
+  /** The item's level, for saying what a re-fit changes. */
+  level: z.number().int().min(0).max(200).optional(),
+  /** What is counted through. */
+  parts: z.array(runPartSchema).max(600).optional(),
+  /** What opens it, side by side. */
+  gate: z
+    .strictObject({
+      rule: gateRuleSchema,
+      hits: z.number().int().min(1).max(30),
+      sides: z.number().int().min(1).max(2),
+      /** Longest time for one side, seconds. */
+      capSeconds: z.number().int().min(5).max(1800),
+    })
+    .optional(),
+  /** Done at the pace of breath. */
+  breath: z.literal(true).optional(),
+  /** Nothing is done: a way, a rest, or waiting for a time. */
+  wait: z
+    .strictObject({
+      /** It takes at least so long, seconds. */
+      leastSeconds: z.number().int().min(0).max(86_400),
+      /** And goes on until then. */
+      until: z.iso.datetime().optional(),
+    })
+    .optional(),
 });
 
 export type RunDrill = z.infer<typeof runDrillSchema>;
 
+/** The steps of a run: so many drills at most, each rung by rung, and a wait after each. */
+export const runDrillsSchema = z.array(runDrillSchema).max(MOST_DRILLS * MOST_RUNGS * 2);
+
 /** The fitted plan a run follows. */
 export const runPlanSchema = z.strictObject({
-  drills: z
-    .array(runDrillSchema)
-    .min(1, { error: "There is nothing to run: the plan has no drill that fits." })
-    .max(MOST_DRILLS * MOST_RUNGS),
+  drills: runDrillsSchema.min(1, { error: "There is nothing to run: the plan has no drill that fits." }),
   /** The wait planned before the start, seconds. */
   waitSeconds: z.number().int().min(0).max(86_400),
   /** The start when the run was made. */
   startsAt: z.iso.datetime(),
+  /** A warm-up, unless it says that it is not. */
+  kind: z.enum(["warm-up", "cool-down"]).optional(),
+  /** What it was fitted from, so that the rest can be fitted anew when the day changes. */
+  source: z.strictObject({ plan: planBodySchema, context: fitContextSchema }).optional(),
+  /** Kit to check before the start. */
+  kit: z.array(tagSchema).max(40).optional(),
 });
 
 export type RunPlan = z.infer<typeof runPlanSchema>;
 
-/**
- * Freezes a fit into what a run follows. Drills left out are not in it; a ladder is run rung by rung; a gap after a drill
- * (a way, a rest, a fixed point) belongs to it, so that the next begins when it was planned to.
- */
-export function runPlanOf(fit: Fit, startsAt: string): RunPlan {
-  const kept = fit.placements.filter((p) => p.level);
-  const drills = kept.flatMap((placement, n) => {
-    const end = placement.beginSeconds + placement.spanSeconds;
-    const next = kept[n + 1];
-    const gap = next ? next.beginSeconds - end : 0;
-    const turns = placement.spanSeconds - (placement.level?.seconds ?? 0);
-    const idle = fit.idle.find((i) => i.fromSeconds === end);
-    return withMore(runDrills(placement), gap + turns, gap > 0 && idle ? idleLine(idle) : "");
-  });
-  const last = kept.at(-1);
-  const waitSeconds = last ? -(last.beginSeconds + last.spanSeconds) : fit.waitSeconds;
-  return { drills, waitSeconds, startsAt };
-}
-
-function withMore(drills: RunDrill[], seconds: number, why: string): RunDrill[] {
-  const last = drills.at(-1);
-  if (!last || seconds === 0) return drills;
-  const words = why ? `${last.words}; then ${why}` : last.words;
-  return [
-    ...drills.slice(0, -1),
-    { ...last, words: words.slice(0, 200), plannedSeconds: last.plannedSeconds + seconds },
-  ];
-}
-
-function runDrills({ item, level }: Placement): RunDrill[] {
-  if (!level) return [];
-  const { phase, place } = item;
-  if (!level.rungs) {
-    const { id: itemId, name, intensity, focus } = item;
-    return [
-      { itemId, name, phase, intensity, focus, place, words: level.words, plannedSeconds: level.seconds },
-    ];
-  }
-  return level.rungs.map((rung) => ({
-    itemId: rung.id,
-    name: `${item.name.slice(0, 120 - rung.name.length - 2)}: ${rung.name}`,
-    phase,
-    intensity: rung.intensity,
-    focus: rung.focus || item.focus,
-    place,
-    words:
-      `${rung.words}${rung.restSeconds > 0 ? `, then ${spokenLength(rung.restSeconds)} rest` : ""}`.slice(
-        0,
-        200,
-      ),
-    plannedSeconds: rung.seconds + rung.restSeconds,
-  }));
+/** What tells the steps of a run apart. */
+export function stepKey({ itemId, wait }: Pick<RunDrill, "itemId" | "wait">): string {
+  return wait ? `${itemId}~` : itemId;
 }

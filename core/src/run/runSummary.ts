@@ -18,15 +18,16 @@ export interface RunSummary {
 /** Sums a run up from its events. */
 export function runSummary(plan: RunPlan, events: readonly RunEvent[]): RunSummary {
   const state = runState(plan, events);
-  const count = (outcome: string) => state.splits.filter((s) => s.outcome === outcome).length;
+  const drills = state.splits.filter((s) => !s.drill.wait);
+  const count = (outcome: string) => drills.filter((s) => s.outcome === outcome).length;
   const iso = (ms: number | null) => (ms === null ? null : new Date(ms).toISOString());
   return {
     beganAt: iso(state.beganAt),
     endedAt: iso(state.endedAt),
-    drills: state.splits.length,
+    drills: drills.length,
     done: count("done"),
     skipped: count("skipped"),
-    plannedSeconds: state.splits.reduce((sum, s) => sum + s.plannedSeconds, 0),
-    realSeconds: Math.round(state.splits.reduce((sum, s) => sum + (s.realSeconds ?? 0), 0)),
+    plannedSeconds: drills.reduce((sum, s) => sum + s.plannedSeconds, 0),
+    realSeconds: Math.round(drills.reduce((sum, s) => sum + (s.realSeconds ?? 0), 0)),
   };
 }

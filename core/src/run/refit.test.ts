@@ -1,0 +1,236 @@
+import fc from "fast-check";
+import { fitContextSchema, openDay } from "../day/context";
+import { fitPlan } from "../fit/fit";
+import type { PlanBody, PlanItem } from "../plan/plan";
+import { anyPresses } from "../testing/anyPresses";
+import { checkSchedule } from "../testing/checkSchedule";
+import { drill, planOf } from "../testing/generate";
+import { realDay } from "../testing/realDays";
+import { runPlanOf } from "./freezeFit";
+import { refitRun } from "./refit";
+import { remainderOf } from "./remainder";
+import { runClock } from "./runClock";
+import { type RunEvent, runEventSchema } from "./runEvent";
+import { runPlanSchema } from "./runPlan";
+import { runState } from "./runState";
+
+const START = Date.parse("2026-06-01T12:00:00.000Z");
+const startsAt = new Date(START).toISOString();
+const before = (seconds: number) => START - seconds * 1000;
+
+let made = 0;
+function press(kind: RunEvent["kind"], secondsBefore: number, more: object = {}): RunEvent {
+  const id = `00000000-0000-4000-8000-${String(++made).padStart(12, "0")}`;
+  return runEventSchema.parse({ id, at: new Date(before(secondsBefore)).toISOString(), kind, ...more });
+}
+
+const moved = (secondsBefore: number, by: number) =>
+  press("start-moved", secondsBefore, { startsAt: new Date(START + by * 1000).toISOString() });
+
+const runOf = (plan: PlanBody, seconds: number, context = openDay()) =>
+  runPlanOf(fitPlan(plan, seconds, context), startsAt, { plan, context });
+
+const reps = (sets: number) => ({
+  dose: {
+    kind: "reps" as const,
+    sets: { floor: 1, ideal: sets, ceiling: sets },
+    reps: { floor: 10, ideal: 10, ceiling: 10 },
+    secondsPerRep: 3,
+    sides: "one" as const,
+    restSeconds: 30,
+  },
+});
+
+describe("what a re-fit says", () => {
+  const plan = planOf([drill("Laps"), drill("Lunges", reps(3)), drill("Spins", { priority: "extra" })], {
+    wait: { leastSeconds: 120, longestSeconds: 900 },
+  });
+  const run = runOf(plan, 420); // 60 + 150 + 60, wait 120, 30 s spare
+
+  it("a start that moves up costs what matters least, in one line", () => {
+    const events = [press("begin", 400), moved(380, -90)];
+    const refit = refitRun(run, runState(run, events), before(380));
+    expect(refit?.line).toBe("Lunges 3 → 2 sets, Spins 1:30 → 0:30.");
+    expect(refit).toMatchObject({ state: "fits", missingSeconds: 0 });
+    expect(refit?.drills.filter((d) => !d.wait).map((d) => [d.name, d.plannedSeconds])).toEqual([
+      ["Lunges", 90],
+      ["Spins", 30],
+    ]);
+  });
+
+  it("time that is won brings back what was left out, and a drill that was done is not done again", () => {
+    const tight = runOf(plan, 185);
+    expect(tight.drills.map((d) => d.name)).not.toContain("Spins");
+    const events = [press("begin", 185), press("done", 180), moved(179, 300)];
+    const refit = refitRun(tight, runState(tight, events), before(179));
+    expect(refit?.line).toContain("Spins comes back");
+    expect(refit?.drills.map((d) => d.name)).not.toContain("Laps");
+  });
+
+  it("says early that the essentials no longer fit, and by how much", () => {
+    const essential = planOf(
+      plan.items.map((i) => ({ ...i, priority: "essential" as const })),
+      { wait: plan.wait },
+    );
+    const events = [press("begin", 420), moved(419, -230)];
+    const refit = refitRun(runOf(essential, 420), runState(run, events), before(419));
+    expect(refit?.state).toBe("short");
+    expect(refit?.missingSeconds).toBeGreaterThan(0);
+  });
+
+  it("says when only the wait changes, and nothing when nothing does", () => {
+    const events = [press("begin", 420)];
+    expect(refitRun(run, runState(run, events), before(419))?.line).toBe("");
+    const later = runState(run, [...events, moved(419, 300)]);
+    expect(refitRun(run, later, before(418))?.line).toMatch(/wait/);
+  });
+
+  it("has nothing to offer a run that is over, or that does not know what it was fitted from", () => {
+    const { source: _, ...bare } = run;
+    expect(refitRun(bare, runState(run, [press("begin", 420)]), before(400))).toBeNull();
+    const ended = runState(run, [press("begin", 420), press("end", 400)]);
+    expect(refitRun(run, ended, before(399))).toBeNull();
+    expect(refitRun(run, runState(run, [press("begin", 420)]), before(-5))).toBeNull();
+  });
+});
+
+describe("what a re-fit keeps", () => {
+  const rungs = [20, 40, 60, 80].map((intensity, i) => ({
+    id: `00000000-0000-4000-9000-00000000000${i}`,
+    label: "",
+    intensity,
+    dose: {
+      kind: "attempts" as const,
+      attempts: { floor: 1, ideal: 3, ceiling: 3 },
+      secondsEach: 10,
+      sides: "one" as const,
+      rest: { kind: "fixed" as const, seconds: 0 },
+    },
+    focus: "",
+    restSeconds: 20,
+  }));
+  const ladder: PlanItem = {
+    ...drill("Jumps", { phase: "technical", intensity: 80, priority: "essential" }),
+    dose: { kind: "ladder", rungs, leastRungs: 2 },
+  };
+
+  it("a ladder goes on with the rungs above, its steps and its top kept", () => {
+    const plan = planOf([ladder], { wait: { leastSeconds: 60, longestSeconds: 600 } });
+    const run = runOf(plan, 300);
+    const events = [press("begin", 300), press("done", 250), moved(249, -80)];
+    const refit = refitRun(run, runState(run, events), before(249));
+    const efforts = refit?.drills.filter((d) => !d.wait).map((d) => d.intensity);
+    expect(efforts).toEqual([60, 80]);
+    expect(refit?.line).toContain("The ladder keeps its top.");
+  });
+
+  it("the climb goes on from where it is: nothing steeper than the plan allows, also after other things", () => {
+    const kit = drill("Skates on", { phase: "kit", priority: "essential" });
+    const spin = drill("Spin", { phase: "technical", intensity: 30, priority: "essential" });
+    const axel = drill("Axel", { phase: "technical", intensity: 70, priority: "essential" });
+    const lutz = drill("Lutz", { phase: "technical", intensity: 50, priority: "useful" });
+    const plan = planOf([spin, kit, lutz, axel]);
+    const run = runOf(plan, 240);
+    // Time for one of the two: the Axel would be a step of 40 from the spin.
+    const events = [press("begin", 240), press("done", 180), moved(179, -55)];
+    const refit = refitRun(run, runState(run, events), before(179));
+    const names = refit?.drills.filter((d) => !d.wait && d.phase === "technical").map((d) => d.name);
+    expect(names).not.toEqual(["Axel"]);
+  });
+
+  it("windows stay by the clock and the call moves with the start", () => {
+    const context = fitContextSchema.parse({
+      places: [{ name: "Ice", windows: [{ fromSeconds: -600, toSeconds: -400 }] }],
+      points: [{ name: "Call", fromSeconds: -100, toSeconds: -60 }],
+    });
+    const plan = planOf([drill("Laps"), drill("Edges", { place: "Ice", priority: "essential" })]);
+    const run = runOf(plan, 900, context);
+    const later = runState(run, [press("begin", 800), moved(790, 120)]);
+    const remainder = remainderOf(run, later, before(780));
+    expect(remainder?.context.places[0]?.windows[0]).toMatchObject({ fromSeconds: -720, toSeconds: -520 });
+    expect(remainder?.context.points[0]).toMatchObject({ fromSeconds: -100 });
+    const gone = remainderOf(run, runState(run, [press("begin", 800), moved(300, 100_000)]), before(290));
+    expect(gone?.context.places[0]?.windows).toHaveLength(1);
+  });
+
+  it("limits count what is spent", () => {
+    const jumps = (n: number) =>
+      drill(`Jumps${n}`, { phase: "technical", intensity: 50, ...reps(1), priority: "essential" });
+    const limits = { volumePercent: 75, easyPercent: 10 };
+    const plan = planOf([drill("Laps"), jumps(1), jumps(2), jumps(3)], { limits });
+    const context = { ...openDay(), usualReps: 40 };
+    const run = runOf(plan, 600, context);
+    // The ten of the set under way are as good as spent.
+    const state = runState(run, [press("begin", 600), press("done", 580), press("done", 560)]);
+    expect(remainderOf(run, state, before(550))?.plan.limits).toEqual({ volumePercent: 25 });
+  });
+});
+
+it("whatever was pressed, the rest is fitted within every rule, and going on with it holds together", () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 60 }),
+      anyPresses({ most: 25, over: 1800 }),
+      fc.integer({ min: -900, max: 1200 }),
+      (seed, presses, by) => {
+        const { plan, day, availableSeconds } = realDay(12, seed);
+        const run = runOf(plan, availableSeconds, day);
+        if (run.drills.length === 0) return;
+        expect(runPlanSchema.parse(run)).toEqual(run);
+        const from = START - availableSeconds * 1000;
+        const events = [...presses(from, run), moved(0, by)];
+        const now = from + 1_900_000;
+        const state = runState(run, events);
+        const remainder = remainderOf(run, state, now);
+        if (!remainder) return;
+        const fit = fitPlan(remainder.plan, remainder.availableSeconds, remainder.context);
+        const done = fit.placements.flatMap((p) =>
+          p.level
+            ? [
+                {
+                  id: p.item.id,
+                  levelIndex: p.levelIndex,
+                  beginSeconds: p.beginSeconds,
+                  spanSeconds: p.spanSeconds,
+                },
+              ]
+            : [],
+        );
+        expect(checkSchedule(remainder.plan, remainder.context, done, remainder.availableSeconds)).toEqual(
+          [],
+        );
+        const refit = refitRun(run, state, now);
+        if (!refit) throw new Error("there is a remainder");
+        const id = "00000000-0000-4000-8000-999999999999";
+        const applied = runEventSchema.parse({
+          id,
+          at: new Date(now).toISOString(),
+          kind: "refit",
+          drills: refit.drills,
+          waitSeconds: refit.waitSeconds,
+          line: refit.line,
+        });
+        const after = runState(run, [...events, applied]);
+        // What is over stays, nothing is there twice, and the drill under way is still under way.
+        const over = (s: typeof state) =>
+          s.splits.filter((x) => x.outcome === "done" || x.outcome === "skipped");
+        expect(over(after)).toEqual(over(state));
+        expect(new Set(after.splits.map((s) => s.key)).size).toBe(after.splits.length);
+        if (state.status === "under-way")
+          expect(after.splits[after.index]?.key).toBe(state.splits[state.index]?.key);
+        // And it ends in time, unless the drill under way alone does not.
+        if (remainder.currentId === null || done.some((d) => d.id === remainder.currentId))
+          expect(runClock(after, now).ahead).toBeGreaterThanOrEqual(-1);
+        // Taking it back leaves what was.
+        const undo = runEventSchema.parse({
+          id: id.replace(/9$/, "8"),
+          at: applied.at,
+          kind: "undo",
+          undoes: id,
+        });
+        expect(runState(run, [...events, applied, undo])).toEqual(state);
+      },
+    ),
+    { numRuns: 200 },
+  );
+});

@@ -1,0 +1,136 @@
+import { describeChange } from "../dose/describeChange";
+import type { DoseLevel } from "../dose/level";
+import { levelsOf } from "../dose/levelsOf";
+import { type Fit, type FitState, fitPlan } from "../fit/fit";
+import type { PlanItem } from "../plan/plan";
+import { formatLength, spokenLength } from "../time/clock";
+import { stepsAfter, stepsOf } from "./freezeFit";
+import { type Remainder, remainderOf } from "./remainder";
+import type { RunDrill, RunPlan } from "./runPlan";
+import type { RunState } from "./runState";
+
+/** What a run could go on with. */
+export interface Refit {
+  drills: RunDrill[];
+  waitSeconds: number;
+  /** When the wait under way ends; absent when none is. */
+  until?: string;
+  /** What it changes, in a line; empty when nothing. */
+  line: string;
+  /** How the rest stands in it. */
+  state: FitState;
+  /** Seconds missing before the essentials fit; 0 when they do, or never will. */
+  missingSeconds: number;
+}
+
+/**
+ * Fits what is left of a run anew, by the same solver.
+ * @param now milliseconds since the epoch
+ * @returns null when there is nothing to fit, or what it was fitted from is not known
+ */
+export function refitRun(run: RunPlan, state: RunState, now: number): Refit | null {
+  const remainder = remainderOf(run, state, now);
+  if (!remainder) return null;
+  const { currentId } = remainder;
+  const fit = fitRemainder(remainder);
+  const steps = currentId ? stepsAfter(fit, state.startsAt, currentId) : stepsOf(fit, state.startsAt);
+  const waiting = state.status === "under-way" && currentId === null && steps.drills.length > 0;
+  const before = state.splits.filter((s) => s.outcome === "pending").map((s) => s.drill);
+  return {
+    ...steps,
+    ...(waiting ? { until: new Date(state.startsAt + fit.beginSeconds * 1000).toISOString() } : {}),
+    line:
+      refitLine(run.source?.plan.items ?? [], before, steps.drills) ||
+      waitLine(steps.waitSeconds - state.waitSeconds),
+    state: fit.state,
+    missingSeconds: fit.missingSeconds,
+  };
+}
+
+/** The drill under way is done whatever the fit says: where it has no room for it, the rest has what that leaves. */
+function fitRemainder({ plan, context, availableSeconds, currentId }: Remainder): Fit {
+  const fit = fitPlan(plan, availableSeconds, context);
+  const lost = fit.placements.find((p) => p.item.id === currentId && p.verdict === "left-out");
+  if (!lost) return fit;
+  const items = plan.items.filter((i) => i.id !== currentId);
+  return fitPlan({ ...plan, items }, availableSeconds - lost.ideal.seconds, context);
+}
+
+/** More changes than this are counted, not named. */
+const NAMED = 2;
+
+/**
+ * What another remainder changes, in a line.
+ * @example "Walking lunges 3 → 2 sets, Spins left out and 1 more. The ladder keeps its top."
+ */
+export function refitLine(
+  items: readonly PlanItem[],
+  before: readonly RunDrill[],
+  after: readonly RunDrill[],
+): string {
+  const changes = items.flatMap((item) => {
+    const change = changeOf(item, stepsFor(item, before), stepsFor(item, after));
+    return change ? [change] : [];
+  });
+  const named = changes.slice(0, NAMED).join(", ");
+  const more = changes.length > NAMED ? ` and ${changes.length - NAMED} more` : "";
+  const parts = [
+    changes.length > 0 ? `${named}${more}.` : "",
+    tops(items, before, after),
+    waits(before, after, changes),
+  ];
+  return parts.filter(Boolean).join(" ").slice(0, 300);
+}
+
+const stepsFor = (item: PlanItem, drills: readonly RunDrill[]) =>
+  drills.filter((d) => !d.wait && (d.ladderId ?? d.itemId) === item.id);
+
+const total = (drills: readonly RunDrill[]) => drills.reduce((sum, d) => sum + d.plannedSeconds, 0);
+
+function changeOf(item: PlanItem, before: RunDrill[], after: RunDrill[]): string | null {
+  if (before.length === 0 && after.length === 0) return null;
+  if (after.length === 0) return `${item.name} left out`;
+  if (before.length === 0) return `${item.name} comes back`;
+  if (total(before) === total(after)) return null;
+  const [was, is] = [levelOf(item, before), levelOf(item, after)];
+  const change = was && is && item.dose.kind !== "ladder" ? describeChange(was, is) : "";
+  if (change) return `${item.name} ${change}`;
+  if (before.length !== after.length) return `${item.name} ${before.length} → ${after.length} rungs`;
+  return `${item.name} ${formatLength(total(before))} → ${formatLength(total(after))}`;
+}
+
+function levelOf({ dose }: PlanItem, [first]: readonly RunDrill[]): DoseLevel | undefined {
+  return first?.level === undefined ? undefined : levelsOf(dose)[first.level];
+}
+
+/** Whether the ladders that change still come to their tops. */
+function tops(items: readonly PlanItem[], before: readonly RunDrill[], after: readonly RunDrill[]): string {
+  const ladders = items.filter(
+    (i) => i.dose.kind === "ladder" && total(stepsFor(i, before)) !== total(stepsFor(i, after)),
+  );
+  if (ladders.length !== 1) return "";
+  const [ladder] = ladders as [PlanItem];
+  const top = (drills: readonly RunDrill[]) => stepsFor(ladder, drills).at(-1)?.intensity;
+  const [was, is] = [top(before), top(after)];
+  if (is === undefined || was === undefined) return "";
+  return was === is ? "The ladder keeps its top." : `The ladder now ends at ${is} %.`;
+}
+
+/** Less of a difference in a wait is not worth a word, seconds. */
+const NOTABLE = 30;
+
+/** When nothing but the wait before the start changes. */
+function waitLine(gap: number): string {
+  if (Math.abs(gap) < NOTABLE) return "";
+  return `Only the wait before the start changes: ${spokenLength(Math.abs(gap))} ${gap > 0 ? "longer" : "shorter"}.`;
+}
+
+/** When no drill changes, what does: how long is waited. */
+function waits(before: readonly RunDrill[], after: readonly RunDrill[], changes: readonly string[]): string {
+  const waiting = (drills: readonly RunDrill[]) => total(drills.filter((d) => d.wait));
+  const gap = waiting(after) - waiting(before);
+  if (changes.length > 0 || Math.abs(gap) < NOTABLE) return "";
+  return gap > 0
+    ? `${spokenLength(gap)} more to wait in between.`
+    : `${spokenLength(-gap)} less to wait in between.`;
+}
