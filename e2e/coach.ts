@@ -96,3 +96,17 @@ export async function expectAccessible(page: Page): Promise<void> {
     [],
   );
 }
+
+/**
+ * Puts the page's clock in the test's hands. The server's answers are dated by it too: otherwise the application would
+ * find the device's clock wrong, which it corrects.
+ */
+export async function controlClock(page: Page): Promise<void> {
+  await page.clock.install();
+  await page.route(/\/api\/(?!.*changes)/, async (route) => {
+    const response = await route.fetch().catch(() => null);
+    if (!response) return route.abort();
+    const now = await page.evaluate(() => Date.now()).catch(() => Date.now());
+    await route.fulfill({ response, headers: { ...response.headers(), date: new Date(now).toUTCString() } });
+  });
+}

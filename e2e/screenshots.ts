@@ -1,7 +1,7 @@
 import path from "node:path";
 import { chromium, expect, type Page } from "@playwright/test";
 import { chromium as launch } from "./browser";
-import { openDemo, openStart, shareStart } from "./coach";
+import { controlClock, openDemo, openStart, shareStart } from "./coach";
 
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -155,7 +155,7 @@ for (const { name, size = PHONE, dark, signedOut, go } of shots) {
     locale: "en-GB",
   });
   const page = await context.newPage();
-  await page.clock.install();
+  await controlClock(page);
   if (!signedOut) await openDemo(page);
   await go(page);
   await page.getByRole("main").waitFor();

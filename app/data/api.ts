@@ -1,5 +1,6 @@
 import { type ApiError, apiErrorSchema, type ErrorCode } from "@tonodrome/core/api";
 import type { z } from "zod";
+import { hearServerTime } from "./clock";
 
 /** A request that did not do what was asked, in words for the person. */
 export class ApiFailure extends Error {
@@ -36,6 +37,7 @@ export async function ask<S extends z.ZodType>(
   body?: unknown,
   patience = PATIENCE,
 ): Promise<z.infer<S>> {
+  const asked = performance.now();
   const answer = await fetch(`/api${path}`, {
     method,
     signal: AbortSignal.timeout(patience),
@@ -43,6 +45,7 @@ export async function ask<S extends z.ZodType>(
       ? {}
       : { body: JSON.stringify(body), headers: { "content-type": "application/json" } }),
   }).catch(() => null);
+  hearServerTime(answer?.headers?.get("date") ?? null, asked);
   const data: unknown = await answer?.json().catch(() => null);
   if (!answer || data === null || data === undefined) {
     throw new ApiFailure(

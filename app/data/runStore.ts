@@ -12,6 +12,7 @@ import { v4 as uuid } from "uuid";
 import { z } from "zod";
 import { currentAccount } from "./account";
 import { ApiFailure, ask } from "./api";
+import { timeNow } from "./clock";
 import { forget, keep, keptKeys, readKept } from "./storage";
 
 const keptRunSchema = z.object({
@@ -38,6 +39,8 @@ const RETRY = 3_000;
 const listeners = new Set<() => void>();
 const runs = new Map<string, KeptRun>();
 let reachable = true;
+/** Whether this device could keep the last thing it was given to keep. */
+let keeps = true;
 let sending = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -62,7 +65,7 @@ function get(id: string): KeptRun | null {
 
 function put(kept: KeptRun): void {
   runs.set(kept.run.id, kept);
-  keep(`${PREFIX}${kept.run.id}`, kept);
+  keeps = keep(`${PREFIX}${kept.run.id}`, kept);
   for (const tell of listeners) tell();
 }
 
@@ -82,20 +85,36 @@ export function createRun(start: Start, plan: RunPlan): string {
   return id;
 }
 
-/** Takes up a run that the server has, to go on with it here. */
+/**
+ * Takes up a run that the server has, to go on with it here; or what has been pressed on other phones in the meantime, of
+ * one that is here already.
+ */
 export function adoptRun({ events, ...run }: Run): void {
-  if (get(run.id)) return;
-  const clubId = currentAccount().club?.id;
-  put({ clubId, run, events, created: true, recorded: events.map((e) => e.id), refused: null });
+  const kept = get(run.id);
+  if (!kept) {
+    const clubId = currentAccount().club?.id;
+    put({ clubId, run, events, created: true, recorded: events.map((e) => e.id), refused: null });
+    return;
+  }
+  const known = new Set(kept.events.map((e) => e.id));
+  const recorded = new Set(kept.recorded);
+  const news = events.filter((e) => !known.has(e.id));
+  if (news.length === 0 && events.every((e) => recorded.has(e.id))) return;
+  put({
+    ...kept,
+    created: true,
+    events: [...kept.events, ...news],
+    recorded: [...new Set([...kept.recorded, ...events.map((e) => e.id)])],
+  });
 }
 
-type Press = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
+export type Press = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
 
 /** Records a press: kept here at once, sent when the server can be reached. */
 export function pressRun(id: string, press: Press): void {
   const kept = get(id);
   if (!kept) return;
-  const event = { ...press, id: uuid(), at: new Date().toISOString() } as RunEvent;
+  const event = { ...press, id: uuid(), at: new Date(timeNow()).toISOString() } as RunEvent;
   put({ ...kept, events: [...kept.events, event] });
   void sendAll();
 }
@@ -175,7 +194,7 @@ async function sendRun(id: string): Promise<void> {
 function forgetIfOver(id: string): void {
   const kept = get(id);
   const ended = kept?.events.find((e) => e.kind === "end");
-  if (!kept || !ended || kept.refused || isUnsent(kept) || Date.now() - Date.parse(ended.at) < 3_600_000)
+  if (!kept || !ended || kept.refused || isUnsent(kept) || timeNow() - Date.parse(ended.at) < 3_600_000)
     return;
   runs.delete(id);
   forget(`${PREFIX}${id}`);
@@ -200,6 +219,25 @@ export function useKeptRun(id: string): KeptRun | null {
 /** Whether the server could be reached when a run was last sent. */
 export function useReachable(): boolean {
   return useSyncExternalStore(subscribe, () => reachable);
+}
+
+/** Whether this device can keep what is pressed; a store that is full or forbidden cannot. */
+export function useKeeps(): boolean {
+  return useSyncExternalStore(subscribe, () => keeps);
+}
+
+let open: readonly KeptRun[] = [];
+
+/** Every run on this device that has not ended, the one that starts first first. */
+export function useOpenRuns(): readonly KeptRun[] {
+  return useSyncExternalStore(subscribe, () => {
+    const now = [...runs.values()]
+      .filter(({ events }) => !events.some((e) => e.kind === "end"))
+      .sort((a, b) => Date.parse(a.run.startsAt) - Date.parse(b.run.startsAt));
+    // The same list as long as nothing changes, as whoever subscribes expects.
+    if (now.length !== open.length || now.some((run, i) => run !== open[i])) open = now;
+    return open;
+  });
 }
 
 /** The run under way for a start on this device, to go back to. */

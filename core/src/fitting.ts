@@ -5,3 +5,4 @@ export { type Fit, fitAt } from "./fit/fit";
 export { type FitFile, fitFileSchema, readFitFile } from "./fit/fitFile";
 export { type FitProfile, type ProfileTable, profileAt, profileTable, tableAt } from "./fit/profile";
 export { type Trade, tradeFor } from "./fit/trade";
+export { type Refit, refitRun } from "./run/refit";

@@ -75,7 +75,9 @@ export {
 } from "./plan/plan";
 export { PRIORITIES, type Priority } from "./plan/priority";
 export { nameSchema, noteSchema, tagSchema } from "./plan/text";
-export { runPlanOf } from "./run/freezeFit";
+export { BREATH, type BreathNow, breathAt } from "./run/breath";
+export { coolDownOf } from "./run/coolDown";
+export { runPlanOf, stepOfDrill } from "./run/freezeFit";
 export { type GateTally, gateTally } from "./run/gateTally";
 export { type RunClock, runClock } from "./run/runClock";
 export type { RunEvent } from "./run/runEvent";
@@ -83,6 +85,7 @@ export { type PartNow, partAt } from "./run/runPart";
 export { type RunDrill, type RunPlan, stepKey } from "./run/runPlan";
 export { MOST_UNDOABLE, type RunState, runState, type Split } from "./run/runState";
 export { type RunSummary, runSummary } from "./run/runSummary";
+export { type WaitPrompt, waitPrompt } from "./run/waitPrompt";
 export { formatLength, formatMinus, spokenLength } from "./time/clock";
 export {
   endOfDay,

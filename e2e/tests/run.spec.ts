@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { formatLength } from "@tonodrome/core";
-import { addDrills, clubApi, expectAccessible, makeStart, openDemo, saved } from "../coach";
+import { addDrills, clubApi, controlClock, expectAccessible, makeStart, openDemo, saved } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -13,7 +13,7 @@ function near(seconds: number): RegExp {
 test("a warm-up is run, held, extended, undone, and ends in the log with planned and real times", async ({
   page,
 }) => {
-  await page.clock.install();
+  await controlClock(page);
   await makeStart(page, "Marit Quill", 60);
   await addDrills(page, "Easy laps of the corridor", "Leg swings", "Opening pass");
   await saved(page);
@@ -52,6 +52,10 @@ test("a warm-up is run, held, extended, undone, and ends in the log with planned
   await expect(page.getByText("Wait", { exact: true }).first()).toBeVisible();
   await page.getByRole("button", { name: "End the run" }).click();
   await page.getByRole("button", { name: "End and keep it in the log" }).click();
+  await expectAccessible(page);
+  await page.getByRole("radio", { name: "4", exact: true }).click();
+  await page.getByLabel("What happened first?").fill("Axel held");
+  await page.getByRole("button", { name: "Keep it and see the log" }).click();
 
   const rows = page.getByRole("listitem");
   await expect(rows.nth(0)).toContainText("Easy laps of the corridor");

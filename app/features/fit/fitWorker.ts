@@ -1,21 +1,29 @@
-import type { FitContext, PlanBody } from "@tonodrome/core";
+import type { FitContext, PlanBody, RunPlan, RunState } from "@tonodrome/core";
 import {
   type Explanation,
   explanationOf,
   type ProfileTable,
   profileTable,
+  type Refit,
+  refitRun,
   type Trade,
   tableAt,
   tradeFor,
 } from "@tonodrome/core/fitting";
 
-/** What may be asked of the worker, always of a plan and its day. */
-export type FitAsk = { plan: PlanBody; context: FitContext } & (
-  | { kind: "every-time"; horizonSeconds: number }
-  | { kind: "one-time"; seconds: number }
-  | { kind: "explanation"; seconds: number }
-  | { kind: "trade"; seconds: number; itemId: string }
-);
+/** A plan and its day, of which something is asked. */
+interface OfPlan {
+  plan: PlanBody;
+  context: FitContext;
+}
+
+/** What may be asked of the worker. */
+export type FitAsk =
+  | (OfPlan & { kind: "every-time"; horizonSeconds: number })
+  | (OfPlan & { kind: "one-time"; seconds: number })
+  | (OfPlan & { kind: "explanation"; seconds: number })
+  | (OfPlan & { kind: "trade"; seconds: number; itemId: string })
+  | { kind: "refit"; run: RunPlan; state: RunState; now: number };
 
 /** What each is answered with. */
 export interface FitAnswers {
@@ -24,6 +32,8 @@ export interface FitAnswers {
   "one-time": ProfileTable;
   explanation: Explanation;
   trade: Trade | null;
+  /** Null when there is nothing to fit. */
+  refit: Refit | null;
 }
 
 /** How far it is, from 0 to 1, and in the end the answer. */
@@ -35,6 +45,7 @@ const NOTABLE = 0.1;
 const say = (message: FitMessage) => self.postMessage(message);
 
 function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
+  if (ask.kind === "refit") return refitRun(ask.run, ask.state, ask.now);
   const { plan, context } = ask;
   switch (ask.kind) {
     case "every-time": {

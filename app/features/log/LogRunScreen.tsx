@@ -1,5 +1,14 @@
-import { formatLength, type RunEvent, type RunPlan, runState, runSummary, type Split } from "@tonodrome/core";
+import {
+  formatLength,
+  type RunEvent,
+  type RunPlan,
+  type RunState,
+  runState,
+  runSummary,
+  type Split,
+} from "@tonodrome/core";
 import { Text, View } from "react-native";
+import { clockWords } from "~/data/clock";
 import { useRun } from "~/data/queries";
 import { useKeptRun } from "~/data/runStore";
 import { clockTime, dayName } from "~/ui/dates";
@@ -60,12 +69,40 @@ function LoggedRun({ run, sent }: { run: Logged; sent: boolean }) {
           .filter(Boolean)
           .join(", ")}
       </Text>
+      <Answers state={state} />
       <View role="list">
         {state.splits.map((split) => (
-          <SplitRow key={split.drill.itemId} split={split} longest={longest} />
+          <SplitRow key={split.key} split={split} longest={longest} />
         ))}
       </View>
     </Screen>
+  );
+}
+
+/** What was answered after the start, and what the day did to the plan. */
+function Answers({ state }: { state: RunState }) {
+  const { rating, refits, startsAt, fittedFor, clockAhead } = state;
+  const planned = refits.length === 0 ? fittedFor : null;
+  const moved = planned === null ? 0 : Math.round((startsAt - planned) / 60_000);
+  const lines = [
+    rating?.ready ? `Ready: ${rating.ready} of 5.` : "",
+    rating?.first ? `First: ${rating.first}.` : "",
+    rating?.note ?? "",
+    ...refits.map((r) => `Re-fitted: ${r.line || "the waits only."}`),
+    moved === 0 ? "" : `The start moved by ${moved > 0 ? "+" : "−"}${Math.abs(moved)} min.`,
+    clockWords(clockAhead)
+      ? `The device's clock was wrong by ${Math.abs(clockAhead)} s and was corrected.`
+      : "",
+  ].filter(Boolean);
+  if (lines.length === 0) return null;
+  return (
+    <View className="gap-1">
+      {lines.map((line) => (
+        <Text key={line} className="font-text text-body text-ink">
+          {line}
+        </Text>
+      ))}
+    </View>
   );
 }
 
@@ -77,7 +114,8 @@ const OUTCOMES: Record<Split["outcome"], string> = {
 };
 
 function SplitRow({ split, longest }: { split: Split; longest: number }) {
-  const { drill, plannedSeconds, realSeconds, heldSeconds, outcome } = split;
+  const { drill, plannedSeconds, realSeconds, heldSeconds, outcome, tries } = split;
+  const hits = tries.filter(Boolean).length;
   const width = (seconds: number) => `${(seconds / longest) * 100}%` as const;
   const off = realSeconds === null ? null : Math.round(realSeconds - plannedSeconds);
   return (
@@ -95,7 +133,7 @@ function SplitRow({ split, longest }: { split: Split; longest: number }) {
       </View>
       <View className="h-2 border-b border-muted" style={{ width: width(plannedSeconds) }} />
       <View
-        className={`h-3 ${drill.phase === "kit" ? "border border-dashed border-muted" : toneClasses(drill.intensity).fill}`}
+        className={`h-3 ${drill.wait || drill.phase === "kit" ? "border border-dashed border-muted" : toneClasses(drill.intensity).fill}`}
         style={{ width: width(realSeconds ?? 0) }}
       />
       <Text className="font-text text-small text-muted">
@@ -104,6 +142,7 @@ function SplitRow({ split, longest }: { split: Split; longest: number }) {
           // A plain time says nothing that the planned time has not said.
           drill.words === formatLength(plannedSeconds) ? "" : drill.words,
           OUTCOMES[outcome],
+          tries.length > 0 ? `${hits} of ${tries.length} tries hit` : "",
           heldSeconds > 0 ? `held ${formatLength(heldSeconds)}` : "",
         ]
           .filter(Boolean)

@@ -1,95 +1,158 @@
-import { type RunState, runClock } from "@tonodrome/core";
+import { breathAt, type RunState, runClock, waitPrompt } from "@tonodrome/core";
 import { useRouter } from "expo-router";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { View } from "react-native";
-import { type KeptRun, pressRun } from "~/data/runStore";
+import { type KeptRun, useOpenRuns } from "~/data/runStore";
 import { Button } from "~/ui/Button";
 import { KeysHelp } from "~/ui/KeysHelp";
 import { Sheet } from "~/ui/Sheet";
 import { useKeys } from "~/ui/useKeys";
 import { useNow } from "~/ui/useNow";
-import { type Presses, RunFace } from "./RunFace";
+import { useWide } from "~/ui/useWide";
+import { AfterRun } from "./AfterRun";
+import { type FaceModel, inkOf, isBreathing } from "./faceModel";
+import { RunFace, type RunFaceProps } from "./RunFace";
+import { RunMenu } from "./RunMenu";
+import { RunStrip } from "./RunStrip";
+import { useRunSettings } from "./runSettings";
+import { StepList } from "./StepList";
+import { useAutomatics } from "./useAutomatics";
+import { useCues } from "./useCues";
+import { pressesOf } from "./usePresses";
+import { useRefit } from "./useRefit";
+import { useWakeLock } from "./useWakeLock";
 
 interface RunLiveProps {
   run: KeptRun["run"];
   state: RunState;
-  /** What is wrong with keeping the log, if anything. */
+  /** What is wrong with keeping the log or with the clock, if anything. */
   trouble: string | null;
 }
 
-const MORE = 30;
-
 const KEYS = [
-  ["Enter", "Begin, then done"],
+  ["Enter", "Begin, then done; a hit at a gate"],
   ["Space", "Hold, and go on"],
+  ["m", "A miss at a gate"],
   ["+", "30 s more"],
   ["x", "Skip"],
+  ["b", "Back"],
+  ["r", "Re-fit"],
   ["u", "Undo"],
   ["e", "End the run"],
   ["?", "These keys"],
 ] as const;
 
+/** How often the screen is drawn anew, milliseconds: tempo and breath are counted, not only seconds. */
+const EVERY = 250;
+
 /** The running screen: it fills with ink as the drill elapses, and every word is cut at the ink's edge. */
 export function RunLive({ run, state, trouble }: RunLiveProps) {
   const router = useRouter();
-  const now = useNow();
-  const [sheet, setSheet] = useState<"end" | "keys" | null>(null);
-  const clock = runClock(run.plan, state, now);
-  const { id } = run;
-  const isHeld = state.heldSince !== null;
+  const now = useNow(EVERY);
+  const wide = useWide();
+  const settings = useRunSettings();
+  const runs = useOpenRuns();
+  const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | null>(null);
+  const { plan } = run;
+  const clock = runClock(state, now);
+  const presses = pressesOf(run.id, state);
+  const { offer, leave } = useRefit(plan, state, clock.ahead, settings);
+  useCues(state, clock, settings);
+  useWakeLock(state.status !== "ended");
+  useAutomatics(runs, now, settings.beginsItself);
 
-  const presses: Presses = {
-    begin: () => pressRun(id, { kind: "begin" }),
-    done: () => pressRun(id, { kind: "done" }),
-    skip: () => pressRun(id, { kind: "skip" }),
-    more: () => pressRun(id, { kind: "extend", seconds: MORE }),
-    hold: () => pressRun(id, { kind: isHeld ? "release" : "hold" }),
-    undo: state.undoable ? () => pressRun(id, { kind: "undo", undoes: state.undoable?.id ?? "" }) : null,
-    end: () => setSheet("end"),
-    log: () => router.replace(`/log/${id}`),
-    leave: () => (router.canGoBack() ? router.back() : router.replace("/")),
-  };
+  const applies = offer !== null && settings.appliesAtOnce;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each offer, not for each press there could be
+  useEffect(() => {
+    if (applies && offer) presses.refit(offer.refit);
+  }, [applies, offer]);
+
   const running = state.status === "under-way";
-  useKeys({
-    enter: state.status === "ready" ? presses.begin : running ? presses.done : () => {},
-    " ": running ? presses.hold : () => {},
-    "+": running ? presses.more : () => {},
-    x: running ? presses.skip : () => {},
-    u: presses.undo ?? (() => {}),
-    e: presses.end,
-    "?": () => setSheet("keys"),
-  });
+  const gate = running && state.splits[state.index]?.drill.gate !== undefined;
+  const none = () => {};
+  useKeys(
+    settings.mirror
+      ? {}
+      : {
+          enter:
+            state.status === "ready" ? presses.begin : gate ? presses.hit : running ? presses.done : none,
+          " ": running ? presses.hold : none,
+          m: gate ? presses.miss : none,
+          "+": running ? presses.more : none,
+          x: running ? presses.skip : none,
+          b: presses.back,
+          r: offer ? () => presses.refit(offer.refit) : none,
+          u: () => presses.undo(),
+          e: () => setSheet("end"),
+          "?": () => setSheet("keys"),
+        },
+  );
 
-  const face = { run, state, clock, trouble };
-  const risen = `${(running ? clock.filled : state.status === "ready" ? 0 : 1) * 100}%` as const;
+  const lastRefit = state.refits.at(-1);
+  const model: FaceModel = {
+    run,
+    plan,
+    state,
+    clock,
+    now,
+    trouble,
+    offer: applies ? null : offer,
+    applied: lastRefit && state.undoable.at(-1) === lastRefit ? lastRefit.line : null,
+    settings,
+    pulse: null,
+  };
+  const prompt = waitPrompt(plan, state, now);
+  const breathing = isBreathing(model, prompt?.kind ?? null);
+  const breathedFrom = (running ? state.drillBeganAt : state.waitingSince) ?? now;
+  const ink = breathing ? breathAt((now - breathedFrom) / 1000).fill : inkOf(model);
+  const face: Pick<RunFaceProps, "model" | "presses" | "actions"> = {
+    model,
+    presses,
+    actions: {
+      menu: () => setSheet("menu"),
+      end: () => setSheet("end"),
+      after: () => setSheet("after"),
+      leave: () => (router.canGoBack() ? router.back() : router.replace("/")),
+      leaveOffer: leave,
+    },
+  };
+  const close = () => setSheet(null);
   return (
-    <View className="min-h-0 flex-1 overflow-hidden">
-      <RunFace {...face} presses={presses} ground="paper" />
-      <View
-        className="rise absolute inset-x-0 bottom-0 overflow-hidden bg-fill"
-        style={{ height: risen, pointerEvents: "none" }}
-        aria-hidden
-        testID="ink"
-      >
-        <View className="absolute inset-x-0 bottom-0 h-dvh">
-          <RunFace {...face} presses={presses} ground="ink" />
+    <View className="min-h-0 flex-1">
+      <RunStrip runs={runs} here={run.id} now={now} />
+      <View className="min-h-0 flex-1 flex-row">
+        <View className="relative min-h-0 flex-1 overflow-hidden">
+          <RunFace {...face} ground="paper" />
+          <div
+            className="rise pointer-events-none absolute inset-0 flex bg-fill"
+            style={{ clipPath: `inset(${(1 - ink) * 100}% 0 0 0)` }}
+            aria-hidden
+            data-testid="ink"
+          >
+            <RunFace {...face} ground="ink" />
+          </div>
         </View>
+        {wide && !settings.bigType ? <StepList state={state} /> : null}
       </View>
+      {sheet === "menu" ? (
+        <RunMenu state={state} presses={presses} onClose={close} onEnd={() => setSheet("end")} />
+      ) : null}
       {sheet === "end" ? (
-        <Sheet title="End this run?" onClose={() => setSheet(null)}>
+        <Sheet title="End this run?" onClose={close}>
           <Button
             label="End and keep it in the log"
             look="full"
             onPress={() => {
-              pressRun(id, { kind: "end" });
-              router.replace(`/log/${id}`);
+              presses.end();
+              setSheet("after");
             }}
           />
-          <Button label="Go on" onPress={() => setSheet(null)} />
+          <Button label="Go on" onPress={close} />
         </Sheet>
       ) : null}
+      {sheet === "after" ? <AfterRun run={run} state={state} onClose={close} /> : null}
       {sheet === "keys" ? (
-        <Sheet title="Keys" onClose={() => setSheet(null)}>
+        <Sheet title="Keys" onClose={close}>
           <KeysHelp keys={KEYS} />
         </Sheet>
       ) : null}

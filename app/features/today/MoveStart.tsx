@@ -1,11 +1,12 @@
 import { nearestInstant, wallClock } from "@tonodrome/core";
-import { LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
+import type { Start } from "@tonodrome/core/api";
 import { useState } from "react";
 import { Text, View } from "react-native";
 import { useSaveStart } from "~/data/queries";
 import { Button } from "~/ui/Button";
 import { clockTime } from "~/ui/dates";
 import { Field, FieldError } from "~/ui/Field";
+import { movedStart } from "./movedStart";
 
 const MINUTE = 60_000;
 const SHIFTS = [-5, -1, 1, 5];
@@ -18,12 +19,8 @@ export function MoveStart({ start }: { start: Start }) {
   const { time } = wallClock(start.startsAt, start.zone);
 
   function moveTo(startsAt: number) {
-    const readyAt = readyFor(startsAt, Date.parse(start.readyAt));
     setBefore(start);
-    save.mutate({
-      start,
-      changes: { startsAt: new Date(startsAt).toISOString(), readyAt: new Date(readyAt).toISOString() },
-    });
+    save.mutate({ start, changes: movedStart(start, startsAt) });
   }
 
   function setTime(text: string) {
@@ -75,9 +72,4 @@ export function MoveStart({ start }: { start: Start }) {
       ) : null}
     </View>
   );
-}
-
-/** The earliest beginning after a move: the same as before, but never after the start nor more than the most allowed before it. */
-function readyFor(startsAt: number, readyAt: number): number {
-  return Math.min(startsAt, Math.max(readyAt, startsAt - LONGEST_AVAILABLE * 1000));
 }

@@ -1,6 +1,6 @@
 import { contextOf, givenUpLine, spokenLength } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { Link } from "expo-router";
+import { Link, useRouter } from "expo-router";
 import { memo, useMemo, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account";
@@ -8,6 +8,7 @@ import { useEvents } from "~/data/building";
 import { useOpenRun } from "~/data/runStore";
 import { stateWord } from "~/features/fit/stateWord";
 import { useFitAt } from "~/features/fit/useFitAt";
+import { startRun } from "~/features/run/startRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
 import { MoveStart } from "./MoveStart";
@@ -25,10 +26,17 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
   const [moving, setMoving] = useState(false);
   const openRun = useOpenRun(start.id);
   const mayMove = useMay("build");
+  const mayRun = useMay("run");
+  const router = useRouter();
+  const event = useEvents().data?.find((e) => e.id === start.eventId) ?? null;
   const context = useMemo(() => contextOf(start), [start]);
   const { profile, isBest } = useFitAt(start.plan.body, context, availableFor(start, now));
   const view = startView(start, now, profile);
   const over = view.untilStart < 0;
+  const run = () => {
+    const { body: plan } = start.plan;
+    router.push(`/run/${startRun({ start, plan, context, fit: view.fit, isBest, event })}`);
+  };
   const zone = foreignZone(start.zone);
   const day = dayName(start.startsAt, start.zone, now);
   return (
@@ -72,6 +80,9 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
           <GoLink href={`/run/${openRun}`} label="Back to the run" />
         ) : first ? (
           <GoLink href={`/start/${start.id}`} label="Open the warm-up" />
+        ) : null}
+        {mayRun && !openRun && !over && view.fit.workSeconds > 0 ? (
+          <Button label="Run" icon="run" onPress={run} />
         ) : null}
         {mayMove ? (
           <Button

@@ -3,12 +3,10 @@ import {
   contextOf,
   type Fit,
   type FitContext,
-  fitPlan,
   type Placement,
   type PlanBody,
   type PlanItem,
   type Replacement,
-  runPlanOf,
 } from "@tonodrome/core";
 import {
   type Athlete,
@@ -25,11 +23,12 @@ import { useMay } from "~/data/account";
 import { useEvents } from "~/data/building";
 import { type PlanDraft, usePlanDraft } from "~/data/planDraft";
 import { useAthletes, useDrills, useSaveStart } from "~/data/queries";
-import { createRun, useOpenRun } from "~/data/runStore";
+import { useOpenRun } from "~/data/runStore";
 import { useCoverage } from "~/features/coverage/useCoverage";
 import { nudgeDose } from "~/features/dose/nudgeDose";
 import { useExplanation } from "~/features/fit/useExplanation";
 import { SLIDER_MINUTES, useFit } from "~/features/fit/useFit";
+import { startRun } from "~/features/run/startRun";
 import { useSparing } from "~/features/spare/useSparing";
 import { useNow } from "~/ui/useNow";
 import { useStable } from "~/ui/useStable";
@@ -302,11 +301,7 @@ export function useWarmUp(start: Start): WarmUpModel {
       if (!mayRun) return;
       if (openRun) router.push(`/run/${openRun}`);
       else if (fit.workSeconds === 0) open(body.items.length === 0 ? "shelf" : "given-up");
-      else {
-        // What is run keeps every limit, even when the press was quicker than the worker.
-        const best = isBest ? fit : fitPlan(body, fit.availableSeconds, context);
-        router.push(`/run/${createRun(start, runPlanOf(best, start.startsAt))}`);
-      }
+      else router.push(`/run/${startRun({ start, plan: body, context, fit, isBest, event })}`);
     }),
   };
 }

@@ -1,11 +1,13 @@
 import type { FitContext } from "../day/context";
 import type { GateDose } from "../dose/gateDose";
 import type { DoseLevel, LevelCount } from "../dose/level";
+import { idealLevel, levelsOf } from "../dose/levelsOf";
 import type { PlainDose } from "../dose/plainDose";
 import { sideCount } from "../dose/sides";
 import { idleLine } from "../fit/explain";
 import type { Fit, Placement } from "../fit/fit";
 import type { Idle, IdleReason } from "../fit/idle";
+import type { DrillContent } from "../plan/drillContent";
 import type { PlanBody, PlanItem } from "../plan/plan";
 import { spokenLength } from "../time/clock";
 import { doseParts } from "./doseParts";
@@ -119,6 +121,22 @@ function nameOf(idle: Idle | undefined): string {
   if (way?.kind === "way") return `To ${way.place}`;
   if (!idle) return "Time in hand";
   return idle.reasons.some((r) => r.kind === "rest") ? "Rest" : "Wait";
+}
+
+/**
+ * A drill that the plan did not have, at its ideal, to be put into a run.
+ * @param id made by the client
+ */
+export function stepOfDrill(drill: Omit<DrillContent, "priority">, id: string): RunDrill {
+  const { name, phase, intensity, focus, place, dose } = drill;
+  const index = idealLevel(dose);
+  const level = levelsOf(dose)[index] as DoseLevel;
+  return {
+    ...{ itemId: id, name, phase, intensity, focus, place },
+    words: level.words,
+    plannedSeconds: level.seconds,
+    ...(dose.kind === "ladder" ? {} : counted(dose, level)),
+  };
 }
 
 function drillsOf({ item, level, levelIndex, spanSeconds }: Placement): RunDrill[] {

@@ -43,6 +43,8 @@ export interface RunState {
   waitingSince: number | null;
   /** The start as it now stands, milliseconds since the epoch. */
   startsAt: number;
+  /** The start that the steps are fitted for, milliseconds since the epoch. */
+  fittedFor: number;
   /** The wait planned before it, seconds. */
   waitSeconds: number;
   /** The presses that can be taken back, the newest last: the last ten. */
@@ -84,6 +86,7 @@ export function runState(plan: RunPlan, events: readonly RunEvent[]): RunState {
     endedAt: null,
     waitingSince: null,
     startsAt: Date.parse(plan.startsAt),
+    fittedFor: Date.parse(plan.startsAt),
     waitSeconds: plan.waitSeconds,
     undoable: [],
     refits: [],
@@ -302,6 +305,7 @@ function refit(state: RunState, event: Extract<RunEvent, { kind: "refit" }>, at:
     current.drill = { ...current.drill, wait: { ...current.drill.wait, until: event.until } };
   state.splits = [...kept, ...event.drills.map(splitOf).filter((s) => !known.has(s.key))];
   state.waitSeconds = event.waitSeconds;
+  state.fittedFor = state.startsAt;
   state.refits.push(event);
   if (state.status === "under-way" && current) state.index = state.splits.indexOf(current);
   else if (state.status === "waiting") {

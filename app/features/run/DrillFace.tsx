@@ -1,0 +1,64 @@
+import { breathAt, formatLength, formatMinus, partAt, phaseName } from "@tonodrome/core";
+import { Text, View } from "react-native";
+import type { FaceModel } from "./faceModel";
+import { Timer } from "./Timer";
+
+/** The drill under way: what it is, how long it still takes, where in it one is, and what to attend to. */
+export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
+  const { state, clock, settings } = model;
+  const split = state.splits[state.index];
+  if (!split) return null;
+  const { drill, plannedSeconds } = split;
+  const drills = state.splits.filter((s) => !s.drill.wait);
+  const part = partAt(drill.parts ?? [], clock.elapsed);
+  const counted = part && (part.many > 1 || part.rep !== null) ? part : null;
+  const held = state.heldSince !== null;
+  return (
+    <View>
+      <Text className={`font-strong text-title ${text}`} numberOfLines={2}>
+        {drill.name}
+      </Text>
+      {settings.bigType ? null : (
+        <Text className={`font-text text-lead ${text}`} numberOfLines={2}>
+          {[
+            drill.wait ? "" : `${drills.indexOf(split) + 1} of ${drills.length}`,
+            drill.wait ? "" : drill.phase === "kit" ? phaseName(drill.phase) : `${drill.intensity} %`,
+            // A plain time says nothing that the figures do not.
+            drill.words === formatLength(plannedSeconds) ? "" : drill.words,
+            drill.place,
+          ]
+            .filter(Boolean)
+            .join(", ")}
+        </Text>
+      )}
+      <Timer text={text} big={settings.bigType}>
+        {clock.remaining < 0 ? formatMinus(-clock.remaining) : formatLength(Math.ceil(clock.remaining))}
+      </Timer>
+      {counted && !held ? (
+        <Text className={`font-strong text-title ${text}`} numberOfLines={2} testID="part">
+          {[
+            counted.part.words,
+            counted.rep !== null && counted.part.reps ? `rep ${counted.rep} of ${counted.part.reps}` : "",
+            counted.beat ?? "",
+            counted.many > 1 ? formatLength(Math.max(0, Math.ceil(counted.remaining))) : "",
+          ]
+            .filter(Boolean)
+            .join(", ")}
+        </Text>
+      ) : null}
+      <Text className={`font-strong text-title ${text}`} numberOfLines={settings.bigType ? 2 : 3}>
+        {held
+          ? "On hold. The start is not."
+          : drill.breath
+            ? breathWords(clock.elapsed, drill.focus)
+            : drill.focus}
+      </Text>
+    </View>
+  );
+}
+
+/** A cue per breath. */
+export function breathWords(elapsed: number, cue: string): string {
+  const { phase } = breathAt(elapsed);
+  return phase === "in" ? "Breathe in" : `Breathe out${cue ? `. ${cue}` : ""}`;
+}

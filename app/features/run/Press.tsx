@@ -1,0 +1,54 @@
+import { Pressable, Text } from "react-native";
+
+/** The same face is drawn twice: on paper, and in the ink's colour where the ink has risen over it. */
+export type Ground = "paper" | "ink";
+
+/** Words of the running screen on each ground; now and the start have the signal colour on paper. */
+export const WORDS: Record<Ground, { text: string; now: string }> = {
+  paper: { text: "text-ink", now: "text-signal" },
+  ink: { text: "text-on-fill", now: "text-on-fill" },
+};
+
+const LOOKS = {
+  paper: { full: "bg-press", fullText: "text-on-press", edge: "border-press", text: "text-ink" },
+  ink: { full: "bg-on-fill", fullText: "text-fill", edge: "border-on-fill", text: "text-on-fill" },
+};
+
+export interface PressProps {
+  label: string;
+  ground: Ground;
+  onPress: () => void;
+  /** Filled with the ground's own ink. */
+  full?: boolean;
+  /** Higher than the least. */
+  tall?: boolean;
+  /** As high as there is room. */
+  fills?: boolean;
+  narrow?: boolean;
+  /** Shown instead of the label. */
+  sign?: string;
+  disabled?: boolean;
+}
+
+/** A press for cold hands: 64 px and more. */
+export function Press({ label, ground, onPress, full, tall, fills, narrow, sign, disabled }: PressProps) {
+  const look = LOOKS[ground];
+  const height = fills ? "min-h-[120px]" : tall ? "h-[84px]" : "";
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      disabled={disabled}
+      onPress={onPress}
+      tabIndex={ground === "paper" ? 0 : -1}
+      className={`min-h-run min-w-run items-center justify-center border-2 px-1 ${narrow ? "" : "flex-1"} ${height} ${look.edge} ${full ? look.full : ""} ${disabled ? "opacity-40" : ""}`}
+    >
+      <Text
+        className={`text-center font-strong ${fills ? "text-huge" : tall ? "text-title" : "text-body"} ${full ? look.fullText : look.text}`}
+        numberOfLines={1}
+      >
+        {sign ?? label}
+      </Text>
+    </Pressable>
+  );
+}

@@ -1,0 +1,142 @@
+import { formatLength, type RunEvent, type RunState, stepOfDrill } from "@tonodrome/core";
+import { lazy, Suspense, useState } from "react";
+import { Text, View } from "react-native";
+import { v4 as uuid } from "uuid";
+import { useMay } from "~/data/account";
+import { Button } from "~/ui/Button";
+import { Loading } from "~/ui/Loading";
+import { Section } from "~/ui/Section";
+import { Sheet } from "~/ui/Sheet";
+import { RunSettingsFields } from "./RunSettingsFields";
+import type { Presses } from "./usePresses";
+
+const ShelfPicker = lazy(() =>
+  import("~/features/warmup/ShelfPicker").then((m) => ({ default: m.ShelfPicker })),
+);
+
+interface RunMenuProps {
+  state: RunState;
+  presses: Presses;
+  onClose: () => void;
+  onEnd: () => void;
+}
+
+const NOTHING: ReadonlySet<string> = new Set();
+const SHIFTS = [-5, -1, 1, 5];
+
+/** What is seldom pressed: moving the start, another drill, taking back, sound, and the end. */
+export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
+  const [inserting, setInserting] = useState(false);
+  const mayRead = useMay("read");
+  if (inserting) {
+    return (
+      <Sheet title="Put in a drill" onClose={() => setInserting(false)}>
+        <Suspense fallback={<Loading />}>
+          <ShelfPicker
+            added={NOTHING}
+            onAdd={(drill) => {
+              presses.insert(stepOfDrill(drill, uuid()));
+              onClose();
+            }}
+          />
+        </Suspense>
+      </Sheet>
+    );
+  }
+  return (
+    <Sheet title="More" onClose={onClose}>
+      <Section title="The start moves">
+        <View className="flex-row gap-2">
+          {SHIFTS.map((minutes) => (
+            <Button
+              key={minutes}
+              label={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)} min`}
+              short={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)}`}
+              className="flex-1"
+              onPress={() => {
+                presses.moveStart(minutes);
+                onClose();
+              }}
+            />
+          ))}
+        </View>
+      </Section>
+      {state.status === "ended" ? null : (
+        <Section title="Jump to">
+          {mayRead ? <Button label="Put in a drill" icon="add" onPress={() => setInserting(true)} /> : null}
+          <View role="list">
+            {state.splits.map((split, i) => (
+              <View
+                key={split.key}
+                role="listitem"
+                className="flex-row items-center gap-2 border-t border-line py-1"
+              >
+                <Text className="flex-1 font-text text-body text-ink" numberOfLines={2}>
+                  {split.drill.name}, {formatLength(split.plannedSeconds)}
+                  {split.outcome === "pending" ? "" : `, ${OUTCOMES[split.outcome]}`}
+                </Text>
+                {i === state.index || state.status === "ready" || split.drill.wait ? null : (
+                  <Button
+                    label={`Jump to ${split.drill.name}`}
+                    short="Jump"
+                    onPress={() => {
+                      presses.jump(split.key);
+                      onClose();
+                    }}
+                  />
+                )}
+              </View>
+            ))}
+          </View>
+        </Section>
+      )}
+      {state.undoable.length > 0 ? (
+        <Section title="Take back">
+          {state.undoable.toReversed().map((event) => (
+            <Button
+              key={event.id}
+              label={`Take back: ${deedWords(event)}`}
+              icon="undo"
+              onPress={() => presses.undo(event.id)}
+            />
+          ))}
+        </Section>
+      ) : null}
+      <RunSettingsFields />
+      {state.status === "ready" || state.status === "ended" ? null : (
+        <Button label="End the run" onPress={onEnd} />
+      )}
+    </Sheet>
+  );
+}
+
+const OUTCOMES = { done: "done", skipped: "skipped", "under-way": "under way", pending: "" };
+
+/** What a press was, as it stands in the list of those that can be taken back. */
+export function deedWords(event: RunEvent): string {
+  switch (event.kind) {
+    case "done":
+      return "done";
+    case "skip":
+      return "skipped";
+    case "extend":
+      return `${event.seconds} s more`;
+    case "hold":
+      return "hold";
+    case "release":
+      return "go on";
+    case "back":
+      return "back";
+    case "jump":
+      return "jump";
+    case "insert":
+      return `put in ${event.drill.name}`;
+    case "refit":
+      return `re-fit. ${event.line}`;
+    case "hit":
+    case "miss":
+      return event.kind;
+    default:
+      return event.kind;
+  }
+}

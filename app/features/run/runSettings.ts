@@ -1,0 +1,57 @@
+import { useSyncExternalStore } from "react";
+import { z } from "zod";
+import { keep, readKept } from "~/data/storage";
+
+/** How a run behaves on this device. */
+const settingsSchema = z.object({
+  /** Nothing is heard or felt, whatever else is chosen. */
+  silent: z.boolean(),
+  tones: z.boolean(),
+  speech: z.boolean(),
+  vibration: z.boolean(),
+  /** Begins at the moment it is to begin. */
+  beginsItself: z.boolean(),
+  /** Minutes ahead or behind from which the rest is fitted anew; 0 for never. */
+  refitMinutes: z.number().int().min(0).max(15),
+  /** A re-fit is applied at once, not at a press. */
+  appliesAtOnce: z.boolean(),
+  /** Large figures and little else, for a phone that lies on a bench. */
+  bigType: z.boolean(),
+  /** Shows the run and has no presses, for a second screen. */
+  mirror: z.boolean(),
+});
+
+export type RunSettings = z.infer<typeof settingsSchema>;
+
+const USUAL: RunSettings = {
+  silent: false,
+  tones: true,
+  speech: false,
+  vibration: true,
+  beginsItself: false,
+  refitMinutes: 2,
+  appliesAtOnce: false,
+  bigType: false,
+  mirror: false,
+};
+
+const KEY = "run-settings";
+const listeners = new Set<() => void>();
+let settings: RunSettings = readKept(KEY, settingsSchema) ?? USUAL;
+
+/** Changes some of the settings and keeps them on this device. */
+export function changeRunSettings(more: Partial<RunSettings>): void {
+  settings = { ...settings, ...more };
+  keep(KEY, settings);
+  for (const tell of listeners) tell();
+}
+
+function subscribe(tell: () => void): () => void {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+}
+
+/** The settings in force. */
+export function useRunSettings(): RunSettings {
+  return useSyncExternalStore(subscribe, () => settings);
+}

@@ -1,0 +1,52 @@
+import type { RunDrill, RunState } from "@tonodrome/core";
+import type { Refit } from "@tonodrome/core/fitting";
+import { type Press, pressRun } from "~/data/runStore";
+
+/** What can be pressed during a run, besides what opens a sheet. */
+export interface Presses {
+  begin: () => void;
+  done: () => void;
+  skip: () => void;
+  more: () => void;
+  hold: () => void;
+  back: () => void;
+  hit: () => void;
+  miss: () => void;
+  jump: (key: string) => void;
+  insert: (drill: RunDrill) => void;
+  refit: (refit: Refit) => void;
+  moveStart: (minutes: number) => void;
+  /** Takes a press back; the last one unless another is named. */
+  undo: (id?: string) => void;
+  end: () => void;
+}
+
+/** Seconds of one press for more time. */
+const MORE = 30;
+
+/** The presses of a run. Each says which step it is meant for, so that on two phones it counts once. */
+export function pressesOf(id: string, state: RunState): Presses {
+  const of = state.splits[state.index]?.key;
+  const press = (event: Press) => pressRun(id, event);
+  const forStep = (event: Press) => press(of === undefined ? event : ({ ...event, of } as Press));
+  return {
+    begin: () => press({ kind: "begin" }),
+    done: () => forStep({ kind: "done" }),
+    skip: () => forStep({ kind: "skip" }),
+    more: () => forStep({ kind: "extend", seconds: MORE }),
+    hold: () => press({ kind: state.heldSince === null ? "hold" : "release" }),
+    back: () => forStep({ kind: "back" }),
+    hit: () => forStep({ kind: "hit" }),
+    miss: () => forStep({ kind: "miss" }),
+    jump: (to) => press({ kind: "jump", to }),
+    insert: (drill) => press({ kind: "insert", drill }),
+    refit: ({ drills, waitSeconds, until, line }) =>
+      press({ kind: "refit", drills, waitSeconds, line, ...(until ? { until } : {}) }),
+    moveStart: (minutes) =>
+      press({ kind: "start-moved", startsAt: new Date(state.startsAt + minutes * 60_000).toISOString() }),
+    undo: (undoes = state.undoable.at(-1)?.id) => {
+      if (undoes) press({ kind: "undo", undoes });
+    },
+    end: () => press({ kind: "end" }),
+  };
+}
