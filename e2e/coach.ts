@@ -1,5 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
+import type { PlanItem } from "@tonodrome/core";
 
 /** Opens the demo club, as its button does, and leaves the page where it is. */
 export async function openDemo(page: Page): Promise<void> {
@@ -107,6 +108,47 @@ export async function controlClock(page: Page): Promise<void> {
     const response = await route.fetch().catch(() => null);
     if (!response) return route.abort();
     const now = await page.evaluate(() => Date.now()).catch(() => Date.now());
-    await route.fulfill({ response, headers: { ...response.headers(), date: new Date(now).toUTCString() } });
+    const headers = { ...response.headers(), date: new Date(now).toUTCString() };
+    // A page that is left in the meantime wants no answer any more.
+    await route.fulfill({ response, headers }).catch(() => undefined);
   });
+}
+
+/** Gives the start that is open these drills as its warm-up, and opens it anew. */
+export async function givePlan(
+  page: Page,
+  drills: (Partial<PlanItem> & Pick<PlanItem, "name">)[],
+): Promise<void> {
+  const api = await clubApi(page);
+  const id = page.url().split("/").at(-1);
+  const { plan } = await (await page.request.get(`${api}/starts/${id}`)).json();
+  const items = drills.map(
+    (more, i): PlanItem => ({
+      id: `00000000-0000-4000-8000-${String(i).padStart(12, "0")}`,
+      drillId: null,
+      phase: "raise",
+      priority: "useful",
+      intensity: 30,
+      dose: {
+        kind: "time",
+        seconds: { floor: 60, ideal: 120, ceiling: 120 },
+        step: 60,
+        sides: "one",
+        changeoverSeconds: 0,
+      },
+      focus: "",
+      place: "",
+      ...more,
+    }),
+  );
+  const data = { version: plan.version, body: { ...plan.body, items } };
+  expect((await page.request.put(`${api}/plans/${plan.id}`, { data })).ok()).toBe(true);
+  await page.reload();
+  await expect(page.getByText(drills[0]?.name ?? "").first()).toBeVisible();
+}
+
+/** Starts the run of the warm-up that is open. */
+export async function beginRun(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await page.getByRole("button", { name: "Begin" }).click();
 }

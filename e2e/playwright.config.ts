@@ -15,6 +15,8 @@ export default defineConfig({
     viewport: { width: 390, height: 844 },
     hasTouch: true,
     locale: "en-GB",
+    // Kept files would come between the tests and what they put in the server's place; offline.spec allows them.
+    serviceWorkers: "block",
     launchOptions: chromium,
     trace: "retain-on-failure",
   },

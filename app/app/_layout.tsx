@@ -6,6 +6,7 @@ import { QueryClientProvider } from "@tanstack/react-query";
 import { useFonts } from "expo-font";
 import { Slot } from "expo-router";
 import { useEffect, useState } from "react";
+import { keepApplication } from "~/data/offline";
 import { makeQueryClient } from "~/data/queries";
 import { sendAll } from "~/data/runStore";
 import { applyKeptTheme } from "~/data/theme";
@@ -14,6 +15,7 @@ import { Door } from "~/features/account/Door";
 export { ErrorBoundary } from "~/features/nav/ErrorBoundary";
 
 applyKeptTheme();
+keepApplication();
 
 export default function Layout() {
   const [client] = useState(makeQueryClient);

@@ -13,6 +13,7 @@ import {
 } from "@tonodrome/core/api";
 import { chooseClub, refreshMe, signedInAs, signedOutHere } from "./account";
 import { ask } from "./api";
+import { forgetQueries } from "./keptQueries";
 import { forgetSentRuns } from "./runStore";
 
 /** What there is before one is signed in. */
@@ -41,6 +42,7 @@ export const useSignOut = () =>
       ask(doneSchema, "POST", where === "here" ? "/auth/sign-out" : "/me/sign-out-everywhere"),
     onSuccess: () => {
       forgetSentRuns();
+      void forgetQueries();
       signedOutHere();
     },
   });

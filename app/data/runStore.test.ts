@@ -1,4 +1,4 @@
-import { fitPlan, runPlanOf } from "@tonodrome/core";
+import { fitPlan, runPlanOf, runState } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
 import { CLUB, makeMe } from "./testing/makeMe";
 import { makeStart, twoMinutePlan } from "./testing/makeStart";
@@ -8,6 +8,10 @@ const start = makeStart({}, twoMinutePlan);
 /** A server that keeps runs as the real one does, and can be taken off the net. */
 class FakeServer {
   up = true;
+  /** Takes what it is sent, and its answer is lost on the way. */
+  losesAnswers = false;
+  /** Keeps what comes in another order than it was pressed in. */
+  reorders = false;
   runs = new Map<string, Run>();
   calls = 0;
   /** Clubs that were asked about. */
@@ -21,6 +25,9 @@ class FakeServer {
     const eventsOf = /\/runs\/([^/]+)\/events/.exec(url)?.[1];
     if (!eventsOf) {
       const { id: startId, title, venue, zone, startsAt } = start;
+      // Sent twice is made once; the first one stands.
+      const made = this.runs.get(sent.id);
+      if (made) return answer(made);
       this.runs.set(sent.id, {
         id: sent.id,
         startId,
@@ -36,7 +43,9 @@ class FakeServer {
     }
     const run = this.runs.get(eventsOf) as Run;
     const known = new Set(run.events.map((e) => e.id));
-    for (const event of sent.events) if (!known.has(event.id)) run.events.push(event);
+    const news = sent.events.filter((e: { id: string }) => !known.has(e.id));
+    run.events.push(...(this.reorders ? news.reverse() : news));
+    if (this.losesAnswers) throw new TypeError("Failed to fetch");
     return answer({ recorded: sent.events.map((e: { id: string }) => e.id) });
   };
 }
@@ -127,3 +136,143 @@ it("keeps what was not sent at signing out, and sends it to its own club when it
   expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin"]);
   expect([...server.clubs]).toEqual([CLUB]);
 });
+
+it("two tabs on one run: nothing that was pressed in either is written over by the other", async () => {
+  const id = begin();
+  await settle();
+  const first = store;
+  load();
+  const second = store;
+  first.pressRun(id, { kind: "begin" });
+  second.pressRun(id, { kind: "hold" });
+  first.pressRun(id, { kind: "release" });
+  await settle();
+  const kinds = JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events.map(
+    (e: { kind: string }) => e.kind,
+  );
+  expect(kinds.sort()).toEqual(["begin", "hold", "release"]);
+  expect(server.runs.get(id)?.events).toHaveLength(3);
+});
+
+it("goes on with a run that an earlier version kept under one key", async () => {
+  server.up = false;
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  const old = {
+    ...JSON.parse(localStorage.getItem(`run:${id}`) ?? ""),
+    ...JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? ""),
+  };
+  localStorage.setItem(`run:${id}`, JSON.stringify(old));
+  localStorage.removeItem(`run-presses:${id}`);
+  load();
+  server.up = true;
+  store.pressRun(id, { kind: "done" });
+  await settle();
+  expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "done"]);
+});
+
+it("takes up what another phone has pressed, once, and sends what only this one has", async () => {
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  await settle();
+  const theirs = server.runs.get(id) as Run;
+  const other = {
+    id: "99999999-9999-4999-8999-999999999999",
+    at: new Date().toISOString(),
+    kind: "hold" as const,
+  };
+  theirs.events.push(other);
+  store.pressRun(id, { kind: "done" });
+  store.adoptRun(JSON.parse(JSON.stringify(theirs)));
+  store.adoptRun(JSON.parse(JSON.stringify(theirs)));
+  await settle();
+  const kinds = (events: readonly { kind: string }[]) => events.map((e) => e.kind).sort();
+  expect(kinds(server.runs.get(id)?.events ?? [])).toEqual(["begin", "done", "hold"]);
+  expect(kinds(JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events)).toEqual([
+    "begin",
+    "done",
+    "hold",
+  ]);
+});
+
+it("goes on without room on the device, and says so", async () => {
+  const full = jest.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
+    throw new DOMException("full", "QuotaExceededError");
+  });
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  await settle();
+  expect(store.canKeep()).toBe(false);
+  expect(server.runs.get(id)?.events).toHaveLength(1);
+  full.mockRestore();
+  store.pressRun(id, { kind: "hold" });
+  await settle();
+  expect(store.canKeep()).toBe(true);
+});
+
+/** Runs in the generated test, so many at a time. */
+const BATCHES = 20;
+const TOGETHER = 50;
+
+it("a thousand runs, pressed at random, offline at times, sent twice and out of order: both sides agree on every one", async () => {
+  let seed = 20_261_126;
+  const chance = () => {
+    seed = (seed * 1_103_515_245 + 12_345) % 2 ** 31;
+    return seed / 2 ** 31;
+  };
+  const any = <T>(of: readonly T[]): T => of[Math.floor(chance() * of.length)] as T;
+  let pressed = 0;
+  for (let batch = 0; batch < BATCHES; batch++) {
+    const ids = Array.from({ length: TOGETHER }, begin);
+    const made = new Map(ids.map((id) => [id, 0]));
+    for (const id of ids) {
+      store.pressRun(id, { kind: "begin" });
+      made.set(id, 1);
+    }
+    for (let spell = 0; spell < 6; spell++) {
+      server.up = chance() > 0.3;
+      server.losesAnswers = chance() < 0.3;
+      server.reorders = chance() < 0.5;
+      for (let n = 0; n < TOGETHER * 2; n++) {
+        const id = any(ids);
+        store.pressRun(id, anyPress(chance));
+        made.set(id, (made.get(id) ?? 0) + 1);
+        pressed++;
+      }
+      await jest.advanceTimersByTimeAsync(Math.floor(chance() * 5000));
+      // The phone's browser is killed and opened again.
+      if (chance() < 0.3) load();
+    }
+    Object.assign(server, { up: true, losesAnswers: false, reorders: false });
+    void store.sendAll();
+    await jest.advanceTimersByTimeAsync(60_000);
+    for (const id of ids) {
+      const { run } = JSON.parse(localStorage.getItem(`run:${id}`) ?? "");
+      const here = JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "");
+      const there = server.runs.get(id) as Run;
+      expect(there.events).toHaveLength(made.get(id) ?? 0);
+      expect(new Set(there.events.map((e) => e.id)).size).toBe(there.events.length);
+      expect(runState(there.plan, there.events)).toEqual(runState(run.plan, here.events));
+      expect(here.recorded).toHaveLength(here.events.length);
+      localStorage.removeItem(`run:${id}`);
+    }
+    server.runs.clear();
+    load();
+  }
+  expect(pressed).toBe(BATCHES * TOGETHER * 2 * 6);
+}, 120_000);
+
+function anyPress(chance: () => number): Parameters<typeof store.pressRun>[1] {
+  const startsAt = new Date(Date.parse(start.startsAt) + Math.floor(chance() * 600) * 1000).toISOString();
+  const presses = [
+    { kind: "done" },
+    { kind: "skip" },
+    { kind: "extend", seconds: 30 },
+    { kind: "hold" },
+    { kind: "release" },
+    { kind: "back" },
+    { kind: "hit" },
+    { kind: "start-moved", startsAt },
+  ] as const;
+  return presses[Math.floor(chance() * presses.length)] as Parameters<typeof store.pressRun>[1];
+}

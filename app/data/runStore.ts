@@ -15,10 +15,15 @@ import { ApiFailure, ask } from "./api";
 import { timeNow } from "./clock";
 import { forget, keep, keptKeys, readKept } from "./storage";
 
-const keptRunSchema = z.object({
+/** What of a run does not change. */
+const aboutSchema = z.object({
   /** The club it is made in. A run kept by an earlier version has none and belongs to the one that is open. */
   clubId: z.string().nullish(),
   run: runSchema.omit({ events: true }),
+});
+
+/** What is pressed, and how far the server knows it. Kept by itself, so that a press writes little. */
+const pressedSchema = z.object({
   events: z.array(runEventSchema),
   /** Whether the server has the run itself. */
   created: z.boolean(),
@@ -28,12 +33,15 @@ const keptRunSchema = z.object({
   refused: z.string().nullable(),
 });
 
-export type KeptRun = z.infer<typeof keptRunSchema>;
+type Pressed = z.infer<typeof pressedSchema>;
+
+export type KeptRun = z.infer<typeof aboutSchema> & Pressed;
 
 /** Refusals that asking again does not change. */
 const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden"]);
 
-const PREFIX = "run:";
+const ABOUT = "run:";
+const PRESSED = "run-presses:";
 const RETRY = 3_000;
 
 const listeners = new Set<() => void>();
@@ -46,15 +54,33 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 
 /** Reads what this device kept; again whenever another tab has kept something. */
 function load(): void {
-  for (const key of keptKeys(PREFIX)) {
-    const kept = readKept(key, keptRunSchema);
-    if (kept) runs.set(kept.run.id, kept);
+  for (const key of keptKeys(ABOUT)) {
+    const id = key.slice(ABOUT.length);
+    const here = runs.get(id);
+    const about = here ?? readKept(key, aboutSchema);
+    // An earlier version kept everything under one key.
+    const pressed = readKept(`${PRESSED}${id}`, pressedSchema) ?? readKept(key, pressedSchema);
+    if (about && pressed) runs.set(id, { clubId: about.clubId, run: about.run, ...merged(here, pressed) });
   }
+}
+
+/** What two tabs know of one run: everything that was pressed in either. */
+function merged(here: Pressed | undefined, there: Pressed): Pressed {
+  if (!here) return there;
+  const known = new Set(here.events.map((e) => e.id));
+  const news = there.events.filter((e) => !known.has(e.id));
+  const { events, created, recorded, refused } = here;
+  return {
+    events: news.length > 0 ? [...events, ...news] : events,
+    created: created || there.created,
+    recorded: [...new Set([...recorded, ...there.recorded])],
+    refused: refused ?? there.refused,
+  };
 }
 
 load();
 window.addEventListener("storage", (event) => {
-  if (!event.key?.startsWith(PREFIX)) return;
+  if (!event.key?.startsWith(ABOUT) && !event.key?.startsWith(PRESSED)) return;
   load();
   for (const tell of listeners) tell();
 });
@@ -63,10 +89,26 @@ function get(id: string): KeptRun | null {
   return runs.get(id) ?? null;
 }
 
+/** Keeps what is known of a run. What another tab has pressed in the meantime stays with it: nothing is written over. */
 function put(kept: KeptRun): void {
-  runs.set(kept.run.id, kept);
-  keeps = keep(`${PREFIX}${kept.run.id}`, kept);
+  const { clubId, run } = kept;
+  const isNew = !runs.has(run.id);
+  const stored = readKept(`${PRESSED}${run.id}`, pressedSchema);
+  const pressed = merged(kept, stored ?? kept);
+  runs.set(run.id, { clubId, run, ...pressed });
+  const { events, created, recorded, refused } = pressed;
+  const isAboutKept = isNew || !isStored(run.id) ? keep(`${ABOUT}${run.id}`, { clubId, run }) : true;
+  keeps = keep(`${PRESSED}${run.id}`, { events, created, recorded, refused }) && isAboutKept;
   for (const tell of listeners) tell();
+}
+
+/** Whether what does not change of a run is on this device, where that could be kept. */
+const isStored = (id: string) => keptKeys(ABOUT).includes(`${ABOUT}${id}`);
+
+function drop(id: string): void {
+  runs.delete(id);
+  forget(`${ABOUT}${id}`);
+  forget(`${PRESSED}${id}`);
 }
 
 /** Begins a run on this device; it is sent to the server as soon as that can be reached. */
@@ -160,8 +202,7 @@ export function unsentRuns(): number {
 export function forgetSentRuns(): void {
   for (const [id, kept] of runs) {
     if (isUnsent(kept)) continue;
-    runs.delete(id);
-    forget(`${PREFIX}${id}`);
+    drop(id);
   }
   for (const tell of listeners) tell();
 }
@@ -196,8 +237,7 @@ function forgetIfOver(id: string): void {
   const ended = kept?.events.find((e) => e.kind === "end");
   if (!kept || !ended || kept.refused || isUnsent(kept) || timeNow() - Date.parse(ended.at) < 3_600_000)
     return;
-  runs.delete(id);
-  forget(`${PREFIX}${id}`);
+  drop(id);
 }
 
 function setReachable(now: boolean): void {
@@ -222,9 +262,9 @@ export function useReachable(): boolean {
 }
 
 /** Whether this device can keep what is pressed; a store that is full or forbidden cannot. */
-export function useKeeps(): boolean {
-  return useSyncExternalStore(subscribe, () => keeps);
-}
+export const canKeep = (): boolean => keeps;
+
+export const useKeeps = (): boolean => useSyncExternalStore(subscribe, canKeep);
 
 let open: readonly KeptRun[] = [];
 

@@ -8,6 +8,8 @@ import { Stop, say } from "./say.mjs";
 
 const DIST = inRoot("app", "dist");
 const MARK = path.join(DIST, ".sources");
+/** Files named by their content's hash. */
+const HASHED = /[\\/]_expo[\\/]static[\\/]|[.-][0-9a-f]{32}\./;
 const SKIP = new Set(["node_modules", "dist", "dist.new", ".expo"]);
 
 /** Exports the web application when its sources are not the ones it was last built from. */
@@ -31,10 +33,35 @@ export async function ensureBuilt() {
       "The application could not be built; the reason is above.",
       "Mend it and start again. The last build, if there was one, is untouched.",
     );
+  await addServiceWorker(fresh);
   compress(fresh);
   writeFileSync(path.join(fresh, ".sources"), sources);
   rmSync(DIST, { recursive: true, force: true });
   renameSync(fresh, DIST);
+}
+
+/** What keeps the application on the device, with the list of every file it is made of. */
+async function addServiceWorker(dir) {
+  const { build } = await import("esbuild");
+  const kept = [...files(dir)].filter(
+    (file) => !/\.(map|txt)$/.test(file) && !/[\\/]metadata\.json$/.test(file),
+  );
+  const list = kept.map((file) => ({
+    url: `/${path.relative(dir, file).split(path.sep).join("/")}`,
+    // Files named by their content need no revision.
+    revision: HASHED.test(file)
+      ? null
+      : createHash("sha256").update(readFileSync(file)).digest("hex").slice(0, 16),
+  }));
+  await build({
+    entryPoints: [inRoot("app", "sw", "serviceWorker.ts")],
+    outfile: path.join(dir, "sw.js"),
+    bundle: true,
+    minify: true,
+    target: "es2022",
+    define: { __FILES__: JSON.stringify(list), "process.env.NODE_ENV": '"production"' },
+    logLevel: "error",
+  });
 }
 
 function sourcesHash() {

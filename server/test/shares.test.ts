@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
 import { contextOf } from "@tonodrome/core";
 import type { FastifyInstance } from "fastify";
-import { makeStart, planBody, startWrite } from "./make";
+import { makeStart, planBody, runInput, startWrite } from "./make";
 import { fullClub, IN_TIME } from "./people";
 import { type TestServer, testServer } from "./testServer";
 
@@ -37,11 +37,32 @@ it("shows one warm-up and nothing else to whoever holds the link", async () => {
     readyAt: hours(-1),
     plan: start.plan.body,
     context: contextOf(start),
+    run: null,
     expiresAt: NOON.replace(/T.*/, "T00:00:00.000Z").replace(/^.{10}/, hours(24).slice(0, 10)),
   });
   for (const id of [start.id, start.plan.id, start.athlete.id, server.clubId]) {
     expect(answer.body).not.toContain(id);
   }
+});
+
+it("follows the run under way, without what is the coach's own, until it ends", async () => {
+  const { start, open } = await shared();
+  const input = runInput(start.id);
+  const source = { plan: start.plan.body, context: contextOf(start) };
+  const run = (await server.ask("POST", "/api/:club/runs", { ...input, plan: { ...input.plan, source } }))
+    .body;
+  const at = new Date().toISOString();
+  const press = (more: object) =>
+    server.ask("POST", `/api/:club/runs/${run.id}/events`, { events: [{ id: randomUUID(), at, ...more }] });
+  await press({ kind: "begin" });
+  await press({ kind: "clock", aheadSeconds: 100 });
+  await press({ kind: "rating", ready: 2, first: "", note: "Sore hip" });
+  const live = await open();
+  expect(live.json().run.events.map((e: { kind: string }) => e.kind)).toEqual(["begin"]);
+  expect(live.json().run.plan).toEqual(input.plan);
+  expect(live.body).not.toContain("Sore hip");
+  await press({ kind: "end" });
+  expect((await open()).json().run).toBeNull();
 });
 
 it("cannot be written with, nor used for anything else", async () => {

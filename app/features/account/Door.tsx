@@ -4,6 +4,7 @@ import { usePathname, useRouter } from "expo-router";
 import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { View } from "react-native";
 import { arrived, refreshMe, useAccount } from "~/data/account";
+import { keepQueries, restoreQueries } from "~/data/keptQueries";
 import { makeQueryClient, useLiveClub } from "~/data/queries";
 import { sendAll } from "~/data/runStore";
 import { Frame } from "~/features/nav/Frame";
@@ -40,7 +41,7 @@ export function Door({ children }: { children: ReactNode }) {
     return <Suspense fallback={<Loading />}>{me === null ? <SignInScreen /> : <NoClubScreen />}</Suspense>;
   }
   return (
-    <Club key={`${me.id} ${club.id}`} club={club} wanted={wanted}>
+    <Club key={`${me.id} ${club.id}`} personId={me.id} club={club} wanted={wanted}>
       {children}
     </Club>
   );
@@ -48,10 +49,12 @@ export function Door({ children }: { children: ReactNode }) {
 
 /** One club, with a cache of its own: nothing read in one is ever shown in another. */
 function Club({
+  personId,
   club,
   wanted,
   children,
 }: {
+  personId: string;
   club: Membership;
   /** Where whoever has just signed in was when they were asked to. */
   wanted: string | null;
@@ -65,6 +68,11 @@ function Club({
     // Whoever came by an invitation or a shared link is through with it.
     if (wanted !== window.location.pathname && !OPEN.test(wanted)) router.replace(wanted as "/");
   }, [router, wanted]);
+  useEffect(() => {
+    const whose = { personId, clubId: club.id };
+    void restoreQueries(client, whose);
+    return keepQueries(client, whose);
+  }, [client, personId, club.id]);
   useEffect(() => {
     // What this device kept for the club while nobody was signed in to it.
     if (club.id) void sendAll();

@@ -76,7 +76,6 @@ export function AfterRun({
         label="What happened first?"
         value={first}
         maxLength={200}
-        placeholder="The first element, hit, throw …"
         onChange={(e) => setFirst(e.currentTarget.value)}
       />
       <Field label="A note" value={note} maxLength={500} onChange={(e) => setNote(e.currentTarget.value)} />

@@ -14,6 +14,7 @@ import { Heading, useTitle } from "~/ui/Screen";
 import { Sheet } from "~/ui/Sheet";
 import { useNow } from "~/ui/useNow";
 import { isOver } from "./isOver";
+import { LiveNow } from "./LiveNow";
 
 /** One start's warm-up for whoever holds its link: read-only, and as it stands now. */
 export function SharedScreen({ token }: { token: string }) {
@@ -52,9 +53,13 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
         <Text className="font-text text-small text-muted">
           Shared by {clubName}. It follows every change by itself.
         </Text>
-        <Text className="pb-1 font-text text-small text-ink" role="status">
-          {givenUpLine(fit)}
-        </Text>
+        {shared.run ? (
+          <LiveNow run={shared.run} now={now} />
+        ) : (
+          <Text className="pb-1 font-text text-small text-ink" role="status">
+            {givenUpLine(fit)}
+          </Text>
+        )}
       </View>
       <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
         {plan.items.length === 0 ? (

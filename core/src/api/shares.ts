@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { fitContextSchema } from "../day/context";
 import { planBodySchema } from "../plan/plan";
+import { runEventSchema } from "../run/runEvent";
+import { runPlanSchema } from "../run/runPlan";
 import { instantSchema } from "./common";
 
 /** How long a shared link lasts: to the end of the start's day, wherever that moves, or to an instant. */
@@ -30,6 +32,13 @@ export const sharedSchema = z.strictObject({
   plan: planBodySchema,
   /** What the day allows, so that it is fitted as the coach sees it. */
   context: fitContextSchema,
+  /** The run under way, so that the athlete's own phone can follow it; null when there is none. */
+  run: z
+    .strictObject({
+      plan: runPlanSchema.omit({ source: true }),
+      events: z.array(runEventSchema),
+    })
+    .nullable(),
   expiresAt: z.iso.datetime(),
 });
 

@@ -85,7 +85,7 @@ function repsParts(dose: RepsDose, sets: number, reps: number): RunPart[] {
     ...work(words, seconds),
     reps,
     repSeconds: secondsPerRep,
-    ...(tempo ? { tempo: [tempo.down, tempo.hold, tempo.up] } : {}),
+    ...(tempo ? { tempo } : {}),
   });
   if (slotSeconds === undefined) return bouts("Set", sets, dose.sides, dose.restSeconds, set);
   // In a slot what the set leaves is rest, after the last one too.

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { tempoSchema } from "../dose/repsDose";
 
 /** A stretch of a drill that is counted through while it is run: a set, a rest, a change of sides. */
 export const runPartSchema = z.strictObject({
@@ -11,8 +12,8 @@ export const runPartSchema = z.strictObject({
   reps: z.number().int().min(1).max(400).optional(),
   /** Seconds of each of them. */
   repSeconds: z.number().min(0.05).max(1800).optional(),
-  /** How each is divided: down, hold, up, seconds. */
-  tempo: z.tuple([z.number(), z.number(), z.number()]).optional(),
+  /** How each is divided, seconds. */
+  tempo: tempoSchema.optional(),
 });
 
 export type RunPart = z.infer<typeof runPartSchema>;
@@ -57,7 +58,7 @@ export function partAt(parts: readonly RunPart[], elapsed: number): PartNow | nu
   };
 }
 
-function beatAt([down, hold]: readonly [number, number, number], within: number): PartNow["beat"] {
+function beatAt({ down, hold }: NonNullable<RunPart["tempo"]>, within: number): PartNow["beat"] {
   if (within < down) return "down";
   return within < down + hold ? "hold" : "up";
 }

@@ -5,6 +5,7 @@ import {
   idParamsSchema,
   newShareSchema,
   type Share,
+  type Shared,
   sharedSchema,
   shareInputSchema,
   shareListSchema,
@@ -14,11 +15,14 @@ import { QueryTypes } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { hashOf, newToken } from "../access/token";
-import type { AthleteRow, EventTypeRow, PlanRow, ShareRow, StartRow } from "../db/models/rows";
+import type { AthleteRow, EventTypeRow, PlanRow, RunEventRow, ShareRow, StartRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors";
 import { streamChanges } from "../live/eventStream";
 import type { Resource } from "./context";
 import { factsOf } from "./starts";
+
+/** Presses that a link does not show. */
+const OWN: ReadonlySet<string> = new Set(["rating", "pulse", "clock"]);
 
 const build = { access: "build" } as const;
 const anybody = { access: "anybody" } as const;
@@ -136,6 +140,20 @@ export const shares: Resource = (context) => (app, _options, done) => {
     return { ...found, until };
   }
 
+  /** The run under way for a start, without what is the coach's own: answers, heart rates, what it was fitted from. */
+  async function runUnderWay({ clubId, startId }: Found): Promise<Shared["run"]> {
+    const run = await models.Run.findOne({
+      where: { clubId, startId },
+      include: [{ association: "events", separate: true, where: { clubId } }],
+      order: [["createdAt", "DESC"]],
+    });
+    if (!run) return null;
+    const all = (run as unknown as { events: RunEventRow[] }).events.map((e) => e.event);
+    if (all.some((e) => e.kind === "end")) return null;
+    const { source: _, ...plan } = run.plan;
+    return { plan, events: all.filter((e) => !OWN.has(e.kind)) };
+  }
+
   app.get(
     "/shared/:token",
     { config: anybody, schema: { params: tokenParamsSchema, response: { 200: sharedSchema } } },
@@ -153,6 +171,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
         readyAt: readyAt.toISOString(),
         plan: body,
         context: contextOf({ startsAt: startsAt.toISOString(), setting, facts }),
+        run: await runUnderWay(found),
         expiresAt: until.toISOString(),
       };
     },
@@ -169,6 +188,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
         concerns: ({ topic, id }) =>
           topic === "events" ||
           topic === "athletes" ||
+          topic === "runs" ||
           (topic === "starts" && (id === startId || id === undefined)),
         mayStill: () =>
           find(token).then(

@@ -1,0 +1,23 @@
+import { clientsClaim } from "workbox-core";
+import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from "workbox-precaching";
+import { NavigationRoute, registerRoute } from "workbox-routing";
+
+/*
+ * Keeps the application itself on the device, so that it opens with no network at all after one visit. What the server
+ * knows is not its business: the application keeps that itself.
+ */
+
+/** Every file of the build and its revision; the build puts them here. */
+declare const __FILES__: { url: string; revision: string | null }[];
+
+precacheAndRoute(__FILES__);
+cleanupOutdatedCaches();
+
+/** Addresses of the server's own. */
+const SERVERS = [/^\/api\//, /^\/(health|ready|docs)\b/];
+
+// Every other address is one of the application's screens.
+registerRoute(new NavigationRoute(createHandlerBoundToURL("/index.html"), { denylist: SERVERS }));
+
+// A new build waits until every page of the old one is closed: a run is not disturbed by it.
+clientsClaim();
