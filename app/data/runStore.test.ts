@@ -8,6 +8,8 @@ const start = makeStart({}, twoMinutePlan);
 /** A server that keeps runs as the real one does, and can be taken off the net. */
 class FakeServer {
   up = true;
+  /** Answers that something went wrong. */
+  troubled = false;
   /** Takes what it is sent, and its answer is lost on the way. */
   losesAnswers = false;
   /** Keeps what comes in another order than it was pressed in. */
@@ -21,6 +23,8 @@ class FakeServer {
     this.calls++;
     this.clubs.add(/\/clubs\/([^/]+)\//.exec(url)?.[1] ?? "none");
     if (!this.up) throw new TypeError("Failed to fetch");
+    if (this.troubled)
+      return { ok: false, json: async () => ({ code: "internal", message: "Oh", path: null }) } as Response;
     const sent = JSON.parse(init.body ?? "{}");
     const eventsOf = /\/runs\/([^/]+)\/events/.exec(url)?.[1];
     if (!eventsOf) {
@@ -193,6 +197,22 @@ it("takes up what another phone has pressed, once, and sends what only this one 
     "done",
     "hold",
   ]);
+});
+
+it("a server in trouble for a minute loses nothing, and is told apart from no connection", async () => {
+  const id = begin();
+  await settle();
+  server.troubled = true;
+  store.pressRun(id, { kind: "begin" });
+  await jest.advanceTimersByTimeAsync(60_000);
+  expect(store.linkNow()).toBe("troubled");
+  server.up = false;
+  await settle();
+  expect(store.linkNow()).toBe("unreachable");
+  Object.assign(server, { troubled: false, up: true });
+  await settle();
+  expect(store.linkNow()).toBe("reached");
+  expect(server.runs.get(id)?.events).toHaveLength(1);
 });
 
 it("goes on without room on the device, and says so", async () => {

@@ -46,7 +46,9 @@ const RETRY = 3_000;
 
 const listeners = new Set<() => void>();
 const runs = new Map<string, KeptRun>();
-let reachable = true;
+/** How the server did when it was last sent to. */
+export type Link = "reached" | "unreachable" | "troubled";
+let link: Link = "reached";
 /** Whether this device could keep the last thing it was given to keep. */
 let keeps = true;
 let sending = false;
@@ -168,15 +170,15 @@ export async function sendAll(): Promise<void> {
   clearTimeout(timer);
   try {
     for (const id of [...runs.keys()]) await sendRun(id);
-    setReachable(true);
+    setLink("reached");
   } catch (error) {
-    setReachable(!(error instanceof ApiFailure && error.code === "unreachable"));
+    setLink(error instanceof ApiFailure && error.code === "unreachable" ? "unreachable" : "troubled");
     timer = setTimeout(sendAll, RETRY);
   } finally {
     sending = false;
   }
   // Presses made while sending.
-  if (reachable && [...runs.keys()].some(waiting)) timer = setTimeout(sendAll, 0);
+  if (link === "reached" && [...runs.keys()].some(waiting)) timer = setTimeout(sendAll, 0);
 }
 
 function waiting(id: string): boolean {
@@ -240,9 +242,9 @@ function forgetIfOver(id: string): void {
   drop(id);
 }
 
-function setReachable(now: boolean): void {
-  if (now === reachable) return;
-  reachable = now;
+function setLink(now: Link): void {
+  if (now === link) return;
+  link = now;
   for (const tell of listeners) tell();
 }
 
@@ -256,10 +258,10 @@ export function useKeptRun(id: string): KeptRun | null {
   return useSyncExternalStore(subscribe, () => get(id));
 }
 
-/** Whether the server could be reached when a run was last sent. */
-export function useReachable(): boolean {
-  return useSyncExternalStore(subscribe, () => reachable);
-}
+/** How the server did when it was last sent to. */
+export const linkNow = (): Link => link;
+
+export const useLink = (): Link => useSyncExternalStore(subscribe, linkNow);
 
 /** Whether this device can keep what is pressed; a store that is full or forbidden cannot. */
 export const canKeep = (): boolean => keeps;

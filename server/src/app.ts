@@ -27,6 +27,7 @@ import { invites } from "./resources/invites";
 import { me } from "./resources/me";
 import { members } from "./resources/members";
 import { plans } from "./resources/plans";
+import { runningOrder } from "./resources/runningOrder";
 import { runs } from "./resources/runs";
 import { shares } from "./resources/shares";
 import { starters } from "./resources/starters";
@@ -70,6 +71,7 @@ const resources = [
   starts,
   plans,
   runs,
+  runningOrder,
   shares,
 ];
 

@@ -36,6 +36,7 @@ export const RULES: Record<string, Role[] | "anybody" | "signed-in"> = {
   "GET /api/clubs/:clubId/export": BUILDERS,
   "POST /api/clubs/:clubId/import": BUILDERS,
   "GET /api/clubs/:clubId/changes": ALL,
+  "GET /api/clubs/:clubId/starts/:id/order/changes": READERS,
   "GET /api/clubs/:clubId/athletes": ALL,
   "POST /api/clubs/:clubId/athletes": BUILDERS,
   "PUT /api/clubs/:clubId/athletes/:id": BUILDERS,

@@ -21,7 +21,7 @@ export function GateFace({ model, text }: { model: FaceModel; text: string }) {
         {split.drill.name}
         {tally.sides > 1 ? `, ${SIDES[tally.side] ?? ""}` : ""}
       </Text>
-      {settings.bigType ? null : (
+      {settings.bigType || model.offer ? null : (
         <Text className={`font-text text-lead ${text}`} numberOfLines={2}>
           {split.drill.words}
         </Text>
@@ -33,7 +33,7 @@ export function GateFace({ model, text }: { model: FaceModel; text: string }) {
         {tally.hits + tally.misses === 0 ? "First try" : `Try ${tally.hits + tally.misses + 1}`}
         {left > 0 ? `, ${formatLength(left)} left` : ". Time is up: move on"}
       </Text>
-      <Text className={`font-strong text-title ${text}`} numberOfLines={2}>
+      <Text className={`font-strong text-title ${text}`} numberOfLines={model.offer ? 1 : 2}>
         {state.heldSince === null ? split.drill.focus : "On hold. The start is not."}
       </Text>
       <Text className="sr-only">{formatLength(Math.max(0, clock.elapsed))}</Text>

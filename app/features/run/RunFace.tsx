@@ -4,6 +4,7 @@ import { DrillFace } from "./DrillFace";
 import type { FaceModel } from "./faceModel";
 import { GateFace } from "./GateFace";
 import { type Ground, Press, WORDS } from "./Press";
+import { PulseStrip } from "./PulseStrip";
 import { ReadyFace } from "./ReadyFace";
 import { RefitBar } from "./RefitBar";
 import { type FootActions, RunFoot } from "./RunFoot";
@@ -22,7 +23,7 @@ const ON_TIME = 15;
 
 /** Everything on the running screen, in the colours of one ground. */
 export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
-  const { run, clock, trouble, settings, pulse } = model;
+  const { run, clock, trouble, settings, pulse, order } = model;
   const { width, height } = useWindowDimensions();
   const lies = width > height && height < 620;
   const { text, now } = WORDS[ground];
@@ -44,15 +45,13 @@ export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
           numberOfLines={2}
           role={ground === "paper" ? "status" : undefined}
         >
-          {trouble ??
-            [paceWords(model), pulse === null ? "" : `${pulse} a minute (simulated)`]
-              .filter(Boolean)
-              .join(", ")}
+          {trouble ?? [paceWords(model), orderWords(order)].filter(Boolean).join(", ")}
         </Text>
+        {pulse ? <PulseStrip pulse={pulse} text={text} /> : null}
         <div className="run-room flex min-h-0 flex-1 flex-col justify-center overflow-hidden">
           <Middle model={model} text={text} />
         </div>
-        {settings.bigType || lies ? null : (
+        {settings.bigType || lies || model.offer ? null : (
           <Text className={`pb-2 font-text text-lead ${text}`} numberOfLines={2}>
             {nextWords(model)}
           </Text>
@@ -98,6 +97,12 @@ function nextWords({ state, plan }: FaceModel): string {
   return [`Next: ${drill.name}`, formatLength(plannedSeconds), drill.wait ? "" : `${drill.intensity} %`]
     .filter(Boolean)
     .join(", ");
+}
+
+function orderWords(order: FaceModel["order"]): string {
+  if (!order) return "";
+  const late = order.lateSeconds < 30 ? "on time" : `${Math.round(order.lateSeconds / 60)} min late`;
+  return `order${order.simulated ? " (simulated)" : ""}: ${order.before} before, ${late}`;
 }
 
 function paceWords({ state, clock, plan }: FaceModel): string {

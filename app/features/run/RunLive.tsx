@@ -16,6 +16,10 @@ import { RunMenu } from "./RunMenu";
 import { RunStrip } from "./RunStrip";
 import { useRunSettings } from "./runSettings";
 import { StepList } from "./StepList";
+import { simulatedOrderOf } from "./sources/simulatedOrder";
+import { simulatedPulse } from "./sources/simulatedPulse";
+import { usePulse } from "./sources/usePulse";
+import { useRunningOrder } from "./sources/useRunningOrder";
 import { useAutomatics } from "./useAutomatics";
 import { useCues } from "./useCues";
 import { pressesOf } from "./usePresses";
@@ -59,6 +63,8 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
   const { offer, leave } = useRefit(plan, state, clock.ahead, settings);
   useCues(state, clock, settings);
   useWakeLock(state.status !== "ended");
+  const pulse = usePulse(simulatedPulse, run.id, state, settings.strap);
+  const order = useRunningOrder(simulatedOrderOf, run, state, settings.followsOrder);
   useAutomatics(runs, now, settings.beginsItself);
 
   const applies = offer !== null && settings.appliesAtOnce;
@@ -99,7 +105,8 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
     offer: applies ? null : offer,
     applied: lastRefit && state.undoable.at(-1) === lastRefit ? lastRefit.line : null,
     settings,
-    pulse: null,
+    pulse,
+    order,
   };
   const prompt = waitPrompt(plan, state, now);
   const breathing = isBreathing(model, prompt?.kind ?? null);

@@ -1,4 +1,4 @@
-import { formatLength, type RunEvent, type RunState, stepOfDrill } from "@tonodrome/core";
+import { formatLength, type RunState, stepOfDrill } from "@tonodrome/core";
 import { lazy, Suspense, useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
@@ -7,6 +7,7 @@ import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/Loading";
 import { Section } from "~/ui/Section";
 import { Sheet } from "~/ui/Sheet";
+import { pressWords } from "./pressWords";
 import { RunSettingsFields } from "./RunSettingsFields";
 import type { Presses } from "./usePresses";
 
@@ -95,7 +96,7 @@ export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
           {state.undoable.toReversed().map((event) => (
             <Button
               key={event.id}
-              label={`Take back: ${deedWords(event)}`}
+              label={`Take back: ${pressWords(event)}`}
               icon="undo"
               onPress={() => presses.undo(event.id)}
             />
@@ -111,32 +112,3 @@ export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
 }
 
 const OUTCOMES = { done: "done", skipped: "skipped", "under-way": "under way", pending: "" };
-
-/** What a press was, as it stands in the list of those that can be taken back. */
-export function deedWords(event: RunEvent): string {
-  switch (event.kind) {
-    case "done":
-      return "done";
-    case "skip":
-      return "skipped";
-    case "extend":
-      return `${event.seconds} s more`;
-    case "hold":
-      return "hold";
-    case "release":
-      return "go on";
-    case "back":
-      return "back";
-    case "jump":
-      return "jump";
-    case "insert":
-      return `put in ${event.drill.name}`;
-    case "refit":
-      return `re-fit. ${event.line}`;
-    case "hit":
-    case "miss":
-      return event.kind;
-    default:
-      return event.kind;
-  }
-}

@@ -4,7 +4,7 @@ import { View } from "react-native";
 import { useMay } from "~/data/account";
 import { clockWords, useClockAhead } from "~/data/clock";
 import { useRun, useSaveStart, useStart } from "~/data/queries";
-import { adoptRun, type KeptRun, pressRun, useKeeps, useKeptRun, useReachable } from "~/data/runStore";
+import { adoptRun, type KeptRun, pressRun, useKeeps, useKeptRun, useLink } from "~/data/runStore";
 import { movedStart } from "~/features/today/movedStart";
 import { Loaded } from "~/ui/Loading";
 import { useTitle } from "~/ui/Screen";
@@ -36,14 +36,15 @@ function Live({ kept }: { kept: KeptRun }) {
 
 /** What is wrong, in one line: what matters most. */
 function useTrouble({ refused }: KeptRun, ahead: number): string | null {
-  const reachable = useReachable();
+  const link = useLink();
   const keeps = useKeeps();
   if (refused) return `Not in the log: ${refused} It is kept on this device.`;
   if (!keeps)
-    return reachable
+    return link === "reached"
       ? "This device has no room to keep the log. Every press still goes to the server."
       : "This device has no room to keep the log, and there is no connection. Do not close this page.";
-  if (!reachable) return "No connection. Every press is kept here and sent later.";
+  if (link === "unreachable") return "No connection. Every press is kept here and sent later.";
+  if (link === "troubled") return "The server has trouble. Every press is kept here and sent later.";
   return clockWords(ahead);
 }
 

@@ -1,4 +1,4 @@
-import { View } from "react-native";
+import { Text, View } from "react-native";
 import { Button } from "~/ui/Button";
 import { Chip } from "~/ui/Chip";
 import { Section } from "~/ui/Section";
@@ -53,6 +53,25 @@ export function RunSettingsFields() {
           onLess={() => changeRunSettings({ refitMinutes: refitMinutes - 1 })}
           onMore={() => changeRunSettings({ refitMinutes: refitMinutes + 1 })}
         />
+      </Section>
+      <Section title="Simulated stand-ins">
+        <Text className="font-text text-small text-muted">
+          No real running order or strap is connected. These two are made up, to try a run with.
+        </Text>
+        <View className="flex-row flex-wrap gap-2">
+          <Chip
+            role="checkbox"
+            label="Running order (simulated)"
+            chosen={settings.followsOrder}
+            onPress={() => flip("followsOrder")}
+          />
+          <Chip
+            role="checkbox"
+            label="Heart-rate strap (simulated)"
+            chosen={settings.strap}
+            onPress={() => flip("strap")}
+          />
+        </View>
       </Section>
       <Section title="Screen">
         <View className="flex-row flex-wrap gap-2">

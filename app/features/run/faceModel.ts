@@ -1,6 +1,7 @@
-import type { RunClock, RunPlan, RunState } from "@tonodrome/core";
+import type { OrderNews, RunClock, RunPlan, RunState } from "@tonodrome/core";
 import type { KeptRun } from "~/data/runStore";
 import type { RunSettings } from "./runSettings";
+import type { Pulse } from "./sources/usePulse";
 import type { RefitOffer } from "./useRefit";
 
 /** Everything that a face of the running screen shows. */
@@ -17,8 +18,10 @@ export interface FaceModel {
   /** A re-fit that was applied at once and can be taken back. */
   applied: string | null;
   settings: RunSettings;
-  /** Beats per minute from a strap; null without one or while it drops out. */
-  pulse: number | null;
+  /** What a strap says; null without one. */
+  pulse: Pulse | null;
+  /** What the running order says; null when none is followed. */
+  order: OrderNews | null;
 }
 
 /** How far the ink has risen, 0 to 1. */

@@ -15,6 +15,10 @@ const settingsSchema = z.object({
   refitMinutes: z.number().int().min(0).max(15),
   /** A re-fit is applied at once, not at a press. */
   appliesAtOnce: z.boolean(),
+  /** The start follows a running order; the only one there is yet is simulated. */
+  followsOrder: z.boolean().default(false),
+  /** A heart-rate strap is listened to; the only one there is yet is simulated. */
+  strap: z.boolean().default(false),
   /** Large figures and little else, for a phone that lies on a bench. */
   bigType: z.boolean(),
   /** Shows the run and has no presses, for a second screen. */
@@ -31,6 +35,8 @@ const USUAL: RunSettings = {
   beginsItself: false,
   refitMinutes: 2,
   appliesAtOnce: false,
+  followsOrder: false,
+  strap: false,
   bigType: false,
   mirror: false,
 };

@@ -40,6 +40,17 @@ export function refitReason(
   return { key: `pace ${steps}`, words: `${minutes} min ${ahead > 0 ? "ahead" : "behind"}` };
 }
 
+/**
+ * Nothing to change is nothing to offer, unless what is essential no longer fits. Whoever is ahead or behind sees so; only
+ * other drills are worth a word more. When the start moves, so are other waits.
+ */
+export function isWorthOffering(
+  { line, state, changesDrills }: Pick<Refit, "line" | "state" | "changesDrills">,
+  key: string,
+): boolean {
+  return state === "short" || changesDrills || (line !== "" && key.startsWith("start"));
+}
+
 /** Has the rest of a run fitted anew when the day changes, away from the page, and offers what comes of it. */
 export function useRefit(
   plan: RunPlan,
@@ -64,8 +75,7 @@ export function useRefit(
       { kind: "refit", run: plan, state: latest.current.state, now: timeNow() },
       {
         onAnswer: (refit) => {
-          // Nothing to change is nothing to offer, unless what is essential no longer fits.
-          if (!refit || (refit.line === "" && refit.state !== "short")) setOffer(null);
+          if (!refit || !isWorthOffering(refit, key)) setOffer(null);
           else setOffer({ refit, reason: words, key, index });
         },
       },

@@ -13,6 +13,7 @@ export * from "./invites";
 export * from "./members";
 export * from "./plans";
 export * from "./role";
+export * from "./runningOrder";
 export * from "./runs";
 export * from "./shares";
 export * from "./starters";

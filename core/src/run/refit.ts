@@ -17,6 +17,8 @@ export interface Refit {
   until?: string;
   /** What it changes, in a line; empty when nothing. */
   line: string;
+  /** Whether any drill changes, and not only how long is waited. */
+  changesDrills: boolean;
   /** How the rest stands in it. */
   state: FitState;
   /** Seconds missing before the essentials fit; 0 when they do, or never will. */
@@ -36,12 +38,12 @@ export function refitRun(run: RunPlan, state: RunState, now: number): Refit | nu
   const steps = currentId ? stepsAfter(fit, state.startsAt, currentId) : stepsOf(fit, state.startsAt);
   const waiting = state.status === "under-way" && currentId === null && steps.drills.length > 0;
   const before = state.splits.filter((s) => s.outcome === "pending").map((s) => s.drill);
+  const items = run.source?.plan.items ?? [];
   return {
     ...steps,
+    changesDrills: changesOf(items, before, steps.drills).length > 0,
     ...(waiting ? { until: new Date(state.startsAt + fit.beginSeconds * 1000).toISOString() } : {}),
-    line:
-      refitLine(run.source?.plan.items ?? [], before, steps.drills) ||
-      waitLine(steps.waitSeconds - state.waitSeconds),
+    line: refitLine(items, before, steps.drills) || waitLine(steps.waitSeconds - state.waitSeconds),
     state: fit.state,
     missingSeconds: fit.missingSeconds,
   };
@@ -68,10 +70,7 @@ export function refitLine(
   before: readonly RunDrill[],
   after: readonly RunDrill[],
 ): string {
-  const changes = items.flatMap((item) => {
-    const change = changeOf(item, stepsFor(item, before), stepsFor(item, after));
-    return change ? [change] : [];
-  });
+  const changes = changesOf(items, before, after);
   const named = changes.slice(0, NAMED).join(", ");
   const more = changes.length > NAMED ? ` and ${changes.length - NAMED} more` : "";
   const parts = [
@@ -80,6 +79,18 @@ export function refitLine(
     waits(before, after, changes),
   ];
   return parts.filter(Boolean).join(" ").slice(0, 300);
+}
+
+/** What changes of each drill, in the order of the plan. */
+function changesOf(
+  items: readonly PlanItem[],
+  before: readonly RunDrill[],
+  after: readonly RunDrill[],
+): string[] {
+  return items.flatMap((item) => {
+    const change = changeOf(item, stepsFor(item, before), stepsFor(item, after));
+    return change ? [change] : [];
+  });
 }
 
 const stepsFor = (item: PlanItem, drills: readonly RunDrill[]) =>

@@ -1,5 +1,4 @@
 import { PassThrough } from "node:stream";
-import type { Topic } from "@tonodrome/core/api";
 import type { FastifyReply, FastifyRequest } from "fastify";
 import type { Change, Changes } from "./changes";
 
@@ -23,42 +22,57 @@ export function endStreams(): void {
 }
 
 /**
- * Answers with a stream of server-sent events (HTML Living Standard, 9.2), one for each change that concerns the
- * listener. It holds hints to read again and no contents.
+ * Answers with a stream of server-sent events (HTML Living Standard, 9.2).
+ * @param mayStill whether whoever listens may still do so: asked at every beat
+ * @param begin is given what sends an event, and what ends the stream should that be needed; returns what it has to undo
  */
-export function streamChanges(
+export function streamEvents(
   request: FastifyRequest,
   reply: FastifyReply,
-  changes: Changes,
-  { clubId, concerns, mayStill }: StreamOptions,
+  mayStill: () => Promise<boolean>,
+  begin: (send: (data: unknown) => void, check: () => void) => () => void,
 ): FastifyReply {
   const stream = new PassThrough();
-  const tell = (topic: Topic) => stream.write(`data: ${JSON.stringify({ topic })}\n\n`);
   const check = async () => {
     // While the database is away the answer is unknown: the next beat asks again.
     if (!(await mayStill().catch(() => true))) stream.end();
   };
-  const unsubscribe = changes.subscribe(clubId, (change) => {
-    if (change.topic === "club") void check();
-    if (concerns(change)) tell(change.topic);
-  });
+  stream.write("retry: 2000\n\n");
+  const undo = begin(
+    (data) => stream.write(`data: ${JSON.stringify(data)}\n\n`),
+    () => void check(),
+  );
   const beat = setInterval(() => {
     stream.write(": still here\n\n");
     void check();
   }, BEAT);
   const end = () => {
     clearInterval(beat);
-    unsubscribe();
+    undo();
     open.delete(stream);
     stream.end();
   };
   stream.on("close", end);
   request.raw.on("close", end);
   open.add(stream);
-  stream.write("retry: 2000\n\n");
   return reply
     .header("content-type", "text/event-stream")
     .header("cache-control", "no-store")
     .header("x-accel-buffering", "no")
     .send(stream);
+}
+
+/** A stream with one event for each change that concerns the listener. It holds hints to read again and no contents. */
+export function streamChanges(
+  request: FastifyRequest,
+  reply: FastifyReply,
+  changes: Changes,
+  { clubId, concerns, mayStill }: StreamOptions,
+): FastifyReply {
+  return streamEvents(request, reply, mayStill, (send, check) =>
+    changes.subscribe(clubId, (change) => {
+      if (change.topic === "club") check();
+      if (concerns(change)) send({ topic: change.topic });
+    }),
+  );
 }

@@ -1,0 +1,47 @@
+import { simulatedOrder } from "@tonodrome/core";
+import { idParamsSchema, orderQuerySchema } from "@tonodrome/core/api";
+import { placeOf } from "../access/access";
+import { findSession } from "../access/session";
+import { notFound } from "../errors";
+import { streamEvents } from "../live/eventStream";
+import type { Resource } from "./context";
+
+/** How often it is looked whether there is news, milliseconds. */
+const LOOK = 2_000;
+
+/**
+ * The running order of a start's competition, as a stream of server-sent events. There is no real one to follow yet: this
+ * is a stand-in, and says so in everything it sends.
+ */
+export const runningOrder: Resource = (context) => (app, _options, done) => {
+  app.get(
+    "/clubs/:clubId/starts/:id/order/changes",
+    {
+      config: { access: "run" },
+      compress: false,
+      schema: { params: idParamsSchema, querystring: orderQuerySchema, hide: true },
+    },
+    async (request, reply) => {
+      const { clubId } = placeOf(request);
+      const { listed, seed } = request.query;
+      const start = await context.models.Start.findOne({ where: { clubId, id: request.params.id } });
+      if (!start) throw notFound("start");
+      const mayStill = async () => Boolean((await findSession(context, request, clubId))?.role);
+      return streamEvents(request, reply, mayStill, (send) => {
+        let last = "";
+        const look = () => {
+          const news = simulatedOrder(seed, Date.parse(listed), Date.now());
+          // The time to be expected counts up second by second while somebody is slow; that is told every half minute.
+          const known = `${news.before} ${Math.floor(news.lateSeconds / 30)}`;
+          if (known === last) return;
+          last = known;
+          send(news);
+        };
+        look();
+        const timer = setInterval(look, LOOK);
+        return () => clearInterval(timer);
+      });
+    },
+  );
+  done();
+};
