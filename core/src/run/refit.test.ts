@@ -30,6 +30,14 @@ const moved = (secondsBefore: number, by: number) =>
 const runOf = (plan: PlanBody, seconds: number, context = openDay()) =>
   runPlanOf(fitPlan(plan, seconds, context), startsAt, { plan, context });
 
+/** The steps that are to come once a re-fit is applied. */
+function coming(run: ReturnType<typeof runOf>, events: RunEvent[], refit: ReturnType<typeof refitRun>) {
+  if (!refit) throw new Error("there is something left");
+  const { drills, waitSeconds, line } = refit;
+  const state = runState(run, [...events, press("refit", -1e6, { drills, waitSeconds, line })]);
+  return state.splits.filter((s) => s.outcome === "pending" && !s.drill.wait).map((s) => s.drill);
+}
+
 const reps = (sets: number) => ({
   dose: {
     kind: "reps" as const,
@@ -52,7 +60,7 @@ describe("what a re-fit says", () => {
     const refit = refitRun(run, runState(run, events), before(380));
     expect(refit?.line).toBe("Lunges 3 → 2 sets, Spins 1:30 → 0:30.");
     expect(refit).toMatchObject({ state: "fits", missingSeconds: 0 });
-    expect(refit?.drills.filter((d) => !d.wait).map((d) => [d.name, d.plannedSeconds])).toEqual([
+    expect(coming(run, events, refit).map((d) => [d.name, d.plannedSeconds])).toEqual([
       ["Lunges", 90],
       ["Spins", 30],
     ]);
@@ -64,7 +72,7 @@ describe("what a re-fit says", () => {
     const events = [press("begin", 185), press("done", 180), moved(179, 300)];
     const refit = refitRun(tight, runState(tight, events), before(179));
     expect(refit?.line).toContain("Spins comes back");
-    expect(refit?.drills.map((d) => d.name)).not.toContain("Laps");
+    expect(coming(tight, events, refit).map((d) => d.name)).not.toContain("Laps");
   });
 
   it("says early that the essentials no longer fit, and by how much", () => {
@@ -119,7 +127,7 @@ describe("what a re-fit keeps", () => {
     const run = runOf(plan, 300);
     const events = [press("begin", 300), press("done", 250), moved(249, -80)];
     const refit = refitRun(run, runState(run, events), before(249));
-    const efforts = refit?.drills.filter((d) => !d.wait).map((d) => d.intensity);
+    const efforts = coming(run, events, refit).map((d) => d.intensity);
     expect(efforts).toEqual([60, 80]);
     expect(refit?.line).toContain("The ladder keeps its top.");
   });
@@ -134,7 +142,9 @@ describe("what a re-fit keeps", () => {
     // Time for one of the two: the Axel would be a step of 40 from the spin.
     const events = [press("begin", 240), press("done", 180), moved(179, -55)];
     const refit = refitRun(run, runState(run, events), before(179));
-    const names = refit?.drills.filter((d) => !d.wait && d.phase === "technical").map((d) => d.name);
+    const names = coming(run, events, refit)
+      .filter((d) => d.phase === "technical")
+      .map((d) => d.name);
     expect(names).not.toEqual(["Axel"]);
   });
 
@@ -151,6 +161,60 @@ describe("what a re-fit keeps", () => {
     expect(remainder?.context.points[0]).toMatchObject({ fromSeconds: -100 });
     const gone = remainderOf(run, runState(run, [press("begin", 800), moved(300, 100_000)]), before(290));
     expect(gone?.context.places[0]?.windows).toHaveLength(1);
+  });
+
+  it("a drill that was put in stays, and steps that stay as they were are only named", () => {
+    const plan = planOf([drill("Laps"), drill("Lunges", reps(3)), drill("Skips", { priority: "extra" })]);
+    const run = runOf(plan, 400);
+    const put = {
+      ...(run.drills[0] as (typeof run.drills)[number]),
+      itemId: "00000000-0000-4000-8000-0000000000aa",
+      name: "Breath",
+    };
+    const events = [press("begin", 300), press("insert", 290, { drill: put }), moved(289, -60)];
+    const refit = refitRun(run, runState(run, events), before(289));
+    expect(coming(run, events, refit).map((d) => d.name)).toEqual(["Breath", "Lunges", "Skips"]);
+    expect(refit?.drills.filter((d) => "same" in d).length).toBeGreaterThan(0);
+    // Named still, when what brought it has been taken back.
+    const first = press("refit", 280, { drills: refit?.drills, waitSeconds: 0, line: "" });
+    const again = refitRun(run, runState(run, [...events, first]), before(279));
+    const undone = [...events, first, press("undo", 275, { undoes: first.id })];
+    expect(coming(run, undone, again).map((d) => d.name)).toEqual(["Breath", "Lunges", "Skips"]);
+  });
+
+  it("the log of a long run stays small", () => {
+    const items = Array.from({ length: 60 }, (_, i) => ({
+      ...drill("x", {
+        ...reps(3),
+        focus: "Something to attend to, as coaches write it",
+        priority: i % 3 ? "useful" : "essential",
+      }),
+      id: `00000000-0000-4000-8000-0000000001${String(i).padStart(2, "0")}`,
+      name: `Drill number ${i}`,
+    }));
+    const plan = planOf(items);
+    const run = runOf(plan, 5400);
+    let events: RunEvent[] = [press("begin", 5400)];
+    run.drills.forEach((d, i) => {
+      const at = 5400 - (i + 1) * 80;
+      events = [
+        ...events,
+        press("extend", at + 20, { of: d.itemId, seconds: 30 }),
+        press("done", at, { of: d.itemId }),
+      ];
+      // The start moves every few minutes, and each time the rest is fitted anew.
+      if (i % 6 !== 5) return;
+      events.push(moved(at - 1, (i % 12) * 30));
+      const refit = refitRun(run, runState(run, events), before(at - 2));
+      if (refit)
+        events.push(
+          press("refit", at - 3, { drills: refit.drills, waitSeconds: refit.waitSeconds, line: refit.line }),
+        );
+    });
+    const pulse = Array.from({ length: 90 }, (_, m) =>
+      press("pulse", 5400 - m * 60, { everySeconds: 5, rates: Array(12).fill(140) }),
+    );
+    expect(JSON.stringify([...events, ...pulse]).length).toBeLessThan(100_000);
   });
 
   it("limits count what is spent", () => {

@@ -5,13 +5,14 @@ import { type Fit, type FitState, fitPlan } from "../fit/fit";
 import type { PlanItem } from "../plan/plan";
 import { formatLength, spokenLength } from "../time/clock";
 import { stepsAfter, stepsOf } from "./freezeFit";
-import { type Remainder, remainderOf } from "./remainder";
-import type { RunDrill, RunPlan } from "./runPlan";
+import { insertedSteps, type Remainder, remainderOf } from "./remainder";
+import { type RefitStep, type RunDrill, type RunPlan, stepKey } from "./runPlan";
 import type { RunState } from "./runState";
 
 /** What a run could go on with. */
 export interface Refit {
-  drills: RunDrill[];
+  /** Those that stay as they were are only named. */
+  drills: RefitStep[];
   waitSeconds: number;
   /** When the wait under way ends; absent when none is. */
   until?: string;
@@ -35,18 +36,30 @@ export function refitRun(run: RunPlan, state: RunState, now: number): Refit | nu
   if (!remainder) return null;
   const { currentId } = remainder;
   const fit = fitRemainder(remainder);
-  const steps = currentId ? stepsAfter(fit, state.startsAt, currentId) : stepsOf(fit, state.startsAt);
+  const fitted = currentId ? stepsAfter(fit, state.startsAt, currentId) : stepsOf(fit, state.startsAt);
+  const items = run.source?.plan.items ?? [];
+  // What was put in is done as it was put in.
+  const own = new Map(insertedSteps(items, state).map((s) => [s.key, s.drill]));
+  const steps = { ...fitted, drills: fitted.drills.map((d) => own.get(stepKey(d)) ?? d) };
   const waiting = state.status === "under-way" && currentId === null && steps.drills.length > 0;
   const before = state.splits.filter((s) => s.outcome === "pending").map((s) => s.drill);
-  const items = run.source?.plan.items ?? [];
   return {
-    ...steps,
+    drills: steps.drills.map((d) => named(d, state)),
+    waitSeconds: steps.waitSeconds,
     changesDrills: changesOf(items, before, steps.drills).length > 0,
     ...(waiting ? { until: new Date(state.startsAt + fit.beginSeconds * 1000).toISOString() } : {}),
     line: refitLine(items, before, steps.drills) || waitLine(steps.waitSeconds - state.waitSeconds),
     state: fit.state,
     missingSeconds: fit.missingSeconds,
   };
+}
+
+/** A step that is still to come in just this way is named, not said again: a log stays small. */
+function named(drill: RunDrill, { splits }: RunState): RefitStep {
+  const key = stepKey(drill);
+  const old = splits.find((s) => s.key === key && s.outcome === "pending");
+  if (!old || JSON.stringify(old.drill) !== JSON.stringify(drill)) return drill;
+  return { same: key, ...(old.from ? { from: old.from } : {}) };
 }
 
 /** The drill under way is done whatever the fit says: where it has no room for it, the rest has what that leaves. */

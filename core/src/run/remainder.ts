@@ -30,6 +30,7 @@ export function remainderOf(run: RunPlan, state: RunState, now: number): Remaind
     const rest = restOf(item, state, begun);
     return rest && (at > last || item.free || begun.has(item.id)) ? [rest] : [];
   });
+  const inserted = insertedSteps(source.plan.items, state).map((s) => asItem(s.drill));
   const split = state.splits[state.index];
   // A wait under way has its least still to go.
   const least = split?.drill.wait
@@ -38,13 +39,21 @@ export function remainderOf(run: RunPlan, state: RunState, now: number): Remaind
   return {
     plan: {
       ...source.plan,
-      items: withoutLostPairs([...(current ? [current] : []), ...items], begun),
+      items: withoutLostPairs([...(current ? [current] : []), ...inserted, ...items], begun),
       ...limitsLeft(source, state),
     },
     context: contextLeft(run, source.context, state),
     availableSeconds: Math.min(LONGEST_DAY, Math.floor((state.startsAt - now) / 1000 - least)),
     currentId: current?.id ?? null,
   };
+}
+
+/** Steps still to come that the plan does not have: drills that were put in. */
+export function insertedSteps(items: readonly PlanItem[], { splits }: RunState): Split[] {
+  const ids = new Set(items.map((i) => i.id));
+  return splits.filter(
+    (s) => s.outcome === "pending" && !s.drill.wait && !ids.has(s.drill.ladderId ?? s.drill.itemId),
+  );
 }
 
 /** Ids of the plan's items of which something has begun. */
@@ -89,13 +98,7 @@ function currentItem(items: readonly PlanItem[], state: RunState, now: number): 
     // It is under way, so it gives way last; the effort that it leaves the climb at is known to the day.
     phase: "kit",
     intensity: drill.intensity,
-    dose: {
-      kind: "time",
-      seconds: { floor: seconds, ideal: seconds, ceiling: seconds },
-      step: 5,
-      sides: "one",
-      changeoverSeconds: 0,
-    },
+    dose: fixedTime(seconds),
     ...(item?.restAfter
       ? {
           restAfter: {
@@ -113,12 +116,33 @@ function workOf({ drill, plannedSeconds }: Split): number {
   return parts?.reduce((sum, p) => sum + p.seconds, 0) ?? plannedSeconds;
 }
 
-/** A drill that was put in during the run is no item of the plan. */
-function asItem(drill: Split["drill"]): PlanItem {
-  const { itemId: id, name, phase, intensity, focus, place } = drill;
-  const seconds = { floor: SHORTEST, ideal: SHORTEST, ceiling: SHORTEST };
-  const dose = { kind: "time" as const, seconds, step: 5, sides: "one" as const, changeoverSeconds: 0 };
-  return { ...{ id, name, phase, intensity, focus, place, dose }, drillId: null, priority: "essential" };
+/** A drill that was put in during the run is no item of the plan: it takes what it takes. */
+function asItem({
+  itemId: id,
+  name,
+  phase,
+  intensity,
+  focus,
+  place,
+  plannedSeconds,
+}: Split["drill"]): PlanItem {
+  const seconds = Math.max(SHORTEST, plannedSeconds);
+  return {
+    ...{ id, name, phase, intensity, focus, place },
+    drillId: null,
+    priority: "essential",
+    dose: fixedTime(seconds),
+  };
+}
+
+function fixedTime(seconds: number): PlanItem["dose"] {
+  return {
+    kind: "time",
+    seconds: { floor: seconds, ideal: seconds, ceiling: seconds },
+    step: 5,
+    sides: "one",
+    changeoverSeconds: 0,
+  };
 }
 
 /** A drill that had to follow one that has been begun may be done; one whose leader was passed over may not. */

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { isPlainText } from "../plan/plainText";
-import { runDrillSchema, runDrillsSchema } from "./runPlan";
+import { refitStepsSchema, runDrillSchema } from "./runPlan";
 
 const base = {
   /** Made by the client, so that sending twice records once. */
@@ -46,7 +46,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     ...base,
     kind: z.literal("refit"),
-    drills: runDrillsSchema,
+    drills: refitStepsSchema,
     waitSeconds: z.number().int().min(0).max(86_400),
     /** A wait that is under way goes on until then. */
     until: z.iso.datetime().optional(),

@@ -52,12 +52,27 @@ export const runDrillSchema = z.strictObject({
 
 export type RunDrill = z.infer<typeof runDrillSchema>;
 
-/** The steps of a run: so many drills at most, each rung by rung, and a wait after each. */
-export const runDrillsSchema = z.array(runDrillSchema).max(MOST_DRILLS * MOST_RUNGS * 2);
+/** So many steps at most: every drill rung by rung, and a wait after each. */
+const MOST_STEPS = MOST_DRILLS * MOST_RUNGS * 2;
+
+/** A step that stays as it was: where it came from, so that a log says it once. */
+const sameStepSchema = z.strictObject({
+  same: z.string().max(40),
+  /** The press that brought it; the plan itself unless given. */
+  from: z.uuid().optional(),
+});
+
+/** The steps of a re-fit: most of them stay as they were. */
+export const refitStepsSchema = z.array(z.union([sameStepSchema, runDrillSchema])).max(MOST_STEPS);
+
+export type RefitStep = z.infer<typeof refitStepsSchema>[number];
 
 /** The fitted plan a run follows. */
 export const runPlanSchema = z.strictObject({
-  drills: runDrillsSchema.min(1, { error: "There is nothing to run: the plan has no drill that fits." }),
+  drills: z
+    .array(runDrillSchema)
+    .min(1, { error: "There is nothing to run: the plan has no drill that fits." })
+    .max(MOST_STEPS),
   /** The wait planned before the start, seconds. */
   waitSeconds: z.number().int().min(0).max(86_400),
   /** The start when the run was made. */

@@ -9,6 +9,8 @@ export interface Split {
   /** What tells it apart from the others. */
   key: string;
   drill: RunDrill;
+  /** The press that brought it, a re-fit or a drill put in; null when it was planned. */
+  from: string | null;
   outcome: DrillOutcome;
   /** Seconds planned, +30 s presses not counted. */
   plannedSeconds: number;
@@ -79,7 +81,7 @@ export function runState(plan: RunPlan, events: readonly RunEvent[]): RunState {
   const state: RunState = {
     status: "ready",
     index: 0,
-    splits: plan.drills.map(splitOf),
+    splits: plan.drills.map((drill) => splitOf(drill)),
     drillBeganAt: null,
     heldSince: null,
     beganAt: null,
@@ -93,18 +95,33 @@ export function runState(plan: RunPlan, events: readonly RunEvent[]): RunState {
     clockAhead: 0,
     rating: null,
   };
+  const brought = stepsBrought(plan, events);
   for (const event of effective(events)) {
-    const changed = apply(state, event);
+    const changed = apply(state, event, brought);
     if (changed && !NOT_UNDOABLE.has(event.kind))
       state.undoable = [...state.undoable.slice(1 - MOST_UNDOABLE), event];
   }
   return state;
 }
 
-function splitOf(drill: RunDrill): Split {
+/** Every step that a log says in full, by who brought it: what was taken back can still be referred to. */
+type Brought = (key: string, from: string | undefined) => RunDrill | undefined;
+
+function stepsBrought(plan: RunPlan, events: readonly RunEvent[]): Brought {
+  const known = new Map(plan.drills.map((d) => [`${stepKey(d)} `, d]));
+  for (const event of events) {
+    if (event.kind === "insert") known.set(`${stepKey(event.drill)} ${event.id}`, event.drill);
+    if (event.kind !== "refit") continue;
+    for (const step of event.drills) if (!("same" in step)) known.set(`${stepKey(step)} ${event.id}`, step);
+  }
+  return (key, from = "") => known.get(`${key} ${from}`);
+}
+
+function splitOf(drill: RunDrill, from: string | null = null): Split {
   return {
     key: stepKey(drill),
     drill,
+    from,
     outcome: "pending",
     plannedSeconds: drill.plannedSeconds,
     realSeconds: null,
@@ -124,7 +141,7 @@ function effective(events: readonly RunEvent[]): RunEvent[] {
 }
 
 /** Applies one event; false when it makes no sense where it stands. */
-function apply(state: RunState, event: RunEvent): boolean {
+function apply(state: RunState, event: RunEvent, brought: Brought): boolean {
   const at = Date.parse(event.at);
   switch (event.kind) {
     case "start-moved":
@@ -140,13 +157,13 @@ function apply(state: RunState, event: RunEvent): boolean {
     case "undo":
       return false;
     default:
-      return state.status !== "ended" && press(state, event, at);
+      return state.status !== "ended" && press(state, event, at, brought);
   }
 }
 
 type Press = Exclude<RunEvent, { kind: "start-moved" | "clock" | "rating" | "pulse" | "undo" }>;
 
-function press(state: RunState, event: Press, at: number): boolean {
+function press(state: RunState, event: Press, at: number, brought: Brought): boolean {
   switch (event.kind) {
     case "end":
       if (state.status === "under-way") finish(state, at, "skipped");
@@ -161,9 +178,9 @@ function press(state: RunState, event: Press, at: number): boolean {
       goTo(state, 0, at);
       return true;
     case "insert":
-      return insert(state, event.drill, at);
+      return insert(state, event, at);
     case "refit":
-      return refit(state, event, at);
+      return refit(state, event, at, brought);
     case "jump":
       return jump(state, event.to, at);
     case "back":
@@ -287,8 +304,8 @@ function jump(state: RunState, to: string, at: number): boolean {
   return true;
 }
 
-function insert(state: RunState, drill: RunDrill, at: number): boolean {
-  const split = splitOf(drill);
+function insert(state: RunState, event: Extract<RunEvent, { kind: "insert" }>, at: number): boolean {
+  const split = splitOf(event.drill, event.id);
   if (state.splits.some((s) => s.key === split.key)) return false;
   const place = state.status === "under-way" ? state.index + 1 : state.index;
   state.splits.splice(place, 0, split);
@@ -296,14 +313,23 @@ function insert(state: RunState, drill: RunDrill, at: number): boolean {
   return true;
 }
 
-function refit(state: RunState, event: Extract<RunEvent, { kind: "refit" }>, at: number): boolean {
-  if (state.status === "ended") return false;
+function refit(
+  state: RunState,
+  event: Extract<RunEvent, { kind: "refit" }>,
+  at: number,
+  brought: Brought,
+): boolean {
   const kept = state.splits.filter((s) => s.outcome !== "pending");
   const known = new Set(kept.map((s) => s.key));
   const current = state.splits[state.index];
   if (event.until && state.status === "under-way" && current?.drill.wait)
     current.drill = { ...current.drill, wait: { ...current.drill.wait, until: event.until } };
-  state.splits = [...kept, ...event.drills.map(splitOf).filter((s) => !known.has(s.key))];
+  const coming = event.drills.flatMap((step) => {
+    if (!("same" in step)) return [splitOf(step, event.id)];
+    const drill = brought(step.same, step.from);
+    return drill ? [splitOf(drill, step.from ?? null)] : [];
+  });
+  state.splits = [...kept, ...coming.filter((s) => !known.has(s.key))];
   state.waitSeconds = event.waitSeconds;
   state.fittedFor = state.startsAt;
   state.refits.push(event);
