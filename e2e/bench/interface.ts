@@ -127,6 +127,48 @@ async function opening(page: Page, drills: number, slowdown: number): Promise<nu
   return times.slice(1);
 }
 
+/** On the running screen: from a press to the frame that shows what it did, over and over. */
+async function pressing(page: Page, startId: string): Promise<number[]> {
+  await page.goto(`${base}/start/${startId}`);
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await page.getByRole("button", { name: "Begin" }).click();
+  await page.getByRole("timer").first().waitFor();
+  await page.evaluate("globalThis.__name = (f) => f");
+  await page.evaluate(() => {
+    const times: number[] = [];
+    Object.assign(window, { times });
+    document.addEventListener(
+      "click",
+      () => {
+        const began = performance.now();
+        const watch = new MutationObserver(() => {
+          watch.disconnect();
+          requestAnimationFrame(() => {
+            const channel = new MessageChannel();
+            channel.port1.onmessage = () => times.push(performance.now() - began);
+            channel.port2.postMessage(null);
+          });
+        });
+        watch.observe(document.body, {
+          subtree: true,
+          childList: true,
+          characterData: true,
+          attributes: true,
+        });
+      },
+      true,
+    );
+  });
+  const client = await page.context().newCDPSession(page);
+  await client.send("Emulation.setCPUThrottlingRate", { rate: SLOWDOWN });
+  for (let i = 0; i < 40; i++) {
+    await page.getByRole("button", { name: i % 2 === 0 ? "+30 s" : "Undo" }).click();
+    await page.waitForTimeout(120);
+  }
+  await client.send("Emulation.setCPUThrottlingRate", { rate: 1 });
+  return page.evaluate(() => (window as unknown as { times: number[] }).times);
+}
+
 async function firstLoad(browser: Browser): Promise<number> {
   const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
   const page = await context.newPage();
@@ -179,6 +221,8 @@ console.log(row("bare page, 30 plain strips, plain script", bare.finger));
 console.log("\nopening a warm-up of 60 drills, press to every strip painted, ms (aim: below 300)");
 console.log(row("this machine", await opening(page, 60, 1)));
 console.log(row(`CPU ${SLOWDOWN} times slower`, await opening(page, 61, SLOWDOWN)));
+console.log(`\nthe run, press to paint, CPU ${SLOWDOWN} times slower, ms (aim: below 50)`);
+console.log(row("+30 s and undo, 60 drills", await pressing(page, await startOf(page, 60))));
 const bytes = await firstLoad(browser);
 console.log(
   `\nfirst load of Today: ${(bytes / 1000).toFixed(0)} kB of JavaScript, gzipped (aim: at most 450)`,

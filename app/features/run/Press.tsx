@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { Pressable, Text } from "react-native";
 
 /** The same face is drawn twice: on paper, and in the ink's colour where the ink has risen over it. */
@@ -30,8 +31,9 @@ export interface PressProps {
   disabled?: boolean;
 }
 
-/** A press for cold hands: 64 px and more. */
-export function Press({ label, ground, onPress, full, tall, fills, narrow, sign, disabled }: PressProps) {
+/** A press for cold hands: 64 px and more. The clock ticks all around it; it is drawn anew only when it changes. */
+export const Press = memo(function Press(props: PressProps) {
+  const { label, ground, onPress, full, tall, fills, narrow, sign, disabled } = props;
   const look = LOOKS[ground];
   const height = fills ? "min-h-[120px]" : tall ? "h-[84px]" : "";
   return (
@@ -51,4 +53,4 @@ export function Press({ label, ground, onPress, full, tall, fills, narrow, sign,
       </Text>
     </Pressable>
   );
-}
+});

@@ -19,17 +19,15 @@ interface RunFootProps {
   ground: Ground;
 }
 
+const showPresses = () => changeRunSettings({ mirror: false });
+
 /** The presses of the moment, in the thumb's reach. */
 export function RunFoot({ model, presses, actions, ground }: RunFootProps) {
   const { state, plan, settings, clock } = model;
   if (settings.mirror) {
     return (
       <View className="flex-row gap-2 pt-2">
-        <Press
-          label="Show the presses"
-          ground={ground}
-          onPress={() => changeRunSettings({ mirror: false })}
-        />
+        <Press label="Show the presses" ground={ground} onPress={showPresses} />
       </View>
     );
   }
@@ -59,7 +57,7 @@ export function RunFoot({ model, presses, actions, ground }: RunFootProps) {
         <View className="flex-[2]">
           <Press label="End the run" ground={ground} onPress={actions.end} full={over} tall />
         </View>
-        {undoable ? <Press label="Undo" ground={ground} onPress={() => presses.undo()} tall /> : null}
+        {undoable ? <Press label="Undo" ground={ground} onPress={presses.undo} tall /> : null}
         <Press label="More" ground={ground} onPress={actions.menu} tall />
       </View>
     );
@@ -87,7 +85,7 @@ export function RunFoot({ model, presses, actions, ground }: RunFootProps) {
         <Press label={isHeld ? "Go on" : "Hold"} ground={ground} onPress={presses.hold} full={isHeld} />
         <Press label="Skip" ground={ground} onPress={presses.skip} />
         <Press label="Back" ground={ground} onPress={presses.back} />
-        <Press label="Undo" ground={ground} onPress={() => presses.undo()} disabled={!undoable} />
+        <Press label="Undo" ground={ground} onPress={presses.undo} disabled={!undoable} />
         <Press label="More" ground={ground} onPress={actions.menu} />
       </View>
     </View>

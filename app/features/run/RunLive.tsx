@@ -1,13 +1,15 @@
 import { breathAt, type RunState, runClock, waitPrompt } from "@tonodrome/core";
 import { useRouter } from "expo-router";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { View } from "react-native";
+import { timeNow } from "~/data/clock";
 import { type KeptRun, useOpenRuns } from "~/data/runStore";
 import { Button } from "~/ui/Button";
 import { KeysHelp } from "~/ui/KeysHelp";
 import { Sheet } from "~/ui/Sheet";
 import { useKeys } from "~/ui/useKeys";
 import { useNow } from "~/ui/useNow";
+import { useStable } from "~/ui/useStable";
 import { useWide } from "~/ui/useWide";
 import { AfterRun } from "./AfterRun";
 import { type FaceModel, inkOf, isBreathing } from "./faceModel";
@@ -22,7 +24,7 @@ import { usePulse } from "./sources/usePulse";
 import { useRunningOrder } from "./sources/useRunningOrder";
 import { useAutomatics } from "./useAutomatics";
 import { useCues } from "./useCues";
-import { pressesOf } from "./usePresses";
+import { usePresses } from "./usePresses";
 import { useRefit } from "./useRefit";
 import { useWakeLock } from "./useWakeLock";
 
@@ -46,20 +48,33 @@ const KEYS = [
   ["?", "These keys"],
 ] as const;
 
-/** How often the screen is drawn anew, milliseconds: tempo and breath are counted, not only seconds. */
-const EVERY = 250;
+/** How often the screen is drawn anew, milliseconds: finely only where tempo or breath are counted. */
+const FINE = 250;
+const COARSE = 1000;
+
+function isFine(plan: KeptRun["run"]["plan"], state: RunState): boolean {
+  const drill = state.splits[state.index]?.drill;
+  if (state.status === "waiting")
+    return isBreathing({ state }, waitPrompt(plan, state, timeNow())?.kind ?? null);
+  return (
+    drill?.breath === true ||
+    drill?.parts?.some((p) => p.tempo !== undefined || (p.repSeconds ?? 9) < 1) === true
+  );
+}
 
 /** The running screen: it fills with ink as the drill elapses, and every word is cut at the ink's edge. */
 export function RunLive({ run, state, trouble }: RunLiveProps) {
+  const { plan } = run;
   const router = useRouter();
-  const now = useNow(EVERY);
+  const tick = useNow(isFine(plan, state) ? FINE : COARSE);
+  // What was pressed since the last tick is not in the future.
+  const now = Math.max(tick, state.drillBeganAt ?? 0, state.heldSince ?? 0, state.waitingSince ?? 0);
   const wide = useWide();
   const settings = useRunSettings();
   const runs = useOpenRuns();
   const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | null>(null);
-  const { plan } = run;
   const clock = runClock(state, now);
-  const presses = pressesOf(run.id, state);
+  const presses = usePresses(run.id, state);
   const { offer, leave } = useRefit(plan, state, clock.ahead, settings);
   useCues(state, clock, settings);
   useWakeLock(state.status !== "ended");
@@ -112,16 +127,21 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
   const breathing = isBreathing(model, prompt?.kind ?? null);
   const breathedFrom = (running ? state.drillBeganAt : state.waitingSince) ?? now;
   const ink = breathing ? breathAt((now - breathedFrom) / 1000).fill : inkOf(model);
-  const face: Pick<RunFaceProps, "model" | "presses" | "actions"> = {
-    model,
-    presses,
-    actions: {
+  const leaveOffer = useStable(leave);
+  const actions = useMemo(
+    () => ({
       menu: () => setSheet("menu"),
       end: () => setSheet("end"),
       after: () => setSheet("after"),
       leave: () => (router.canGoBack() ? router.back() : router.replace("/")),
-      leaveOffer: leave,
-    },
+      leaveOffer,
+    }),
+    [router, leaveOffer],
+  );
+  const face: Pick<RunFaceProps, "model" | "presses" | "actions"> = {
+    model,
+    presses,
+    actions,
   };
   const close = () => setSheet(null);
   return (
@@ -132,7 +152,10 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
           <RunFace {...face} ground="paper" />
           <div
             className="rise pointer-events-none absolute inset-0 flex bg-fill"
-            style={{ clipPath: `inset(${(1 - ink) * 100}% 0 0 0)` }}
+            style={{
+              clipPath: `inset(${(1 - ink) * 100}% 0 0 0)`,
+              transitionDuration: `${breathing ? FINE : COARSE}ms`,
+            }}
             aria-hidden
             data-testid="ink"
           >

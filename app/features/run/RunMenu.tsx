@@ -98,7 +98,7 @@ export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
               key={event.id}
               label={`Take back: ${pressWords(event)}`}
               icon="undo"
-              onPress={() => presses.undo(event.id)}
+              onPress={() => presses.takeBack(event.id)}
             />
           ))}
         </Section>

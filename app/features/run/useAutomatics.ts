@@ -12,7 +12,7 @@ export function useAutomatics(runs: readonly KeptRun[], now: number, beginsItsel
     for (const { run, events } of runs) {
       const state = runState(run.plan, events);
       const clock = runClock(state, now);
-      const presses = pressesOf(run.id, state);
+      const presses = pressesOf(run.id, () => state);
       const wait = state.splits[state.index]?.drill.wait;
       if (state.status === "under-way" && wait && clock.remaining <= 0 && state.heldSince === null)
         presses.done();

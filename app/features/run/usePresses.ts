@@ -1,5 +1,6 @@
 import type { RunDrill, RunState } from "@tonodrome/core";
 import type { Refit } from "@tonodrome/core/fitting";
+import { useMemo, useRef } from "react";
 import { type Press, pressRun } from "~/data/runStore";
 
 /** What can be pressed during a run, besides what opens a sheet. */
@@ -16,25 +17,32 @@ export interface Presses {
   insert: (drill: RunDrill) => void;
   refit: (refit: Refit) => void;
   moveStart: (minutes: number) => void;
-  /** Takes a press back; the last one unless another is named. */
-  undo: (id?: string) => void;
+  /** Takes a press back: the last one, or another. */
+  undo: () => void;
+  takeBack: (id: string) => void;
   end: () => void;
 }
 
 /** Seconds of one press for more time. */
 const MORE = 30;
 
-/** The presses of a run. Each says which step it is meant for, so that on two phones it counts once. */
-export function pressesOf(id: string, state: RunState): Presses {
-  const of = state.splits[state.index]?.key;
+/**
+ * The presses of a run. Each says which step it is meant for, so that on two phones it counts once.
+ * @param now the state of the run when something is pressed
+ */
+export function pressesOf(id: string, now: () => RunState): Presses {
   const press = (event: Press) => pressRun(id, event);
-  const forStep = (event: Press) => press(of === undefined ? event : ({ ...event, of } as Press));
+  const forStep = (event: Press) => {
+    const { splits, index } = now();
+    const of = splits[index]?.key;
+    press(of === undefined ? event : ({ ...event, of } as Press));
+  };
   return {
     begin: () => press({ kind: "begin" }),
     done: () => forStep({ kind: "done" }),
     skip: () => forStep({ kind: "skip" }),
     more: () => forStep({ kind: "extend", seconds: MORE }),
-    hold: () => press({ kind: state.heldSince === null ? "hold" : "release" }),
+    hold: () => press({ kind: now().heldSince === null ? "hold" : "release" }),
     back: () => forStep({ kind: "back" }),
     hit: () => forStep({ kind: "hit" }),
     miss: () => forStep({ kind: "miss" }),
@@ -43,10 +51,19 @@ export function pressesOf(id: string, state: RunState): Presses {
     refit: ({ drills, waitSeconds, until, line }) =>
       press({ kind: "refit", drills, waitSeconds, line, ...(until ? { until } : {}) }),
     moveStart: (minutes) =>
-      press({ kind: "start-moved", startsAt: new Date(state.startsAt + minutes * 60_000).toISOString() }),
-    undo: (undoes = state.undoable.at(-1)?.id) => {
-      if (undoes) press({ kind: "undo", undoes });
+      press({ kind: "start-moved", startsAt: new Date(now().startsAt + minutes * 60_000).toISOString() }),
+    undo: () => {
+      const last = now().undoable.at(-1);
+      if (last) press({ kind: "undo", undoes: last.id });
     },
+    takeBack: (undoes) => press({ kind: "undo", undoes }),
     end: () => press({ kind: "end" }),
   };
+}
+
+/** The same for the run on the screen: the same functions all along, so that what shows them need not be drawn again. */
+export function usePresses(id: string, state: RunState): Presses {
+  const latest = useRef(state);
+  latest.current = state;
+  return useMemo(() => pressesOf(id, () => latest.current), [id]);
 }
