@@ -13,7 +13,7 @@ import { z } from "zod";
 import { currentAccount } from "./account";
 import { ApiFailure, ask } from "./api";
 import { timeNow } from "./clock";
-import { forget, keep, keptKeys, readKept } from "./storage";
+import { forget, keep, keptKeys, keptText, readKept } from "./storage";
 
 /** What of a run does not change. */
 const aboutSchema = z.object({
@@ -46,6 +46,8 @@ const RETRY = 3_000;
 
 const listeners = new Set<() => void>();
 const runs = new Map<string, KeptRun>();
+/** What this tab wrote last of each run. */
+const written = new Map<string, string | null>();
 /** How the server did when it was last sent to. */
 export type Link = "reached" | "unreachable" | "troubled";
 let link: Link = "reached";
@@ -95,12 +97,16 @@ function get(id: string): KeptRun | null {
 function put(kept: KeptRun): void {
   const { clubId, run } = kept;
   const isNew = !runs.has(run.id);
-  const stored = readKept(`${PRESSED}${run.id}`, pressedSchema);
+  const key = `${PRESSED}${run.id}`;
+  // What was written here last is known here; only what another tab wrote has to be read.
+  const isOwn = written.get(run.id) === keptText(key);
+  const stored = isOwn ? null : readKept(key, pressedSchema);
   const pressed = merged(kept, stored ?? kept);
   runs.set(run.id, { clubId, run, ...pressed });
   const { events, created, recorded, refused } = pressed;
   const isAboutKept = isNew || !isStored(run.id) ? keep(`${ABOUT}${run.id}`, { clubId, run }) : true;
-  keeps = keep(`${PRESSED}${run.id}`, { events, created, recorded, refused }) && isAboutKept;
+  keeps = keep(key, { events, created, recorded, refused }) && isAboutKept;
+  written.set(run.id, keptText(key));
   for (const tell of listeners) tell();
 }
 

@@ -10,6 +10,15 @@ export function readKept<S extends z.ZodType>(key: string, schema: S): z.infer<S
   }
 }
 
+/** What is kept under a key as it was written; null when there is nothing. */
+export function keptText(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
 /** Keeps a value on this device; returns whether it could (a full or forbidden store cannot). */
 export function keep(key: string, value: unknown): boolean {
   try {

@@ -54,7 +54,7 @@ function Row({ row, now }: { row: RunRow; now: number }) {
               {row.athleteName}
             </Text>
             <Text className="font-text text-small text-muted" numberOfLines={2}>
-              {row.title}
+              {row.kind === "cool-down" ? `Cool-down, ${row.title}` : row.title}
             </Text>
             <Text className="font-text text-small text-muted">
               {dayName(at, row.zone, now)} {clockTime(at, row.zone)}, {row.done} of {row.drills} done

@@ -23,7 +23,7 @@ export function RefitBar({ model, presses, ground, onLeave }: RefitBarProps) {
       </Text>
     );
   }
-  if (!offer) return null;
+  if (!offer || model.presses !== "all") return null;
   const { refit, reason } = offer;
   return (
     <View className={`border-t-2 pt-2 ${edge}`} testID={ground === "paper" ? "refit" : undefined}>

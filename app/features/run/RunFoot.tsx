@@ -23,8 +23,9 @@ const showPresses = () => changeRunSettings({ mirror: false });
 
 /** The presses of the moment, in the thumb's reach. */
 export function RunFoot({ model, presses, actions, ground }: RunFootProps) {
-  const { state, plan, settings, clock } = model;
-  if (settings.mirror) {
+  const { state, plan, clock } = model;
+  if (model.presses === "none") return null;
+  if (model.presses === "hidden") {
     return (
       <View className="flex-row gap-2 pt-2">
         <Press label="Show the presses" ground={ground} onPress={showPresses} />

@@ -2,6 +2,7 @@ import { breathAt, type RunState, runClock, waitPrompt } from "@tonodrome/core";
 import { useRouter } from "expo-router";
 import { useEffect, useMemo, useState } from "react";
 import { View } from "react-native";
+import { useMay } from "~/data/account";
 import { timeNow } from "~/data/clock";
 import { type KeptRun, useOpenRuns } from "~/data/runStore";
 import { Button } from "~/ui/Button";
@@ -48,6 +49,8 @@ const KEYS = [
   ["?", "These keys"],
 ] as const;
 
+const NO_RUNS: readonly KeptRun[] = [];
+
 /** How often the screen is drawn anew, milliseconds: finely only where tempo or breath are counted. */
 const FINE = 250;
 const COARSE = 1000;
@@ -71,6 +74,7 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
   const now = Math.max(tick, state.drillBeganAt ?? 0, state.heldSince ?? 0, state.waitingSince ?? 0);
   const wide = useWide();
   const settings = useRunSettings();
+  const mayRun = useMay("run");
   const runs = useOpenRuns();
   const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | null>(null);
   const clock = runClock(state, now);
@@ -78,11 +82,11 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
   const { offer, leave } = useRefit(plan, state, clock.ahead, settings);
   useCues(state, clock, settings);
   useWakeLock(state.status !== "ended");
-  const pulse = usePulse(simulatedPulse, run.id, state, settings.strap);
-  const order = useRunningOrder(simulatedOrderOf, run, state, settings.followsOrder);
-  useAutomatics(runs, now, settings.beginsItself);
+  const pulse = usePulse(simulatedPulse, run.id, state, settings.strap && mayRun);
+  const order = useRunningOrder(simulatedOrderOf, run, state, settings.followsOrder && mayRun);
+  useAutomatics(mayRun ? runs : NO_RUNS, now, settings.beginsItself);
 
-  const applies = offer !== null && settings.appliesAtOnce;
+  const applies = offer !== null && settings.appliesAtOnce && mayRun;
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for each offer, not for each press there could be
   useEffect(() => {
     if (applies && offer) presses.refit(offer.refit);
@@ -92,7 +96,7 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
   const gate = running && state.splits[state.index]?.drill.gate !== undefined;
   const none = () => {};
   useKeys(
-    settings.mirror
+    settings.mirror || !mayRun
       ? {}
       : {
           enter:
@@ -120,6 +124,7 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
     offer: applies ? null : offer,
     applied: lastRefit && state.undoable.at(-1) === lastRefit ? lastRefit.line : null,
     settings,
+    presses: !mayRun ? "none" : settings.mirror ? "hidden" : "all",
     pulse,
     order,
   };

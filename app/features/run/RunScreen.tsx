@@ -28,9 +28,10 @@ export function RunScreen({ id }: { id: string }) {
 function Live({ kept }: { kept: KeptRun }) {
   const { run, events } = kept;
   const state = useMemo(() => runState(run.plan, events), [run.plan, events]);
-  useFollowedStart(run, state.startsAt, state.status);
+  const mayRun = useMay("run");
+  useFollowedStart(run, state.startsAt, mayRun ? state.status : "ended");
   const ahead = useClockAhead();
-  useNotedClock(run.id, ahead, state.clockAhead);
+  useNotedClock(run.id, mayRun ? ahead : state.clockAhead, state.clockAhead);
   return <RunLive run={run} state={state} trouble={useTrouble(kept, ahead)} />;
 }
 

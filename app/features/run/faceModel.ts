@@ -18,6 +18,8 @@ export interface FaceModel {
   /** A re-fit that was applied at once and can be taken back. */
   applied: string | null;
   settings: RunSettings;
+  /** Whether there is anything to press: not for somebody who only follows, nor on a mirror. */
+  presses: "all" | "hidden" | "none";
   /** What a strap says; null without one. */
   pulse: Pulse | null;
   /** What the running order says; null when none is followed. */

@@ -41,6 +41,7 @@ export const runSchema = z.strictObject({
 
 export const runRowSchema = z.strictObject({
   ...about,
+  kind: z.enum(["warm-up", "cool-down"]),
   beganAt: z.iso.datetime().nullable(),
   endedAt: z.iso.datetime().nullable(),
   drills: z.number().int(),

@@ -4,6 +4,7 @@ import { runState } from "./runState";
 
 /** A run in one line of the log. */
 export interface RunSummary {
+  kind: "warm-up" | "cool-down";
   beganAt: string | null;
   endedAt: string | null;
   drills: number;
@@ -22,6 +23,7 @@ export function runSummary(plan: RunPlan, events: readonly RunEvent[]): RunSumma
   const count = (outcome: string) => drills.filter((s) => s.outcome === outcome).length;
   const iso = (ms: number | null) => (ms === null ? null : new Date(ms).toISOString());
   return {
+    kind: plan.kind ?? "warm-up",
     beganAt: iso(state.beganAt),
     endedAt: iso(state.endedAt),
     drills: drills.length,
