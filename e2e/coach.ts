@@ -114,6 +114,25 @@ export async function controlClock(page: Page): Promise<void> {
   });
 }
 
+/** A gate of two hits in a row, as an archer has it. */
+export const GATE = {
+  name: "Gold at 18 m",
+  phase: "technical",
+  intensity: 60,
+  focus: "Loose fingers",
+  dose: {
+    kind: "gate",
+    rule: { kind: "row" },
+    hits: { floor: 2, ideal: 2, ceiling: 2 },
+    chancePercent: 60,
+    secondsEach: 10,
+    restSeconds: 0,
+    surePercent: 80,
+    capSeconds: 120,
+    sides: "one",
+  },
+} as const satisfies Partial<PlanItem>;
+
 /** Gives the start that is open these drills as its warm-up, and opens it anew. */
 export async function givePlan(
   page: Page,

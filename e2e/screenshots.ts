@@ -1,9 +1,10 @@
 import path from "node:path";
 import { chromium, expect, type Page } from "@playwright/test";
 import { chromium as launch } from "./browser";
-import { controlClock, openDemo, openStart, shareStart } from "./coach";
+import { beginRun, controlClock, GATE, givePlan, makeStart, openDemo, openStart, shareStart } from "./coach";
 
 const PHONE = { width: 390, height: 844 };
+const LYING = { width: 844, height: 390 };
 const WIDE = { width: 1280, height: 800 };
 const base = process.env.SHOTS_URL as string;
 
@@ -25,6 +26,29 @@ async function runTwo(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Done" }).click();
   for (let i = 0; i < 8; i++) await page.getByRole("button", { name: "Skip" }).click();
   await page.clock.fastForward(24_000);
+}
+
+async function gate(page: Page): Promise<void> {
+  await makeStart(page, "Runa Sedge", 30);
+  await givePlan(page, [GATE, { name: "Easy laps" }]);
+  await beginRun(page);
+  for (const press of ["Hit", "Miss", "Hit"])
+    await page.getByRole("button", { name: press, exact: true }).click();
+  await page.clock.fastForward(20_000);
+}
+
+async function refit(page: Page): Promise<void> {
+  await makeStart(page, "Liv Harrow", 13);
+  const drills = ["Easy laps", "Walking lunges", "Rotation jumps", "Single jumps"];
+  await givePlan(
+    page,
+    drills.map((name) => ({ name, focus: "Quiet landings" })),
+  );
+  await beginRun(page);
+  await page.clock.fastForward(50_000);
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "−5 min" }).click();
+  await page.getByTestId("refit").waitFor();
 }
 
 const shots: Shot[] = [
@@ -60,15 +84,6 @@ const shots: Shot[] = [
       await openStart(page, "Tamsin Okoro-Vale");
       await page.getByTestId("stair").hover();
       await page.mouse.wheel(0, 480);
-    },
-  },
-  {
-    name: "warm-up-dark",
-    dark: true,
-    go: async (page) => {
-      await openStart(page, "Pia Sandgren");
-      await page.getByTestId("stair").hover();
-      await page.mouse.wheel(0, 700);
     },
   },
   {
@@ -127,13 +142,6 @@ const shots: Shot[] = [
       await page.getByRole("button", { name: /^The start/ }).click();
     },
   },
-  {
-    name: "coverage",
-    go: async (page) => {
-      await openStart(page, "Ilse Marrow");
-      await page.getByTestId("coverage").click();
-    },
-  },
   { name: "log", go: async (page) => void (await page.goto("/log")) },
   {
     name: "log-run",
@@ -143,6 +151,9 @@ const shots: Shot[] = [
     },
   },
   { name: "run", go: runTwo },
+  // These make starts of their own, so they come last.
+  { name: "run-gate", dark: true, go: gate },
+  { name: "run-refit", size: LYING, go: refit },
 ];
 
 const wanted = process.argv.slice(2);

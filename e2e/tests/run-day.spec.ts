@@ -3,6 +3,7 @@ import {
   beginRun,
   controlClock,
   expectAccessible,
+  GATE,
   givePlan,
   makeStart,
   openDemo,
@@ -14,27 +15,9 @@ test.beforeEach(async ({ page }) => {
   await controlClock(page);
 });
 
-const gate = {
-  name: "Gold at 18 m",
-  phase: "technical" as const,
-  intensity: 60,
-  focus: "Loose fingers",
-  dose: {
-    kind: "gate" as const,
-    rule: { kind: "row" as const },
-    hits: { floor: 2, ideal: 2, ceiling: 2 },
-    chancePercent: 60,
-    secondsEach: 10,
-    restSeconds: 0,
-    surePercent: 80,
-    capSeconds: 120,
-    sides: "one" as const,
-  },
-};
-
 test("a gate is counted, opens by itself, and is moved on from when its time is up", async ({ page }) => {
   await makeStart(page, "Liv Harrow", 60);
-  await givePlan(page, [gate, { ...gate, name: "Gold again" }, { name: "Easy laps" }]);
+  await givePlan(page, [GATE, { ...GATE, name: "Gold again" }, { name: "Easy laps" }]);
   await beginRun(page);
   const tally = page.getByTestId("tally").first();
   await expect(tally).toContainText("First try");
@@ -188,4 +171,49 @@ test("a wait between is part of the run: it goes on by itself, and the wait befo
   await page.getByRole("button", { name: "Cool down" }).click();
   await page.getByRole("button", { name: "Begin" }).click();
   await expect(page.getByText("Cool-down").or(page.getByText("1 of")).first()).toBeVisible();
+});
+
+test("the stand-ins follow the run and say that they are simulated; a second screen has no presses", async ({
+  page,
+}) => {
+  await makeStart(page, "Tyra Moss", 20);
+  await givePlan(page, [{ name: "Easy laps" }, { name: "Skips" }]);
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("checkbox", { name: "Running order (simulated)" }).click();
+  await page.getByRole("checkbox", { name: "Heart-rate strap (simulated)" }).click();
+  await page.getByRole("button", { name: "Test", exact: true }).click();
+  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Begin" }).click();
+  await expect(page.getByText(/order \(simulated\): \d+ before/).first()).toBeVisible();
+  await page.clock.runFor(70_000);
+  await expect(page.getByText(/^(\d+ a minute|no contact) \(simulated\)$/).first()).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("checkbox", { name: "Mirror, no presses" }).click();
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByRole("button", { name: "Done", exact: true })).toHaveCount(0);
+  await page.getByRole("button", { name: "Show the presses" }).click();
+  await expect(page.getByRole("button", { name: "Done", exact: true })).toBeVisible();
+});
+
+test("lying on its side and in big type everything for the moment is on the screen", async ({ page }) => {
+  await page.setViewportSize({ width: 844, height: 390 });
+  await makeStart(page, "Ylva Strand", 20);
+  await givePlan(page, [{ name: "Easy laps of the whole long corridor", focus: "Tall" }]);
+  await beginRun(page);
+  const inside = async () => {
+    for (const part of [page.getByRole("timer").first(), page.getByRole("button", { name: "Done" })]) {
+      const box = await part.boundingBox();
+      expect(box && box.y >= 0 && box.y + box.height <= 390 && box.x + box.width <= 844).toBe(true);
+    }
+  };
+  await inside();
+  const before = (await page.getByRole("timer").first().boundingBox())?.height ?? 0;
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("checkbox", { name: "Big type" }).click();
+  await page.getByRole("button", { name: "Close" }).click();
+  await inside();
+  expect((await page.getByRole("timer").first().boundingBox())?.height ?? 0).toBeGreaterThan(before);
+  await expectAccessible(page);
 });

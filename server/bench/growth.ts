@@ -1,7 +1,7 @@
 // What grows how: rows and bytes for one warm-up that was planned, edited, run and logged, and for an athlete's season.
 // Part of `npm run bench:server`.
 import { randomUUID } from "node:crypto";
-import { fitPlan, type PlanBody, type RunEvent, runPlanOf } from "@tonodrome/core";
+import { fitPlan, openDay, type PlanBody, type RunEvent, runPlanOf } from "@tonodrome/core";
 import type { StarterShelf } from "@tonodrome/core/starter";
 import { QueryTypes } from "sequelize";
 import { benchPlan } from "../../core/bench/plans";
@@ -33,7 +33,8 @@ const body = {
   ...bare,
   items: bare.items.map((item, i) => ({ ...item, details: shelf[i % shelf.length]?.details })),
 } as PlanBody;
-const plan = runPlanOf(fitPlan(body, 3600), "2098-06-01T12:30:00.000Z");
+const background = { plan: body, context: openDay() };
+const plan = runPlanOf(fitPlan(body, 3600), "2098-06-01T12:30:00.000Z", background);
 const sizes = async () =>
   sequelize.query<{ name: string; bytes: string }>(
     `SELECT relname AS name, pg_total_relation_size(oid) AS bytes FROM pg_class

@@ -6,50 +6,50 @@ import { Stepper } from "~/ui/Stepper";
 import { changeRunSettings, type RunSettings, useRunSettings } from "./runSettings";
 import { giveCue } from "./useCues";
 
-const SWITCHES: [keyof RunSettings & ("tones" | "speech" | "vibration" | "silent"), string][] = [
+/** What is either on or off, and its name. */
+type Switch = [
+  { [K in keyof RunSettings]: RunSettings[K] extends boolean ? K : never }[keyof RunSettings],
+  string,
+];
+
+const SOUND: Switch[] = [
   ["tones", "Tones"],
   ["speech", "Spoken names"],
   ["vibration", "Vibration"],
   ["silent", "Silent"],
 ];
+const BY_ITSELF: Switch[] = [
+  ["beginsItself", "Begins by itself"],
+  ["appliesAtOnce", "Re-fits at once"],
+];
+const STAND_INS: Switch[] = [
+  ["followsOrder", "Running order (simulated)"],
+  ["strap", "Heart-rate strap (simulated)"],
+];
+const SCREEN: Switch[] = [
+  ["bigType", "Big type"],
+  ["mirror", "Mirror, no presses"],
+];
 
-const MOST = 15;
+const MOST_MINUTES = 15;
 
 /** How a run sounds, looks and goes on by itself, on this device. */
 export function RunSettingsFields() {
   const settings = useRunSettings();
-  const flip = (key: keyof RunSettings) => changeRunSettings({ [key]: !settings[key] });
   const { refitMinutes } = settings;
   return (
     <>
       <Section title="Sound">
-        <View className="flex-row flex-wrap gap-2">
-          {SWITCHES.map(([key, label]) => (
-            <Chip key={key} role="checkbox" label={label} chosen={settings[key]} onPress={() => flip(key)} />
-          ))}
-        </View>
+        <Switches of={SOUND} settings={settings} />
         <Button label="Test" onPress={() => giveCue("begin", "This is how it sounds", settings)} />
       </Section>
       <Section title="By itself">
-        <View className="flex-row flex-wrap gap-2">
-          <Chip
-            role="checkbox"
-            label="Begins by itself"
-            chosen={settings.beginsItself}
-            onPress={() => flip("beginsItself")}
-          />
-          <Chip
-            role="checkbox"
-            label="Re-fits at once"
-            chosen={settings.appliesAtOnce}
-            onPress={() => flip("appliesAtOnce")}
-          />
-        </View>
+        <Switches of={BY_ITSELF} settings={settings} />
         <Stepper
           label="Offer a re-fit when off by"
           value={refitMinutes === 0 ? "never" : `${refitMinutes} min`}
           atLeast={refitMinutes === 0}
-          atMost={refitMinutes === MOST}
+          atMost={refitMinutes === MOST_MINUTES}
           onLess={() => changeRunSettings({ refitMinutes: refitMinutes - 1 })}
           onMore={() => changeRunSettings({ refitMinutes: refitMinutes + 1 })}
         />
@@ -58,32 +58,27 @@ export function RunSettingsFields() {
         <Text className="font-text text-small text-muted">
           No real running order or strap is connected. These two are made up, to try a run with.
         </Text>
-        <View className="flex-row flex-wrap gap-2">
-          <Chip
-            role="checkbox"
-            label="Running order (simulated)"
-            chosen={settings.followsOrder}
-            onPress={() => flip("followsOrder")}
-          />
-          <Chip
-            role="checkbox"
-            label="Heart-rate strap (simulated)"
-            chosen={settings.strap}
-            onPress={() => flip("strap")}
-          />
-        </View>
+        <Switches of={STAND_INS} settings={settings} />
       </Section>
       <Section title="Screen">
-        <View className="flex-row flex-wrap gap-2">
-          <Chip role="checkbox" label="Big type" chosen={settings.bigType} onPress={() => flip("bigType")} />
-          <Chip
-            role="checkbox"
-            label="Mirror, no presses"
-            chosen={settings.mirror}
-            onPress={() => flip("mirror")}
-          />
-        </View>
+        <Switches of={SCREEN} settings={settings} />
       </Section>
     </>
+  );
+}
+
+function Switches({ of, settings }: { of: Switch[]; settings: RunSettings }) {
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      {of.map(([key, label]) => (
+        <Chip
+          key={key}
+          role="checkbox"
+          label={label}
+          chosen={settings[key]}
+          onPress={() => changeRunSettings({ [key]: !settings[key] })}
+        />
+      ))}
+    </View>
   );
 }

@@ -79,7 +79,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
         {openRun ? (
           <GoLink href={`/run/${openRun}`} label="Back to the run" />
         ) : first ? (
-          <GoLink href={`/start/${start.id}`} label="Open the warm-up" />
+          <GoLink href={`/start/${start.id}`} label="Warm-up" />
         ) : null}
         {mayRun && !openRun && !over && view.fit.workSeconds > 0 ? (
           <Button label="Run" icon="run" onPress={run} />
