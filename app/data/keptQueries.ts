@@ -39,7 +39,12 @@ export async function restoreQueries(client: QueryClient, whose: KeptFor): Promi
   const kept = await get<Kept>(keyOf(whose), storeOf()).catch(() => undefined);
   if (!kept) return;
   if (Date.now() - kept.at > LONGEST) await del(keyOf(whose), storeOf()).catch(() => undefined);
-  else hydrate(client, kept.state);
+  else hydrate(client, longAgo(kept.state));
+}
+
+/** What was kept is shown until the server has answered, and never instead of asking it. */
+function longAgo({ queries, ...state }: DehydratedState): DehydratedState {
+  return { ...state, queries: queries.map((q) => ({ ...q, state: { ...q.state, dataUpdatedAt: 1 } })) };
 }
 
 /**
