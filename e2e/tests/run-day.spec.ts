@@ -83,6 +83,9 @@ test("behind by more than is wished, a re-fit is offered; at once if that is wis
   await page.getByRole("button", { name: "Begin" }).click();
   await page.clock.fastForward(330_000);
   await expect(page.getByText(/^Re-fitted\./).first()).toBeVisible();
+  // Taken back it is not applied again by itself, only offered.
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByTestId("refit")).toContainText("behind");
 });
 
 test("back, jump, a drill put in, and taking back any of the last presses", async ({ page }) => {

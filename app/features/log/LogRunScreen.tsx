@@ -69,7 +69,7 @@ function LoggedRun({ run, sent }: { run: Logged; sent: boolean }) {
           .filter(Boolean)
           .join(", ")}
       </Text>
-      <Answers state={state} />
+      <Answers state={state} plan={run.plan} />
       <View role="list">
         {state.splits.map((split) => (
           <SplitRow key={split.key} split={split} longest={longest} />
@@ -80,10 +80,9 @@ function LoggedRun({ run, sent }: { run: Logged; sent: boolean }) {
 }
 
 /** What was answered after the start, and what the day did to the plan. */
-function Answers({ state }: { state: RunState }) {
-  const { rating, refits, startsAt, fittedFor, clockAhead } = state;
-  const planned = refits.length === 0 ? fittedFor : null;
-  const moved = planned === null ? 0 : Math.round((startsAt - planned) / 60_000);
+function Answers({ state, plan }: { state: RunState; plan: RunPlan }) {
+  const { rating, refits, startsAt, clockAhead } = state;
+  const moved = Math.round((startsAt - Date.parse(plan.startsAt)) / 60_000);
   const lines = [
     rating?.ready ? `Ready: ${rating.ready} of 5.` : "",
     rating?.first ? `First: ${rating.first}.` : "",

@@ -1,6 +1,6 @@
 import { breathAt, type RunState, runClock, waitPrompt } from "@tonodrome/core";
 import { useRouter } from "expo-router";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { View } from "react-native";
 import { useMay } from "~/data/account";
 import { timeNow } from "~/data/clock";
@@ -86,11 +86,14 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
   const order = useRunningOrder(simulatedOrderOf, run, state, settings.followsOrder && mayRun);
   useAutomatics(mayRun ? runs : NO_RUNS, now, settings.beginsItself);
 
-  const applies = offer !== null && settings.appliesAtOnce && mayRun;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each offer, not for each press there could be
+  // At once, but not again what has been taken back: then it is an offer like any other.
+  const appliedAtOnce = useRef(new Set<string>());
+  const applies = offer !== null && settings.appliesAtOnce && mayRun && !appliedAtOnce.current.has(offer.key);
   useEffect(() => {
-    if (applies && offer) presses.refit(offer.refit);
-  }, [applies, offer]);
+    if (!applies || !offer) return;
+    appliedAtOnce.current.add(offer.key);
+    presses.refit(offer.refit);
+  }, [applies, offer, presses]);
 
   const running = state.status === "under-way";
   const gate = running && state.splits[state.index]?.drill.gate !== undefined;

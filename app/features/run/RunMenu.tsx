@@ -46,22 +46,24 @@ export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
   }
   return (
     <Sheet title="More" onClose={onClose}>
-      <Section title="The start moves">
-        <View className="flex-row gap-2">
-          {SHIFTS.map((minutes) => (
-            <Button
-              key={minutes}
-              label={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)} min`}
-              short={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)}`}
-              className="flex-1"
-              onPress={() => {
-                presses.moveStart(minutes);
-                onClose();
-              }}
-            />
-          ))}
-        </View>
-      </Section>
+      {state.status === "ended" ? null : (
+        <Section title="The start moves">
+          <View className="flex-row gap-2">
+            {SHIFTS.map((minutes) => (
+              <Button
+                key={minutes}
+                label={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)} min`}
+                short={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)}`}
+                className="flex-1"
+                onPress={() => {
+                  presses.moveStart(minutes);
+                  onClose();
+                }}
+              />
+            ))}
+          </View>
+        </Section>
+      )}
       {state.status === "ended" ? null : (
         <Section title="Jump to">
           {mayRead ? <Button label="Put in a drill" icon="add" onPress={() => setInserting(true)} /> : null}

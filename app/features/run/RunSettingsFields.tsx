@@ -56,7 +56,8 @@ export function RunSettingsFields() {
       </Section>
       <Section title="Simulated stand-ins">
         <Text className="font-text text-small text-muted">
-          No real running order or strap is connected. These two are made up, to try a run with.
+          No real running order or strap is connected. These two are made up, to try a run with; the order
+          moves the start, as a real one would.
         </Text>
         <Switches of={STAND_INS} settings={settings} />
       </Section>

@@ -7,6 +7,8 @@ import type { RunSettings } from "./runSettings";
 
 /** What the rest of a run could be, and what it answers. */
 export interface RefitOffer {
+  /** What brought it about, so that it is told from the next one. */
+  key: string;
   refit: Refit;
   /** What brought it about. */
   reason: string;
@@ -58,7 +60,7 @@ export function useRefit(
   ahead: number,
   settings: RunSettings,
 ): { offer: RefitOffer | null; leave: () => void } {
-  const [offer, setOffer] = useState<(RefitOffer & { key: string; index: number }) | null>(null);
+  const [offer, setOffer] = useState<(RefitOffer & { index: number }) | null>(null);
   const left = useRef(new Set<string>());
   const reason = refitReason(state, ahead, settings.refitMinutes);
   const key = reason && plan.source ? reason.key : null;
