@@ -148,6 +148,19 @@ describe("what a re-fit keeps", () => {
     expect(names).not.toEqual(["Axel"]);
   });
 
+  it("what is free and was passed over comes back while its part goes on, and not after it", () => {
+    const swings = drill("Swings", { free: true, priority: "extra" });
+    const plan = planOf([swings, drill("Laps"), drill("Circles"), drill("Spin", { phase: "technical" })]);
+    const run = runOf(plan, 150);
+    expect(run.drills.map((d) => d.name)).not.toContain("Swings");
+    const later = (events: RunEvent[]) =>
+      coming(run, events, refitRun(run, runState(run, events), before(130))).map((d) => d.name);
+    const begun = [press("begin", 150), moved(140, 600)];
+    expect(later(begun)).toContain("Swings");
+    const inSpin = [...begun, press("done", 139), press("done", 138)];
+    expect(later(inSpin)).not.toContain("Swings");
+  });
+
   it("windows stay by the clock and the call moves with the start", () => {
     const context = fitContextSchema.parse({
       places: [{ name: "Ice", windows: [{ fromSeconds: -600, toSeconds: -400 }] }],

@@ -28,7 +28,7 @@ export function remainderOf(run: RunPlan, state: RunState, now: number): Remaind
   const current = currentItem(source.plan.items, state, now);
   const items = source.plan.items.flatMap((item, at) => {
     const rest = restOf(item, state, begun);
-    return rest && (at > last || item.free || begun.has(item.id)) ? [rest] : [];
+    return rest && (at > last || begun.has(item.id) || mayStill(source.plan.items, at, last)) ? [rest] : [];
   });
   const inserted = insertedSteps(source.plan.items, state).map((s) => asItem(s.drill));
   const split = state.splits[state.index];
@@ -46,6 +46,12 @@ export function remainderOf(run: RunPlan, state: RunState, now: number): Remaind
     availableSeconds: Math.min(LONGEST_DAY, Math.floor((state.startsAt - now) / 1000 - least)),
     currentId: current?.id ?? null,
   };
+}
+
+/** What is free may be done as long as its own part goes on. */
+function mayStill(items: readonly PlanItem[], at: number, last: number): boolean {
+  const { free, phase } = items[at] as PlanItem;
+  return free === true && items.slice(at, last + 1).every((i) => i.phase === phase);
 }
 
 /** Steps still to come that the plan does not have: drills that were put in. */
