@@ -286,6 +286,7 @@ it("whatever was pressed, the rest is fitted within every rule, and going on wit
           drills: refit.drills,
           waitSeconds: refit.waitSeconds,
           line: refit.line,
+          ...(refit.until ? { until: refit.until } : {}),
         });
         const after = runState(run, [...events, applied]);
         // What is over stays, nothing is there twice, and the drill under way is still under way.

@@ -41,13 +41,16 @@ export function refitRun(run: RunPlan, state: RunState, now: number): Refit | nu
   // What was put in is done as it was put in.
   const own = new Map(insertedSteps(items, state).map((s) => [s.key, s.drill]));
   const steps = { ...fitted, drills: fitted.drills.map((d) => own.get(stepKey(d)) ?? d) };
-  const waiting = state.status === "under-way" && currentId === null && steps.drills.length > 0;
+  const waiting = state.status === "under-way" && currentId === null;
+  // With nothing to wait for, it is over; and what was added to it comes on top.
+  const ends = steps.drills.length > 0 ? state.startsAt + fit.beginSeconds * 1000 : now;
+  const until = ends - (state.splits[state.index]?.extendedSeconds ?? 0) * 1000;
   const before = state.splits.filter((s) => s.outcome === "pending").map((s) => s.drill);
   return {
     drills: steps.drills.map((d) => named(d, state)),
     waitSeconds: steps.waitSeconds,
     changesDrills: changesOf(items, before, steps.drills).length > 0,
-    ...(waiting ? { until: new Date(state.startsAt + fit.beginSeconds * 1000).toISOString() } : {}),
+    ...(waiting ? { until: new Date(until).toISOString() } : {}),
     line: refitLine(items, before, steps.drills) || waitLine(steps.waitSeconds - state.waitSeconds),
     state: fit.state,
     missingSeconds: fit.missingSeconds,

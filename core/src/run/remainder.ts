@@ -32,9 +32,9 @@ export function remainderOf(run: RunPlan, state: RunState, now: number): Remaind
   });
   const inserted = insertedSteps(source.plan.items, state).map((s) => asItem(s.drill));
   const split = state.splits[state.index];
-  // A wait under way has its least still to go.
+  // A wait under way has its least still to go, and what was added to it.
   const least = split?.drill.wait
-    ? Math.max(0, split.drill.wait.leastSeconds - elapsedSeconds(state, now))
+    ? Math.max(0, split.drill.wait.leastSeconds - elapsedSeconds(state, now)) + split.extendedSeconds
     : 0;
   return {
     plan: {

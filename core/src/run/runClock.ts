@@ -24,13 +24,13 @@ export interface RunClock {
 export function runClock(state: RunState, now: number): RunClock {
   const current = state.splits[state.index];
   const elapsed = elapsedSeconds(state, now);
-  const length = current ? lengthOf(current, state) : 0;
-  const remaining = length - elapsed;
+  const remaining = current ? remainingOf(current, elapsed, now) : 0;
   const untilStart = (state.startsAt - now) / 1000;
+  const length = elapsed + Math.max(0, remaining);
   return {
     elapsed,
     remaining,
-    filled: length > 0 ? Math.min(1, elapsed / length) : 0,
+    filled: current && length > 0 ? Math.min(1, elapsed / length) : 0,
     untilStart,
     ahead: isOpen(state) ? (state.startsAt - endOf(state, now, remaining)) / 1000 - state.waitSeconds : 0,
   };
@@ -38,11 +38,17 @@ export function runClock(state: RunState, now: number): RunClock {
 
 const isOpen = ({ status }: RunState) => status === "ready" || status === "under-way";
 
-/** How long a step is to take, seconds: a wait for a time until then, but never less than its least. */
-function lengthOf({ drill, plannedSeconds, extendedSeconds, heldSeconds }: Split, state: RunState): number {
-  if (!drill.wait?.until || state.drillBeganAt === null) return plannedSeconds + extendedSeconds;
-  const until = (Date.parse(drill.wait.until) - state.drillBeganAt) / 1000 - heldSeconds;
-  return Math.max(drill.wait.leastSeconds, until) + extendedSeconds;
+/**
+ * What is left of the step under way, seconds: negative when it runs over. A wait for a time ends by the clock, also while
+ * the run is on hold, but it is never shorter than its least.
+ */
+function remainingOf(
+  { drill: { wait }, plannedSeconds, extendedSeconds }: Split,
+  elapsed: number,
+  now: number,
+): number {
+  if (!wait?.until) return plannedSeconds + extendedSeconds - elapsed;
+  return Math.max(wait.leastSeconds - elapsed, (Date.parse(wait.until) - now) / 1000) + extendedSeconds;
 }
 
 /** When the last step would be over, milliseconds since the epoch. */
