@@ -49,6 +49,7 @@ test("midnight and the end of summer time in between change nothing for a run", 
   await page.clock.install({ time: new Date("2026-10-24T21:50:00.000Z") });
   // The server's answers are of another day altogether: it is away, and only the device's clock counts.
   await page.goto("/");
+  await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
   await page.evaluate(() => {
     const drill = (itemId: string, name: string, plannedSeconds: number) => ({
       itemId,

@@ -16,6 +16,8 @@ export interface Choice {
   to: number;
   /** Largest rise between two rungs of its own, points. */
   rise: number;
+  /** Whether it is to be kept from another warm-up: then it is taken before others, whatever time is left. */
+  kept: boolean;
   /** A little chance and what is kept or avoided, so that equals differ from version to version. */
   lean: number;
 }
@@ -27,7 +29,7 @@ export interface Chosen {
   why: string;
 }
 
-const KEEP = 50;
+const KEEP = 100;
 const AVOID = -20;
 
 const OBSTACLES: Record<Obstacle, string> = {
@@ -58,8 +60,9 @@ export function usableChoices({ shelf, day, seed, keep, avoid }: FillInput, gaps
     const level = levelsOf(drill.dose)[idealLevel(drill.dose)];
     const climb = climbOf(drill, level);
     // What is kept is not left to chance, so that it is chosen in the order it was chosen in before.
-    const lean = kept.has(drill.id) ? KEEP : drawn + (avoided.has(drill.id) ? AVOID : 0);
-    usable.push({ drill, details, level, ...climb, lean });
+    const isKept = kept.has(drill.id);
+    const lean = isKept ? KEEP : drawn + (avoided.has(drill.id) ? AVOID : 0);
+    usable.push({ drill, details, level, ...climb, kept: isKept, lean });
   }
   for (const [obstacle, many] of aside)
     gaps.push(`${many} ${many === 1 ? "drill" : "drills"} of the shelf ${OBSTACLES[obstacle]}.`);

@@ -26,10 +26,10 @@ export function chooseMobilise(
   const picked: Chosen[] = [];
   let left = seconds;
   const warms = (c: Choice) => (c.details?.areas ?? []).filter((a) => cold.has(a));
-  while (left >= NOTHING_LEFT || picked.length === 0) {
-    const rest = pool.filter(
-      (c) => !picked.some((p) => p.choice === c) && (picked.length === 0 || secondsOf(c) <= left * 1.25),
-    );
+  const hasRoom = (c: Choice) =>
+    picked.length === 0 || c.kept || (left >= NOTHING_LEFT && secondsOf(c) <= left * 1.25);
+  for (;;) {
+    const rest = pool.filter((c) => !picked.some((p) => p.choice === c) && hasRoom(c));
     const choice = best(rest, (c) => warms(c).length * 12 + c.lean + (hasPurpose(c, "activate") ? 2 : 0));
     if (!choice) break;
     const areas = warms(choice);

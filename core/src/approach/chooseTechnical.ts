@@ -36,14 +36,21 @@ export function chooseTechnical(
     [...open].filter((action) =>
       c.details?.actions.some((a) => a.toLocaleLowerCase() === action.toLocaleLowerCase()),
     );
+  // What is kept from another warm-up stood in an even climb there.
+  for (const choice of pool.filter((c) => c.kept)) {
+    const actions = prepares(choice);
+    for (const action of actions) open.delete(action);
+    if (actions.length > 0) take(choice, "essential", `Prepares ${listOf(actions)}.`);
+    else take(choice, "useful", `At ${choice.to} %, as before.`);
+  }
   // The most actions with one drill, then a ladder rather than a single level, then whatever leans towards it.
   while (open.size > 0) {
     const choice = best(
-      pool.filter((c) => !picked.has(c)),
+      pool.filter((c) => !picked.has(c) && prepares(c).length > 0),
       (c) => prepares(c).length * 30 + (c.drill.dose.kind === "ladder" ? 12 : 0) + c.lean,
     );
-    const actions = choice ? prepares(choice) : [];
-    if (!choice || actions.length === 0) break;
+    if (!choice) break;
+    const actions = prepares(choice);
     for (const action of actions) open.delete(action);
     take(choice, "essential", `Prepares ${listOf(actions)}.`);
   }

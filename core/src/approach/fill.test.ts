@@ -73,6 +73,16 @@ describe("every warm-up filled from an approach", () => {
     );
   });
 
+  it("keeps every drill of another time that can be used, with as much time", () => {
+    fc.assert(
+      fc.property(anyInput, fc.integer({ min: 0, max: 999 }), (input, seed) => {
+        const last = drillIds(fillPlan(input)) as string[];
+        const same = drillIds(fillPlan({ ...input, seed, keep: last }));
+        expect(last.filter((id) => !same.includes(id))).toEqual([]);
+      }),
+    );
+  });
+
   it("is the same for the same seed", () => {
     fc.assert(
       fc.property(anyInput, (input) => {

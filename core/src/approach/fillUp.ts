@@ -13,8 +13,8 @@ export function fillUp(
   const picked: Choice[] = [];
   let left = seconds;
   for (const c of pool.toSorted((a, b) => score(b) - score(a))) {
-    if (picked.length >= most || (picked.length > 0 && left < NOTHING_LEFT)) break;
-    if (picked.length > 0 && secondsOf(c) > left * 1.25) continue;
+    if (picked.length >= most) break;
+    if (picked.length > 0 && !c.kept && (left < NOTHING_LEFT || secondsOf(c) > left * 1.25)) continue;
     picked.push(c);
     left -= secondsOf(c);
   }
