@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
-import type { PlanItem } from "@tonodrome/core";
+import type { PlanBody, PlanItem } from "@tonodrome/core";
 
 /** Opens the demo club, as its button does, and leaves the page where it is. */
 export async function openDemo(page: Page): Promise<void> {
@@ -137,6 +137,7 @@ export const GATE = {
 export async function givePlan(
   page: Page,
   drills: (Partial<PlanItem> & Pick<PlanItem, "name">)[],
+  more: Partial<PlanBody> = {},
 ): Promise<void> {
   const api = await clubApi(page);
   const id = page.url().split("/").at(-1);
@@ -160,7 +161,7 @@ export async function givePlan(
       ...more,
     }),
   );
-  const data = { version: plan.version, body: { ...plan.body, items } };
+  const data = { version: plan.version, body: { ...plan.body, items, ...more } };
   expect((await page.request.put(`${api}/plans/${plan.id}`, { data })).ok()).toBe(true);
   await page.reload();
   await expect(page.getByText(drills[0]?.name ?? "").first()).toBeVisible();

@@ -27,10 +27,10 @@ export function Loaded<T>({
 }
 
 /** Something is on its way. */
-export function Loading() {
+export function Loading({ words = "Loading …" }: { words?: string }) {
   return (
     <View className="p-4" role="status">
-      <Text className="font-text text-body text-muted">Loading …</Text>
+      <Text className="font-text text-body text-muted">{words}</Text>
     </View>
   );
 }

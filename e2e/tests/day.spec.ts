@@ -1,5 +1,6 @@
 import { expect, test } from "@playwright/test";
-import { expectAccessible, openDemo, openStart, saved, stairNames } from "../coach";
+import { realDay } from "../../core/src/testing/realDays";
+import { expectAccessible, givePlan, openDemo, openStart, saved, stairNames } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -120,4 +121,38 @@ test("rests, pairs and limits are set in whole steps, and the plan follows", asy
   await expect(page.getByTestId("stair").getByText(/3:00 rest after/)).toHaveCount(0);
   await expect(page.getByRole("status").filter({ hasText: /^fits$/ })).toBeVisible();
   await saved(page);
+});
+
+test("a plan whose limits take long says how far it is, and the finger never waits for it", async ({
+  page,
+}) => {
+  // Every share that is ever shown, however short.
+  await page.addInitScript(() => {
+    const shown: string[] = [];
+    Object.assign(window, { shown });
+    new MutationObserver(() => {
+      const bar = document.querySelector("[role=progressbar]");
+      const share = bar && `${bar.getAttribute("aria-label")}: ${bar.getAttribute("aria-valuenow")}`;
+      if (share && shown.at(-1) !== share) shown.push(share);
+    }).observe(document, { subtree: true, childList: true, attributes: true });
+  });
+  await openStart(page, "Noor Whitlock");
+  const { items, limits, wait, stepPoints } = realDay(30, 2).plan;
+  const anywhere = items.map((item) => ({ ...item, place: "" }));
+  await givePlan(page, anywhere, { wait, stepPoints, limits: { ...limits, volumePercent: undefined } });
+  const shown = () => page.evaluate(() => (window as unknown as { shown: string[] }).shown);
+  const every = /^Every time available is being worked out: (\d+)$/;
+  const shares = async () => (await shown()).flatMap((s) => Number(every.exec(s)?.[1] ?? Number.NaN) || []);
+  await expect.poll(async () => (await shares()).length).toBeGreaterThan(0);
+  // The slider moves meanwhile; in the end every time is known and only looked up.
+  const slider = page.getByRole("slider", { name: "Time available" });
+  await slider.focus();
+  await slider.press("ArrowLeft");
+  await expect.poll(async () => (await shares()).at(-1), { timeout: 60_000 }).toBeGreaterThan(97);
+  await expect(page.getByRole("progressbar")).toHaveCount(0);
+  const word = page.getByRole("status").filter({ hasText: /^(fits|tight|does not fit|fitting.*)$/ });
+  for (let i = 0; i < 5; i++) {
+    await slider.press("ArrowLeft");
+    await expect(word).toHaveText(/^(fits|tight)$/, { timeout: 1 });
+  }
 });

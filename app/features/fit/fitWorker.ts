@@ -39,25 +39,32 @@ export interface FitAnswers {
 /** How far it is, from 0 to 1, and in the end the answer. */
 export type FitMessage = { share: number } | { answer: FitAnswers[keyof FitAnswers] };
 
-/** Less than a tenth more is not worth a message. */
+/** What is answered within this is not worth telling how far it is, ms. */
+const SOON = 100;
+/** Nor is less than a tenth more. */
 const NOTABLE = 0.1;
 
 const say = (message: FitMessage) => self.postMessage(message);
+
+/** Tells how far one answer is; never less than before, though a second search begins anew where a limit binds. */
+function teller(): (share: number) => void {
+  const since = performance.now();
+  let said = 0;
+  return (share) => {
+    if (share < said + NOTABLE || performance.now() - since < SOON) return;
+    said = share;
+    say({ share });
+  };
+}
 
 function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
   if (ask.kind === "refit") return refitRun(ask.run, ask.state, ask.now);
   const { plan, context } = ask;
   switch (ask.kind) {
-    case "every-time": {
-      let said = 0;
-      return profileTable(plan, context, ask.horizonSeconds, (share) => {
-        if (Math.abs(share - said) < NOTABLE) return;
-        said = share;
-        say({ share });
-      });
-    }
+    case "every-time":
+      return profileTable(plan, context, ask.horizonSeconds, teller());
     case "one-time":
-      return tableAt(plan, context, ask.seconds);
+      return tableAt(plan, context, ask.seconds, teller());
     case "explanation":
       return explanationOf(plan, context, ask.seconds);
     case "trade":

@@ -6,7 +6,11 @@ const WORDS: Record<Fit["state"], string> = {
   short: "does not fit",
 };
 
-/** The one word for how a fit stands, everywhere the same. */
-export function stateWord(state: Fit["state"], isBest: boolean): string {
-  return isBest ? WORDS[state] : "fitting …";
+/**
+ * The one word for how a fit stands, everywhere the same.
+ * @param share how far the best one is, from 0 to 1, while it is still being reckoned and that is known
+ */
+export function stateWord(state: Fit["state"], isBest: boolean, share: number | null = null): string {
+  if (isBest) return WORDS[state];
+  return share === null ? "fitting …" : `fitting ${Math.round(share * 100)} %`;
 }

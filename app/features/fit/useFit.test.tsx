@@ -10,12 +10,13 @@ import { useFit } from "./useFit";
 interface Asked {
   ask: FitAsk;
   calledOff: boolean;
+  onShare?: (share: number) => void;
   onAnswer: (answer: unknown) => void;
 }
 const mockAsked: Asked[] = [];
 jest.mock("./askFit", () => ({
-  askFit: (ask: FitAsk, { onAnswer }: { onAnswer: (answer: unknown) => void }) => {
-    const entry: Asked = { ask, calledOff: false, onAnswer };
+  askFit: (ask: FitAsk, told: Pick<Asked, "onShare" | "onAnswer">) => {
+    const entry: Asked = { ask, calledOff: false, ...told };
     mockAsked.push(entry);
     return () => {
       entry.calledOff = true;
@@ -68,18 +69,58 @@ it("shows the best plan at once where no limit binds, and looks others up once e
 });
 
 it("says so while a limit that binds is still being reckoned with, and shows the answer then", async () => {
-  const { result, rerender } = fitOf(limited, 20);
+  const { result } = fitOf(limited, 20);
   expect(result.current.isBest).toBe(false);
   await answer("one-time", tableAt(limited, day, 1200));
   expect(result.current).toMatchObject({ isBest: true, fit: fitPlan(limited, 1200, day) });
   expect(result.current.fit.placements.find((p) => p.item.id === jumps.id)?.level?.volume.amount).toBe(3);
-  // Every time would take too long: each is asked for by itself.
+});
+
+it("reckons each time by itself where every time would take too long, the nearest first, until all are known", async () => {
+  const { result, rerender, unmount } = fitOf(limited, 20);
+  await answer("one-time", tableAt(limited, day, 1200));
   await answer("every-time", null);
+  const asked = () => waiting("one-time").map(({ ask }) => ("seconds" in ask ? ask.seconds : 0));
+  const known: number[] = [];
+  for (const next of [1200, 1140, 1260]) {
+    expect(asked().at(-1)).toBe(next);
+    known.push(next);
+    await answer("one-time", tableAt(limited, day, next));
+  }
+  expect(result.current.share).toBeCloseTo(3 / 90);
+  // What is known is looked up; anything else is asked for at once, before its turn.
+  rerender({ seconds: 1270 });
+  expect(result.current).toMatchObject({
+    isBest: true,
+    fit: { beginSeconds: fitPlan(limited, 1260, day).beginSeconds },
+  });
   rerender({ seconds: 600 });
   expect(result.current.isBest).toBe(false);
-  expect(waiting("one-time").at(-1)?.ask).toMatchObject({ seconds: 600 });
+  expect(asked().at(-1)).toBe(600);
   await answer("one-time", tableAt(limited, day, 600));
   expect(result.current).toMatchObject({ isBest: true, fit: fitPlan(limited, 600, day) });
+  unmount();
+  expect(waiting("one-time").filter(({ ask }) => "seconds" in ask && !known.includes(ask.seconds))).toEqual(
+    [],
+  );
+});
+
+it("tells how far it is with the time that is waited for, or else with every time", async () => {
+  const tell = (kind: FitAsk["kind"], share: number) =>
+    act(async () => waiting(kind).at(-1)?.onShare?.(share));
+  const { result, rerender } = fitOf(limited, 20);
+  expect(result.current.share).toBeNull();
+  await tell("every-time", 0.2);
+  expect(result.current).toMatchObject({ isBest: false, share: null });
+  await tell("one-time", 0.5);
+  expect(result.current.share).toBe(0.5);
+  // Another time is asked for anew.
+  rerender({ seconds: 600 });
+  expect(result.current).toMatchObject({ isBest: false, share: null });
+  await answer("one-time", tableAt(limited, day, 600));
+  expect(result.current).toMatchObject({ isBest: true, share: 0.2 });
+  await answer("every-time", null);
+  expect(result.current.share).toBe(0);
 });
 
 it("asks once a minute while the time counts down, and calls off what nobody waits for", async () => {

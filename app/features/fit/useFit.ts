@@ -1,6 +1,7 @@
 import { type Fit, type FitContext, type FitProfile, fitAt, type PlanBody, withTable } from "@tonodrome/core";
 import { useEffect, useMemo, useState } from "react";
 import { askFit } from "./askFit";
+import { useEachTime } from "./useEachTime";
 import { useFitAt } from "./useFitAt";
 
 /** Longest time the slider offers for an ordinary start, minutes. */
@@ -19,6 +20,8 @@ interface FitNow {
   fit: Fit;
   /** False while limits on totals are still being reckoned with: the fit passes one of them. */
   isBest: boolean;
+  /** How far the worker is with this one time, or else with every time, from 0 to 1; null while there is nothing to tell. */
+  share: number | null;
 }
 
 interface EveryTime {
@@ -29,25 +32,33 @@ interface EveryTime {
 
 /**
  * The fit for a time available: for this one alone at first, while every time is reckoned in a worker, so that the slider
- * only looks it up after that.
+ * only looks it up after that. Where every time at once would take too long they are reckoned one by one.
  */
 export function useFit({ plan, context, availableSeconds, horizonSeconds }: FitWanted): FitNow {
   const [found, setFound] = useState<EveryTime | null>(null);
-  useEffect(
-    () =>
-      askFit(
-        { kind: "every-time", plan, context, horizonSeconds },
-        {
-          onAnswer: (table) => {
-            const profile = table && withTable(plan, context, horizonSeconds, table);
-            setFound({ plan, context, profile });
-          },
+  const [everyShare, setEveryShare] = useState<number | null>(null);
+  useEffect(() => {
+    const callOff = askFit(
+      { kind: "every-time", plan, context, horizonSeconds },
+      {
+        onShare: setEveryShare,
+        onAnswer: (table) => {
+          const profile = table && withTable(plan, context, horizonSeconds, table);
+          setFound({ plan, context, profile });
+          setEveryShare(null);
         },
-      ),
-    [plan, context, horizonSeconds],
-  );
-  const everyTime = found?.plan === plan && found.context === context ? found.profile : null;
-  const { profile, isBest } = useFitAt(plan, context, availableSeconds, everyTime);
+      },
+    );
+    return () => {
+      callOff();
+      setEveryShare(null);
+    };
+  }, [plan, context, horizonSeconds]);
+  const isFound = found?.plan === plan && found.context === context;
+  const isGivenUp = isFound && found.profile === null;
+  const each = useEachTime(plan, context, isGivenUp ? horizonSeconds : null, availableSeconds);
+  const everyTime = (isFound ? found.profile : null) ?? each.at(availableSeconds);
+  const { profile, isBest, share } = useFitAt(plan, context, availableSeconds, everyTime);
   const fit = useMemo(() => fitAt(profile, availableSeconds), [profile, availableSeconds]);
-  return { fit, isBest };
+  return { fit, isBest, share: isBest ? (everyShare ?? each.share) : share };
 }

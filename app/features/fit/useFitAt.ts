@@ -7,6 +7,8 @@ export interface ProfileNow {
   profile: FitProfile;
   /** False while limits on totals are still being reckoned with: the plan passes one of them. */
   isBest: boolean;
+  /** How far those are, from 0 to 1; null while there is nothing to tell. */
+  share: number | null;
 }
 
 /** A time counting down is asked for only once a minute: a plan that begins within the minute below holds too. */
@@ -31,6 +33,7 @@ export function useFitAt(
   everyTime: FitProfile | null = null,
 ): ProfileNow {
   const [answered, setAnswered] = useState<Answered | null>(null);
+  const [share, setShare] = useState<number | null>(null);
   const quick = useMemo(
     () => (everyTime ? null : quickProfileAt(plan, context, availableSeconds)),
     [everyTime, plan, context, availableSeconds],
@@ -42,14 +45,19 @@ export function useFitAt(
   const asks = passes && !isKnown;
   useEffect(() => {
     if (!asks) return;
-    return askFit(
+    const callOff = askFit(
       { kind: "one-time", plan, context, seconds },
       {
+        onShare: setShare,
         onAnswer: (table) =>
           setAnswered({ plan, context, seconds, profile: withTable(plan, context, seconds, table) }),
       },
     );
+    return () => {
+      callOff();
+      setShare(null);
+    };
   }, [asks, plan, context, seconds]);
-  if (isKnown) return { profile: answered.profile, isBest: true };
-  return { profile: everyTime ?? (quick as ProfileNow).profile, isBest: !asks };
+  if (isKnown) return { profile: answered.profile, isBest: true, share: null };
+  return { profile: everyTime ?? (quick as { profile: FitProfile }).profile, isBest: !asks, share };
 }

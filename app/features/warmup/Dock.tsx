@@ -2,6 +2,7 @@ import { type Fit, formatLength, givenUpLine } from "@tonodrome/core";
 import { memo, useCallback, useEffect, useState } from "react";
 import { Pressable, Text } from "react-native";
 import { stateWord } from "~/features/fit/stateWord";
+import { Progress } from "~/ui/Progress";
 import { Slider } from "~/ui/Slider";
 import { useAfterPaint } from "~/ui/useAfterPaint";
 
@@ -11,6 +12,8 @@ interface DockProps {
   fit: Fit;
   /** False while limits on totals are still being reckoned with. */
   isBest: boolean;
+  /** How far the worker is with it, or else with every other time, from 0 to 1; null while there is nothing to tell. */
+  share: number | null;
   /** Set when the start is nearer than the time chosen, seconds until it. */
   cappedBy: number | null;
   onMinutes: (minutes: number) => void;
@@ -23,16 +26,18 @@ export const Dock = memo(function Dock({
   mostMinutes,
   fit,
   isBest,
+  share,
   cappedBy,
   onMinutes,
   onExplain,
 }: DockProps) {
   return (
-    <div>
+    <div className="relative">
+      <Progress label={isBest ? "Every time available" : "This time available"} share={share} />
       <Finger
         minutes={minutes}
         mostMinutes={mostMinutes}
-        word={stateWord(fit.state, isBest)}
+        word={stateWord(fit.state, isBest, share)}
         strong={fit.state !== "fits"}
         cappedBy={cappedBy}
         onMinutes={onMinutes}

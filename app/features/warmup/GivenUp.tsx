@@ -17,7 +17,7 @@ export function GivenUp({ model }: { model: WarmUpModel }) {
     return (
       <View className="gap-4">
         <Summary fit={fit} culprit={null} />
-        <Loading />
+        <Loading words="Working out why …" />
       </View>
     );
   }

@@ -104,6 +104,7 @@ function WarmUp({ start }: { start: Start }) {
             mostMinutes={model.mostMinutes}
             fit={fit}
             isBest={model.isBest}
+            share={model.share}
             cappedBy={model.isCapped ? model.untilStart : null}
             onMinutes={model.setMinutes}
             onExplain={openGivenUp}

@@ -78,6 +78,8 @@ export interface WarmUpModel {
   fit: Fit;
   /** False while limits on totals are still being reckoned with. */
   isBest: boolean;
+  /** How far the worker is with it, or else with every other time, from 0 to 1; null while there is nothing to tell. */
+  share: number | null;
   /** What it gave up and why; of the fit before until there is one of this, null before the first. */
   explanation: Explanation | null;
   now: number;
@@ -182,7 +184,7 @@ export function useWarmUp(start: Start): WarmUpModel {
   const untilStart = Math.floor((startsAt - now) / 1000);
   const isCapped = untilStart > 0 && untilStart < minutes * 60;
   const context = useMemo(() => contextOf(start), [start]);
-  const { fit, isBest } = useFit({
+  const { fit, isBest, share } = useFit({
     plan: body,
     context,
     availableSeconds: isCapped ? untilStart : minutes * 60,
@@ -204,6 +206,7 @@ export function useWarmUp(start: Start): WarmUpModel {
     draft,
     fit,
     isBest,
+    share,
     explanation,
     now,
     untilStart,

@@ -71,14 +71,24 @@ export function withTable(
 }
 
 /** The best plan for one time available alone: sooner than for every time. */
-export function profileAt(plan: PlanBody, context: FitContext, availableSeconds: number): FitProfile {
+export function profileAt(
+  plan: PlanBody,
+  context: FitContext,
+  availableSeconds: number,
+  onPart?: OnPart,
+): FitProfile {
   const problem = problemFor(plan, context, availableSeconds);
-  return { problem, ...tableFrom(problem, solveAt(problem), true) };
+  return { problem, ...tableFrom(problem, solveAt(problem, onPart), true) };
 }
 
 /** The same, without the problem it was reckoned from. */
-export function tableAt(plan: PlanBody, context: FitContext, availableSeconds: number): ProfileTable {
-  const { problem: _, ...table } = profileAt(plan, context, availableSeconds);
+export function tableAt(
+  plan: PlanBody,
+  context: FitContext,
+  availableSeconds: number,
+  onPart?: OnPart,
+): ProfileTable {
+  const { problem: _, ...table } = profileAt(plan, context, availableSeconds, onPart);
   return table;
 }
 

@@ -38,10 +38,11 @@ const FEW_LIMITED = 100;
 /**
  * Finds the best plan for one time available, exactly, and sooner than for every time: a quick search finds a good
  * plan first, and partial plans that can no longer be worth as much are dropped.
+ * @param onPart told how far it is
  * @returns the best plan is its last
  */
-export function solveAt(problem: FitProblem): Solution {
-  return asLimited(problem, searchAt(problem), true);
+export function solveAt(problem: FitProblem, onPart?: OnPart): Solution {
+  return asLimited(problem, searchAt(problem, onPart), true);
 }
 
 /** The best plan for one time as if there were no limits on totals, in no time, and whether it keeps them all the same. */
@@ -61,7 +62,7 @@ export function solveLatest(problem: FitProblem, least: Worth): Solution {
 }
 
 /** A search for one time, twice: for a good plan, and for the best with what cannot come to that dropped. */
-function searchAt(problem: FitProblem): (limits: Limits) => Solution {
+function searchAt(problem: FitProblem, onPart?: OnPart): (limits: Limits) => Solution {
   const bound = boundOf(problem);
   const known = new Map<number, LimitBound>();
   const limitBound = (k: number) => {
@@ -74,7 +75,7 @@ function searchAt(problem: FitProblem): (limits: Limits) => Solution {
     const few = bounds.length > 0 ? FEW_LIMITED : FEW;
     const good = search(problem, limits, { bound, bounds, few });
     const least = { high: good.high.at(-1) ?? 0, low: good.low.at(-1) ?? 0 };
-    return search(problem, limits, { bound, bounds, least });
+    return search(problem, limits, { bound, bounds, least }, { onPart });
   };
 }
 
