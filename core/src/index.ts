@@ -47,7 +47,7 @@ export {
 } from "./event/eventType";
 export { type Setting, usualSetting } from "./event/setting";
 export { simulatedStrap } from "./feed/heartRate";
-export { type OrderNews, simulatedOrder } from "./feed/runningOrder";
+export { type OrderNews, simulatedList, simulatedOrder } from "./feed/runningOrder";
 export type { NamedCulprit } from "./fit/culprit";
 export { type GivenUp, givenUpLine, idleLine } from "./fit/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";

@@ -48,6 +48,21 @@ test("a gate is counted, opens by itself, and is moved on from when its time is 
   await expect(page.getByText("Easy laps").first()).toBeVisible();
 });
 
+test("from Today a start is run in two presses, and gone back to", async ({ page }) => {
+  await makeStart(page, "Pia Lindqvist", 20);
+  await givePlan(page, [{ name: "Easy laps" }, { name: "Skips" }]);
+  await page.goto("/");
+  const card = page.getByRole("group", { name: /^Pia Lindqvist/ });
+  await card.getByRole("button", { name: "Run", exact: true }).click();
+  await page.getByRole("button", { name: "Begin" }).click();
+  await expect(page.getByText("1 of 2").first()).toBeVisible();
+  await page.getByRole("button", { name: "Done", exact: true }).click();
+  await page.goto("/");
+  await expect(card.getByRole("button", { name: "Run", exact: true })).toHaveCount(0);
+  await card.getByRole("link", { name: "Back to the run" }).click();
+  await expect(page.getByText("2 of 2").first()).toBeVisible();
+});
+
 test("the start moves: what is left is fitted anew, said in a line, applied at a press and taken back", async ({
   page,
 }) => {

@@ -96,6 +96,43 @@ test("a run goes on without the server, survives a reload, and is sent when the 
     .toBe(3);
 });
 
+test("a server that answers 500 for a minute is said in a line, and every press is in the log after it", async ({
+  page,
+  context,
+}) => {
+  await controlClock(page);
+  await makeStart(page, "Hedda Storm", 60);
+  await addDrills(page, "Easy laps of the corridor", "Leg swings", "Walking lunges");
+  await saved(page);
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await page.getByRole("button", { name: "Begin" }).click();
+  await page.route("**/api/clubs/*/runs**", (route) =>
+    route.fulfill({
+      status: 500,
+      contentType: "application/json",
+      body: '{"code":"internal","message":"Trouble."}',
+    }),
+  );
+  await page.getByRole("button", { name: "+30 s" }).click();
+  await page.getByRole("button", { name: "Done", exact: true }).click();
+  await page.clock.runFor(60_000);
+  await expect(
+    page.getByText("The server has trouble. Every press is kept here and sent later.").first(),
+  ).toBeVisible();
+  await page.getByRole("button", { name: "Skip", exact: true }).click();
+  await expect(page.getByText("3 of 3").first()).toBeVisible();
+  await page.unroute("**/api/clubs/*/runs**");
+  await page.clock.runFor(5_000);
+  await expect(page.getByText("The server has trouble", { exact: false })).toHaveCount(0);
+  const run = page.url().split("/").at(-1) ?? "";
+  const api = await clubApi(page);
+  const kinds = async () => {
+    const { events = [] } = await (await context.request.get(`${api}/runs/${run}`)).json();
+    return events.map((e: { kind: string }) => e.kind);
+  };
+  await expect.poll(kinds).toEqual(["begin", "extend", "done", "skip"]);
+});
+
 test("keys run it from a table", async ({ page }) => {
   await makeStart(page, "Sunniva Rask", 60);
   await addDrills(page, "Easy laps of the corridor", "Leg swings");

@@ -12,8 +12,17 @@ test("the start is moved in two taps, the fit follows, and the move is taken bac
   await expect(card).toContainText("25 min available");
   await expect(card).toContainText("Gave up");
   await expectAccessible(page);
+  // The start list still says what it said.
+  await expect(card).toContainText(/on the list \d\d:\d\d/);
   await card.getByRole("button", { name: /^Undo/ }).click();
   await expect(card).toContainText("fits, 30 min available");
+  await expect(card).not.toContainText("on the list");
+
+  // Unless the list itself was wrong.
+  await card.getByRole("button", { name: "+5 min" }).click();
+  await expect(card.getByText(/^The start list says/)).toBeVisible();
+  await card.getByRole("button", { name: /^It says/ }).click();
+  await expect(card).not.toContainText("list");
 });
 
 test("two tabs: saving an older version is refused, and nothing of either is lost", async ({

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { noDetails, noProfile, type PlanItem, plainEvent, usualSetting } from "@tonodrome/core";
-import type { Start } from "@tonodrome/core/api";
+import type { Start, StartInput } from "@tonodrome/core/api";
 import type { Ask } from "./testServer";
 
 export function planItem(name: string): PlanItem {
@@ -72,9 +72,9 @@ export const startInput = (athleteId: string) => ({
 });
 
 /** Makes an athlete and a start of theirs in the asker's club. */
-export async function makeStart(server: { ask: Ask }): Promise<Start> {
+export async function makeStart(server: { ask: Ask }, more: Partial<StartInput> = {}): Promise<Start> {
   const athlete = await server.ask("POST", "/api/:club/athletes", { name: "Ada Finch" });
-  const start = await server.ask("POST", "/api/:club/starts", startInput(athlete.body.id));
+  const start = await server.ask("POST", "/api/:club/starts", { ...startInput(athlete.body.id), ...more });
   if (start.status !== 201) throw new Error(JSON.stringify(start.body));
   return start.body;
 }

@@ -1,6 +1,7 @@
 import type { AddressInfo } from "node:net";
+import { simulatedList, simulatedOrder } from "@tonodrome/core";
 import { orderNewsSchema } from "@tonodrome/core/api";
-import { makeStart } from "./make";
+import { makeStart, startWrite } from "./make";
 import { fullClub } from "./people";
 import { type TestServer, testServer } from "./testServer";
 
@@ -10,8 +11,6 @@ beforeAll(async () => {
   await server.app.listen({ port: 0, host: "127.0.0.1" });
 });
 afterAll(() => server.close());
-
-const LISTED = new Date(Date.now() + 600_000).toISOString();
 
 /** The first event of a stream, and its answer's head. */
 async function first(path: string, cookie: string) {
@@ -36,7 +35,7 @@ async function first(path: string, cookie: string) {
 it("tells at once how the order stands, says that it is simulated, and the same for the same seed", async () => {
   const start = await makeStart(server);
   const path = `/api/clubs/${server.clubId}/starts/${start.id}/order/changes`;
-  const ask = (seed: number) => first(`${path}?listed=${LISTED}&seed=${seed}`, server.owner.cookie);
+  const ask = (seed: number) => first(`${path}?seed=${seed}`, server.owner.cookie);
   const [one, again] = [await ask(5), await ask(5)];
   expect(one).toMatchObject({ status: 200, type: "text/event-stream" });
   expect(orderNewsSchema.parse(one.event)).toMatchObject({ simulated: true, before: expect.any(Number) });
@@ -44,14 +43,34 @@ it("tells at once how the order stands, says that it is simulated, and the same 
   expect(Math.abs(again.event.lateSeconds - one.event.lateSeconds)).toBeLessThan(30);
 });
 
+it("is one list for all who start at one place that day, and keeps the time listed of a start that moves", async () => {
+  // A day that is over: what is said of it does not change any more.
+  const day = { venue: "Hall", zone: "UTC" };
+  const make = (startsAt: string) => makeStart(server, { ...day, startsAt, readyAt: startsAt });
+  const ask = async (id: string) => {
+    const path = `/api/clubs/${server.clubId}/starts/${id}/order/changes?seed=11`;
+    return orderNewsSchema.parse((await first(path, server.owner.cookie)).event);
+  };
+  const list = simulatedList(11, { ...day, listedAt: "2026-06-01T12:00:00.000Z" });
+  for (const listedAt of ["2026-06-01T10:00:00.000Z", "2026-06-01T12:34:00.000Z"]) {
+    const start = await make(listedAt);
+    const expected = simulatedOrder(list, Date.parse(listedAt), Date.now());
+    expect(await ask(start.id)).toEqual(expected);
+    const { startsAt } = expected;
+    const moved = await server.ask("PUT", `/api/:club/starts/${start.id}`, startWrite(start, { startsAt }));
+    expect(moved.body).toMatchObject({ startsAt, listedAt });
+    expect(await ask(start.id)).toEqual(expected);
+  }
+});
+
 it("is for those who run, of their own club, and says what is wrong with a question", async () => {
   const { clubId, people } = await fullClub(server);
   const start = await makeStart(server);
   const path = (club: string, id: string) => `/api/clubs/${club}/starts/${id}/order/changes`;
-  const asked = `?listed=${LISTED}&seed=1`;
+  const asked = "?seed=1";
   expect((await first(path(server.clubId, start.id) + asked, people.owner.cookie)).status).toBe(404);
   expect((await first(path(clubId, start.id) + asked, people.owner.cookie)).status).toBe(404);
   expect((await first(path(clubId, start.id) + asked, people.athlete.cookie)).status).toBe(403);
-  const bad = await first(`${path(server.clubId, start.id)}?listed=noon&seed=1`, server.owner.cookie);
-  expect([bad.status, bad.event.code, bad.event.path]).toEqual([400, "invalid_input", "listed"]);
+  const bad = await first(`${path(server.clubId, start.id)}?seed=noon`, server.owner.cookie);
+  expect([bad.status, bad.event.code, bad.event.path]).toEqual([400, "invalid_input", "seed"]);
 });

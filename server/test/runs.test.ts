@@ -28,7 +28,8 @@ it("records a run and its presses once, however often they are sent", async () =
   expect(answer.status).toBe(201);
   expect((await server.ask("POST", "/api/:club/runs", input)).body).toEqual(answer.body);
 
-  const events = [press("begin", 0), press("done", 130), press("skip", 140), press("end", 300)];
+  const pulse = { ...press("pulse", 100), everySeconds: 5, rates: [110, null, 124] };
+  const events = [press("begin", 0), pulse, press("done", 130), press("skip", 140), press("end", 300)];
   const url = `/api/:club/runs/${input.id}/events`;
   const first = await server.ask("POST", url, { events: events.slice(0, 2) });
   expect(first.body.recorded).toEqual(events.slice(0, 2).map((e) => e.id));

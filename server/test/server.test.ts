@@ -92,7 +92,13 @@ it("migrates from empty, twice without harm, and several servers at once", async
   const url = await freshDatabase();
   const databases = [connect(url), connect(url), connect(url)];
   const applied = await Promise.all(databases.map((d) => migrate(d.sequelize)));
-  expect(applied.flat()).toEqual(["0001-first-tables", "0002-accounts", "0003-shelf", "0004-building"]);
+  expect(applied.flat()).toEqual([
+    "0001-first-tables",
+    "0002-accounts",
+    "0003-shelf",
+    "0004-building",
+    "0005-listed",
+  ]);
   expect(await migrate((databases[0] as (typeof databases)[0]).sequelize)).toEqual([]);
   const withoutClub = await databases[0]?.sequelize.query(
     `SELECT table_name FROM information_schema.tables t WHERE table_schema = 'public'
@@ -128,7 +134,7 @@ it("migrates a database of the release before accounts, keeps all of it, and han
       ('${unknown}', '${club}', NULL, 'Somebody gone', ${about}, '{}');
     INSERT INTO run_events (id, club_id, run_id, event) VALUES ('${event}', '${club}', '${run}', '{}')`);
 
-  expect(await migrate(sequelize)).toEqual(["0002-accounts", "0003-shelf", "0004-building"]);
+  expect(await migrate(sequelize)).toEqual(["0002-accounts", "0003-shelf", "0004-building", "0005-listed"]);
   const runs = await models.Run.findAll();
   expect(Object.fromEntries(runs.map((r) => [r.id, r.athleteId]))).toEqual({
     [run as string]: ada,

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import type { Start, StartInput } from "@tonodrome/core/api";
 import { makeStart, planBody, startInput, startWrite } from "./make";
 import { type TestServer, testServer } from "./testServer";
 
@@ -39,6 +40,22 @@ describe("starts", () => {
     expect(stale.status).toBe(409);
     expect(stale.body).toMatchObject({ code: "version_conflict", path: "version", current: moved.body });
     expect((await server.ask("GET", `/api/:club/starts/${start.id}`)).body).toEqual(moved.body);
+  });
+
+  it("keeps the time on the start list when it moves, until the list itself is said to be another", async () => {
+    const start = await makeStart(server);
+    expect(start.listedAt).toBe(start.startsAt);
+    const put = async (from: Start, more: Partial<StartInput>) =>
+      (await server.ask("PUT", `/api/:club/starts/${start.id}`, startWrite(from, more))).body as Start;
+    const moved = await put(start, { startsAt: "2026-06-01T12:35:00.000Z" });
+    expect(moved.listedAt).toBe(start.startsAt);
+    // Somebody who knows nothing of the list moves it on.
+    const { listedAt: _, ...unaware } = startWrite(moved, { startsAt: "2026-06-01T12:40:00.000Z" });
+    const again = (await server.ask("PUT", `/api/:club/starts/${start.id}`, unaware)).body;
+    expect(again).toMatchObject({ startsAt: "2026-06-01T12:40:00.000Z", listedAt: start.startsAt });
+    const listed = await put(again, { listedAt: again.startsAt });
+    expect(listed.listedAt).toBe(again.startsAt);
+    expect((await put(listed, { startsAt: start.startsAt })).listedAt).toBe(again.startsAt);
   });
 
   it("is deleted with its plan", async () => {

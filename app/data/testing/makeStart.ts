@@ -12,6 +12,7 @@ export function makeStart(more: Partial<Start> = {}, body: PlanBody = emptyPlan(
     zone: "UTC",
     startsAt: "2026-06-01T12:00:00.000Z",
     readyAt: "2026-06-01T11:15:00.000Z",
+    listedAt: "2026-06-01T12:00:00.000Z",
     eventId: null,
     setting: usualSetting(),
     facts: { points: [], places: [], usualReps: 0 },

@@ -8,6 +8,7 @@ const FIELDS: Record<string, string> = {
   zone: "time zone",
   startsAt: "time",
   readyAt: "time available",
+  listedAt: "time on the start list",
   eventId: "event",
   setting: "day's conditions",
 };

@@ -1,14 +1,25 @@
 import { runState } from "@tonodrome/core";
-import { useEffect, useMemo, useRef } from "react";
+import { useEffect, useMemo } from "react";
 import { View } from "react-native";
 import { useMay } from "~/data/account";
 import { clockWords, useClockAhead } from "~/data/clock";
-import { useRun, useSaveStart, useStart } from "~/data/queries";
-import { adoptRun, type KeptRun, pressRun, useKeeps, useKeptRun, useLink } from "~/data/runStore";
-import { movedStart } from "~/features/today/movedStart";
+import { useRun } from "~/data/queries";
+import {
+  adoptRun,
+  type KeptRun,
+  pressRun,
+  useKeeps,
+  useKeptRun,
+  useLink,
+  useOpenRuns,
+} from "~/data/runStore";
 import { Loaded } from "~/ui/Loading";
 import { useTitle } from "~/ui/Screen";
 import { RunLive } from "./RunLive";
+import { useRunSettings } from "./runSettings";
+import { simulatedOrderOf } from "./sources/simulatedOrder";
+import { useRunningOrder } from "./sources/useRunningOrder";
+import { useFollowedStart } from "./useFollowedStart";
 
 /** A run: the one kept on this device, with what other phones have pressed; or else the server's, taken up here. */
 export function RunScreen({ id }: { id: string }) {
@@ -18,8 +29,12 @@ export function RunScreen({ id }: { id: string }) {
   useEffect(() => {
     if (run.data) adoptRun(run.data);
   }, [run.data]);
+  const others = useOpenRuns().filter((other) => other.run.id !== id);
   return (
     <View className="min-h-0 flex-1" role="main">
+      {others.map((other) => (
+        <Beside key={other.run.id} kept={other} />
+      ))}
       {kept ? <Live kept={kept} /> : <Loaded query={run}>{() => null}</Loaded>}
     </View>
   );
@@ -29,10 +44,21 @@ function Live({ kept }: { kept: KeptRun }) {
   const { run, events } = kept;
   const state = useMemo(() => runState(run.plan, events), [run.plan, events]);
   const mayRun = useMay("run");
-  useFollowedStart(run, state.startsAt, mayRun ? state.status : "ended");
+  useFollowedStart(kept, state);
   const ahead = useClockAhead();
   useNotedClock(run.id, mayRun ? ahead : state.clockAhead, state.clockAhead);
   return <RunLive run={run} state={state} trouble={useTrouble(kept, ahead)} />;
+}
+
+/** Another run under way on this device, which is not shown: it goes on following its start. */
+function Beside({ kept }: { kept: KeptRun }) {
+  const { run, events } = kept;
+  const state = useMemo(() => runState(run.plan, events), [run.plan, events]);
+  const mayRun = useMay("run");
+  const { followsOrder } = useRunSettings();
+  useFollowedStart(kept, state);
+  useRunningOrder(simulatedOrderOf, run, state, followsOrder && mayRun);
+  return null;
 }
 
 /** What is wrong, in one line: what matters most. */
@@ -47,32 +73,6 @@ function useTrouble({ refused }: KeptRun, ahead: number): string | null {
   if (link === "unreachable") return "No connection. Every press is kept here and sent later.";
   if (link === "troubled") return "The server has trouble. Every press is kept here and sent later.";
   return clockWords(ahead);
-}
-
-/**
- * The start is moved elsewhere (Today, another phone) and the run notes when it learned of it; it is moved here and the
- * start itself follows, as soon as the server can be reached.
- */
-function useFollowedStart(run: KeptRun["run"], startsAt: number, status: string): void {
-  const start = useStart(run.startId ?? "", { every: 5_000 });
-  const save = useSaveStart();
-  const mayMove = useMay("build");
-  const theirs = start.data ? Date.parse(start.data.startsAt) : null;
-  const heard = useRef<number | null>(null);
-  useEffect(() => {
-    if (theirs === null || status === "ended" || run.plan.kind === "cool-down") return;
-    const before = heard.current ?? Date.parse(run.plan.startsAt);
-    if (theirs !== before && theirs !== startsAt)
-      pressRun(run.id, { kind: "start-moved", startsAt: new Date(theirs).toISOString() });
-    heard.current = theirs;
-  }, [theirs, startsAt, status, run]);
-  const { data } = start;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: saved once for each time it is moved here
-  useEffect(() => {
-    if (!mayMove || !data || status === "ended" || run.plan.kind === "cool-down" || save.isPending) return;
-    if (theirs === startsAt || heard.current !== theirs) return;
-    save.mutate({ start: data, changes: movedStart(data, startsAt) });
-  }, [startsAt, theirs, start.dataUpdatedAt]);
 }
 
 /** A clock that was found wrong is noted in the log, once for each time it is found so. */

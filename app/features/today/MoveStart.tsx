@@ -6,6 +6,7 @@ import { useSaveStart } from "~/data/queries";
 import { Button } from "~/ui/Button";
 import { clockTime } from "~/ui/dates";
 import { Field, FieldError } from "~/ui/Field";
+import { listedTime } from "./listedTime";
 import { movedStart } from "./movedStart";
 
 const MINUTE = 60_000;
@@ -17,6 +18,7 @@ export function MoveStart({ start }: { start: Start }) {
   const save = useSaveStart();
   const [before, setBefore] = useState<Start | null>(null);
   const { time } = wallClock(start.startsAt, start.zone);
+  const listed = listedTime(start);
 
   function moveTo(startsAt: number) {
     setBefore(start);
@@ -64,6 +66,17 @@ export function MoveStart({ start }: { start: Start }) {
           />
         ) : null}
       </View>
+      {listed ? (
+        <View className="flex-row flex-wrap items-center gap-x-3">
+          <Text className="font-text text-body text-ink">The start list says {listed}.</Text>
+          <Button
+            label={`It says ${time}`}
+            look="plain"
+            disabled={save.isPending}
+            onPress={() => save.mutate({ start, changes: { listedAt: start.startsAt } })}
+          />
+        </View>
+      ) : null}
       {save.error ? <FieldError text={save.error.message} /> : null}
       {save.isSuccess && before ? (
         <Text role="status" className="font-text text-small text-muted">

@@ -11,6 +11,7 @@ import { useFitAt } from "~/features/fit/useFitAt";
 import { startRun } from "~/features/run/startRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
+import { listedTime } from "./listedTime";
 import { MoveStart } from "./MoveStart";
 import { availableFor, type StartView, startView } from "./startView";
 
@@ -39,6 +40,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
   };
   const zone = foreignZone(start.zone);
   const day = dayName(start.startsAt, start.zone, now);
+  const listed = listedTime(start);
   return (
     <View
       role="group"
@@ -70,6 +72,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
             <Text className="font-text text-small text-muted">
               {[day === "Today" ? "start" : day, zone ? `${zone} time` : null].filter(Boolean).join(", ")}
             </Text>
+            {listed ? <Text className="font-text text-small text-muted">on the list {listed}</Text> : null}
           </View>
         </View>
         <Standing start={start} view={view} isBest={isBest} over={over} now={now} />

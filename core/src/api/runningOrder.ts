@@ -1,10 +1,7 @@
 import { z } from "zod";
-import { instantSchema } from "./common";
 
 /** Which running order is followed. */
 export const orderQuerySchema = z.strictObject({
-  /** The time on the start list: a start that has been moved no longer says it. */
-  listed: instantSchema,
   /** The simulated day: the same seed gives the same one. */
   seed: z.coerce
     .number()

@@ -22,6 +22,8 @@ export const startShape = {
   startsAt: instantSchema,
   /** The earliest beginning: when the athlete is there and free. Time available runs from here to the start. */
   readyAt: instantSchema,
+  /** The time on the start list, which stays when the start moves; as it was, unless given. */
+  listedAt: instantSchema.optional(),
   /** What kind of event it is, where the club has one. */
   eventId: z.uuid({ error: "Choose an event of the club, or none." }).nullable(),
   setting: settingSchema,
@@ -58,6 +60,8 @@ export const startSchema = z.strictObject({
   zone: z.string(),
   startsAt: z.iso.datetime(),
   readyAt: z.iso.datetime(),
+  /** The time on the start list: the start may have moved since. */
+  listedAt: z.iso.datetime(),
   eventId: z.uuid().nullable(),
   setting: settingSchema,
   /** What the fit has to know of its event and its athlete. */

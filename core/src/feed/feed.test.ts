@@ -1,31 +1,69 @@
 import fc from "fast-check";
 import { simulatedStrap } from "./heartRate";
-import { simulatedOrder } from "./runningOrder";
+import { simulatedList, simulatedOrder } from "./runningOrder";
 
-const LISTED = Date.parse("2026-06-01T12:00:00.000Z");
+const LISTED = "2026-06-01T12:00:00.000Z";
+const NOON = Date.parse(LISTED);
+const hall = { listedAt: LISTED, venue: "Ice hall", zone: "UTC" };
 
 describe("a running order that is not there", () => {
+  const anySecond = fc.integer({ min: -21_600, max: 21_600 });
+
   it("says the same for the same seed, never earlier than the list, and fewer and fewer before", () => {
     fc.assert(
+      fc.property(fc.nat(9999), anySecond, anySecond, (seed, listed, second) => {
+        const list = simulatedList(seed, hall);
+        const at = NOON + listed * 1000;
+        const now = NOON + second * 1000;
+        const news = simulatedOrder(list, at, now);
+        expect(simulatedOrder(simulatedList(seed, hall), at, now)).toEqual(news);
+        expect(news.simulated).toBe(true);
+        expect(Date.parse(news.startsAt) - at).toBe(news.lateSeconds * 1000);
+        expect(news.lateSeconds).toBeGreaterThanOrEqual(0);
+        expect(simulatedOrder(list, at, now + 60_000).before).toBeLessThanOrEqual(news.before);
+      }),
+    );
+  });
+
+  it("moves all of one list together: nobody overtakes who is listed a slot before", () => {
+    fc.assert(
       fc.property(
-        fc.integer({ min: 0, max: 9999 }),
-        fc.integer({ min: -6000, max: 3600 }),
-        (seed, second) => {
-          const now = LISTED + second * 1000;
-          const news = simulatedOrder(seed, LISTED, now);
-          expect(simulatedOrder(seed, LISTED, now)).toEqual(news);
-          expect(news.simulated).toBe(true);
-          expect(Date.parse(news.startsAt) - LISTED).toBe(news.lateSeconds * 1000);
-          expect(news.lateSeconds).toBeGreaterThanOrEqual(0);
-          expect(simulatedOrder(seed, LISTED, now + 60_000).before).toBeLessThanOrEqual(news.before);
+        fc.nat(9999),
+        anySecond,
+        fc.integer({ min: 420, max: 9000 }),
+        anySecond,
+        (seed, a, after, n) => {
+          const list = simulatedList(seed, hall);
+          const expected = (listed: number) =>
+            Date.parse(simulatedOrder(list, NOON + listed * 1000, NOON + n * 1000).startsAt);
+          // Somebody may take a little less than listed; the order stays.
+          expect(expected(a + after)).toBeGreaterThan(expected(a));
         },
       ),
     );
   });
 
+  it("is one list for a place and a day of its own clock, and another for any other", () => {
+    const of = (more: object) => simulatedList(7, { ...hall, ...more });
+    expect(of({ listedAt: "2026-06-01T18:30:00.000Z", venue: " ice HALL" })).toEqual(of({}));
+    // After midnight it is still the day before's competition.
+    const vienna = (listedAt: string) => of({ listedAt, zone: "Europe/Vienna" });
+    expect(vienna("2026-06-01T23:30:00.000Z")).toEqual(vienna("2026-06-01T12:00:00.000Z"));
+    expect(vienna("2026-06-02T12:00:00.000Z")).not.toEqual(vienna("2026-06-01T12:00:00.000Z"));
+    for (const more of [{ venue: "Pool" }, { listedAt: "2026-06-02T12:00:00.000Z" }])
+      expect(of(more).seed).not.toBe(of({}).seed);
+  });
+
   it("is on time before it has begun, and late by minutes on many a day", () => {
-    const late = Array.from({ length: 200 }, (_, seed) => simulatedOrder(seed, LISTED, LISTED).lateSeconds);
-    expect(simulatedOrder(1, LISTED, LISTED - 7_200_000)).toMatchObject({ lateSeconds: 0, before: 12 });
+    const late = Array.from(
+      { length: 200 },
+      (_, seed) => simulatedOrder(simulatedList(seed, hall), NOON, NOON).lateSeconds,
+    );
+    const { opens } = simulatedList(1, hall);
+    expect(simulatedOrder(simulatedList(1, hall), NOON, opens - 1000)).toMatchObject({
+      lateSeconds: 0,
+      before: 68,
+    });
     expect(late.filter((s) => s > 120).length).toBeGreaterThan(60);
     expect(Math.max(...late)).toBeLessThan(3600);
   });

@@ -1,4 +1,5 @@
 import { random } from "../random";
+import { wallClock, zonedInstant } from "../time/zone";
 
 /** What a running order says of one start. */
 export interface OrderNews {
@@ -12,44 +13,74 @@ export interface OrderNews {
   simulated: boolean;
 }
 
-/** Seconds on the list from one to the next, and how many come before. */
-const SLOT = 420;
-const BEFORE = 12;
+/** The start list of one competition day at one place: all who start from it are late together. */
+export interface StartList {
+  seed: number;
+  /** When its first one goes, milliseconds since the epoch. */
+  opens: number;
+}
+
+/** Where a start stands on a list. */
+export interface Listed {
+  /** The time on the start list, ISO 8601: a start that has been moved no longer says it. */
+  listedAt: string;
+  venue: string;
+  /** IANA name. */
+  zone: string;
+}
+
+/** A competition day begins at this time of the place's own clock; who starts after midnight is still of the day before. */
+const DAY_BEGINS = { hour: 4, time: "04:00" };
+const HOUR = 3_600_000;
+
+/** The simulated list that a start stands on: the same for all of one place and day. */
+export function simulatedList(seed: number, { listedAt, venue, zone }: Listed): StartList {
+  const early = new Date(Date.parse(listedAt) - DAY_BEGINS.hour * HOUR).toISOString();
+  const { date } = wallClock(early, zone);
+  const opens = Date.parse(zonedInstant(date, DAY_BEGINS.time, zone).instant);
+  return { seed: mixed(seed, `${venue.trim().toLowerCase()} ${date}`), opens };
+}
+
+/** A seed that depends on some words too (FNV-1a, 32 bits). */
+function mixed(seed: number, words: string): number {
+  let hash = 0x811c9dc5 ^ seed;
+  for (const letter of words) hash = Math.imul(hash ^ (letter.codePointAt(0) ?? 0), 0x01000193);
+  return hash >>> 0;
+}
+
+/** From one to the next on the list, milliseconds. */
+const SLOT = 420_000;
 
 /**
- * A competition that runs late in a seeded, repeatable way: one goes after the other, most take a little longer than
- * listed, now and then something takes minutes, and what is lost is only won back little by little. Nobody goes before
- * their time on the list.
+ * A competition that runs late in a seeded, repeatable way: one goes after the other, now and then something takes minutes,
+ * and what is lost is won back little by little. Nobody goes before their time on the list, and nobody overtakes.
  * @param listed the time on the start list, milliseconds since the epoch
  * @param now milliseconds since the epoch
  */
-export function simulatedOrder(seed: number, listed: number, now: number): OrderNews {
+export function simulatedOrder({ seed, opens }: StartList, listed: number, now: number): OrderNews {
   const next = random(seed);
-  const first = listed - BEFORE * SLOT * 1000;
-  let free = first;
-  let late = 0;
+  const mine = Math.floor((listed - opens) / SLOT);
+  let free = opens;
   let gone = 0;
-  for (let k = 0; k < BEFORE; k++) {
-    const planned = first + k * SLOT * 1000;
-    const begins = Math.max(planned, free);
+  for (let k = 0; k < mine; k++) {
     // Both are drawn every time, so that what comes later does not depend on what comes now.
     const [kind, much] = [next(), next()];
-    free = begins + (SLOT + overrun(kind, much)) * 1000;
-    if (begins > now) break;
-    // As late as this one began; later still once it has gone on for longer than it should have.
-    late = Math.max(begins - planned, Math.min(free, now) - (planned + SLOT * 1000));
-    if (free <= now) gone++;
+    const begins = Math.max(opens + k * SLOT, free);
+    const ends = begins + SLOT + overrun(kind, much);
+    if (ends <= now) gone++;
+    // Nobody knows yet how long one will take: as listed, or longer once it has gone on for longer.
+    free = ends <= now ? ends : begins <= now ? Math.max(begins + SLOT, now) : begins + SLOT;
   }
-  const lateSeconds = Math.max(0, Math.round(late / 1000));
+  const lateSeconds = Math.max(0, Math.round((free - opens - mine * SLOT) / 1000));
   return {
     startsAt: new Date(listed + lateSeconds * 1000).toISOString(),
     lateSeconds,
-    before: BEFORE - gone,
+    before: mine - gone,
     simulated: true,
   };
 }
 
+/** How much longer than listed one takes, milliseconds. */
 function overrun(kind: number, much: number): number {
-  if (kind < 0.12) return 120 + much * 240;
-  return kind < 0.8 ? much * 30 : -much * 30;
+  return (kind < 0.09 ? 120 + much * 240 : -much * 40) * 1000;
 }

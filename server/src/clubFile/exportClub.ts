@@ -38,7 +38,8 @@ export async function exportClub({ sequelize, models }: Database, clubId: string
       starts: starts.flatMap((start): StartInFile[] => {
         const plan = plans.get(start.id);
         if (!plan) return [];
-        const { id, version, athleteId, title, venue, zone, startsAt, readyAt, eventId, setting } = start;
+        const { id, version, athleteId, title, venue, zone, startsAt, readyAt, listedAt, eventId, setting } =
+          start;
         return [
           {
             id,
@@ -49,6 +50,7 @@ export async function exportClub({ sequelize, models }: Database, clubId: string
             zone,
             startsAt: startsAt.toISOString(),
             readyAt: readyAt.toISOString(),
+            ...(listedAt ? { listedAt: listedAt.toISOString() } : {}),
             eventId,
             setting,
             plan: {

@@ -52,6 +52,7 @@ export async function importClub(
       ...start,
       startsAt: new Date(start.startsAt),
       readyAt: new Date(start.readyAt),
+      listedAt: start.listedAt ? new Date(start.listedAt) : null,
     })),
     (rows) => Start.bulkCreate(rows, { transaction }),
   );

@@ -1,4 +1,4 @@
-import { simulatedOrder } from "@tonodrome/core";
+import { simulatedList, simulatedOrder } from "@tonodrome/core";
 import { idParamsSchema, orderQuerySchema } from "@tonodrome/core/api";
 import { placeOf } from "../access/access";
 import { findSession } from "../access/session";
@@ -23,14 +23,16 @@ export const runningOrder: Resource = (context) => (app, _options, done) => {
     },
     async (request, reply) => {
       const { clubId } = placeOf(request);
-      const { listed, seed } = request.query;
       const start = await context.models.Start.findOne({ where: { clubId, id: request.params.id } });
       if (!start) throw notFound("start");
+      const { startsAt, venue, zone } = start.get();
+      const listedAt = (start.get("listedAt") ?? startsAt).toISOString();
+      const list = simulatedList(request.query.seed, { listedAt, venue, zone });
       const mayStill = async () => Boolean((await findSession(context, request, clubId))?.role);
       return streamEvents(request, reply, mayStill, (send) => {
         let last = "";
         const look = () => {
-          const news = simulatedOrder(seed, Date.parse(listed), Date.now());
+          const news = simulatedOrder(list, Date.parse(listedAt), Date.now());
           // The time to be expected counts up second by second while somebody is slow; that is told every half minute.
           const known = `${news.before} ${Math.floor(news.lateSeconds / 30)}`;
           if (known === last) return;

@@ -12,7 +12,7 @@ import {
   runListSchema,
   runSchema,
 } from "@tonodrome/core/api";
-import { Op } from "sequelize";
+import { literal, Op, type WhereOptions } from "sequelize";
 import { type Place, placeOf, sessionOf } from "../access/access";
 import { audit } from "../access/audit";
 import type { Along } from "../access/session";
@@ -67,7 +67,9 @@ export const runs: Resource = (context) => (app, _options, done) => {
           ...(onlyAthlete ? { athleteId: onlyAthlete } : {}),
           ...(before ? { createdAt: { [Op.lt]: new Date(before) } } : {}),
         },
-        include: [eventsIn(clubId)],
+        // A row of the log says nothing of heart rates, nor of what the plan was fitted from.
+        attributes: { exclude: ["plan"], include: [[literal(`"Run"."plan" - 'source'`), "plan"]] },
+        include: [eventsIn(clubId, { event: { kind: { [Op.ne]: "pulse" } } })],
         order: [["createdAt", "DESC"]],
         limit: PAGE + 1,
       });
@@ -150,8 +152,8 @@ export const runs: Resource = (context) => (app, _options, done) => {
 };
 
 /** A run's events, of its own club: ids are unique within a club only. */
-function eventsIn(clubId: string) {
-  return { association: "events", separate: true, where: { clubId } };
+function eventsIn(clubId: string, only: WhereOptions = {}) {
+  return { association: "events", separate: true, where: { clubId, ...only } };
 }
 
 type Joined = RunRow & { events: RunEventRow[] };

@@ -123,7 +123,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
         await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
         const before = await read(id, place, transaction);
         const [count] = await models.Start.update(
-          { ...columns(input), version: version + 1 },
+          { ...columns({ listedAt: before.listedAt, ...input }), version: version + 1 },
           { where: { id, clubId, version }, transaction },
         );
         const after = await read(id, place, transaction);
@@ -178,6 +178,7 @@ type Joined = StartRow & { athlete: AthleteRow; plan: PlanRow; event: EventTypeR
 
 function toStart(row: Joined): Start {
   const { id, version, athlete, title, venue, zone, startsAt, readyAt, eventId, setting, plan, event } = row;
+  const listedAt = row.listedAt ?? startsAt;
   return {
     id,
     version,
@@ -187,6 +188,7 @@ function toStart(row: Joined): Start {
     zone,
     startsAt: startsAt.toISOString(),
     readyAt: readyAt.toISOString(),
+    listedAt: listedAt.toISOString(),
     eventId,
     setting,
     facts: factsOf(event, athlete.profile),
@@ -203,14 +205,20 @@ export function factsOf(
 }
 
 function columns(input: StartInput) {
-  return { ...input, startsAt: new Date(input.startsAt), readyAt: new Date(input.readyAt) };
+  const { startsAt, readyAt, listedAt } = input;
+  return {
+    ...input,
+    startsAt: new Date(startsAt),
+    readyAt: new Date(readyAt),
+    listedAt: listedAt && Date.parse(listedAt) !== Date.parse(startsAt) ? new Date(listedAt) : null,
+  };
 }
 
 const eventsOf = ({ eventId }: Pick<StartInput, "eventId">) => (eventId ? [eventId] : []);
 
 /** Names of the fields that read differently. */
 function changedFields(before: Start, after: Start): string[] {
-  const fields = ["title", "venue", "zone", "startsAt", "readyAt", "eventId"] as const;
+  const fields = ["title", "venue", "zone", "startsAt", "readyAt", "listedAt", "eventId"] as const;
   const changed: string[] = fields.filter((name) => before[name] !== after[name]);
   if (!isDeepStrictEqual(before.setting, after.setting)) changed.push("setting");
   return before.athlete.id === after.athlete.id ? changed : ["athlete", ...changed];
@@ -225,6 +233,7 @@ function saysTheSame(start: Start, input: StartInput): boolean {
     start.zone === input.zone &&
     sameTime(start.startsAt, input.startsAt) &&
     sameTime(start.readyAt, input.readyAt) &&
+    (input.listedAt === undefined || sameTime(start.listedAt, input.listedAt)) &&
     start.eventId === input.eventId &&
     isDeepStrictEqual(start.setting, input.setting)
   );

@@ -4,6 +4,13 @@ import { firstTables } from "./0001-first-tables";
 import { accounts } from "./0002-accounts";
 import { shelf } from "./0003-shelf";
 import { building } from "./0004-building";
+import { listed } from "./0005-listed";
 
 /** In order, forward only: never change one that has been released, add another. */
-export const migrations: RunnableMigration<QueryInterface>[] = [firstTables, accounts, shelf, building];
+export const migrations: RunnableMigration<QueryInterface>[] = [
+  firstTables,
+  accounts,
+  shelf,
+  building,
+  listed,
+];

@@ -108,6 +108,7 @@ export function defineModels(sequelize: Sequelize): Models {
       zone: needed(TEXT),
       startsAt: instant,
       readyAt: instant,
+      listedAt: { type: DataTypes.DATE },
       eventId: { type: UUID },
       setting: { ...needed(JSONB), defaultValue: usualSetting },
     }),

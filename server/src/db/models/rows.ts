@@ -70,6 +70,8 @@ export interface StartRow {
   zone: string;
   startsAt: Date;
   readyAt: Date;
+  /** The time on the start list; null while it is the time it starts at. */
+  listedAt: Date | null;
   eventId: string | null;
   setting: Setting;
 }
