@@ -43,6 +43,8 @@ const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden"]);
 const ABOUT = "run:";
 const PRESSED = "run-presses:";
 const RETRY = 3_000;
+/** What a press did is painted before it is sent, milliseconds. */
+const PAINTED = 40;
 
 const listeners = new Set<() => void>();
 const runs = new Map<string, KeptRun>();
@@ -166,7 +168,8 @@ export function pressRun(id: string, press: Press): void {
   if (!kept) return;
   const event = { ...press, id: uuid(), at: new Date(timeNow()).toISOString() } as RunEvent;
   put({ ...kept, events: [...kept.events, event] });
-  void sendAll();
+  clearTimeout(timer);
+  timer = setTimeout(sendAll, PAINTED);
 }
 
 /** Sends whatever the server does not have yet, and tries again later when it cannot be reached. */

@@ -21,7 +21,7 @@ test("the start is moved in two taps, the fit follows, and the move is taken bac
   // Unless the list itself was wrong.
   await card.getByRole("button", { name: "+5 min" }).click();
   await expect(card.getByText(/^The start list says/)).toBeVisible();
-  await card.getByRole("button", { name: /^It says/ }).click();
+  await card.getByRole("button", { name: /^Set the list to/ }).click();
   await expect(card).not.toContainText("list");
 });
 

@@ -11,10 +11,7 @@ import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";
 import { Sheet } from "~/ui/Sheet";
 
-const READY = ["1", "2", "3", "4", "5"].map((value, i) => ({
-  value,
-  label: ["1 not at all", "2", "3", "4", "5 fully"][i] as string,
-}));
+const READY = ["1", "2", "3", "4", "5"].map((value) => ({ value, label: value }));
 
 /** After the start: a cool-down as a run of its own, three quick questions, and the log. */
 export function AfterRun({
@@ -71,7 +68,13 @@ export function AfterRun({
       }
     >
       <Text className="font-text text-body text-ink">Three quick questions; leave out what you like.</Text>
-      <Choice label="How ready?" named options={READY} value={ready} onChange={setReady} />
+      <Choice
+        label="How ready, from 1 (not at all) to 5 (fully)?"
+        named
+        options={READY}
+        value={ready}
+        onChange={setReady}
+      />
       <Field
         label="What happened first?"
         value={first}

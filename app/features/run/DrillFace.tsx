@@ -1,5 +1,4 @@
 import { breathAt, formatLength, formatMinus, partAt, phaseName } from "@tonodrome/core";
-import { Text, View } from "react-native";
 import type { FaceModel } from "./faceModel";
 import { Timer } from "./Timer";
 
@@ -14,12 +13,10 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
   const counted = part && (part.many > 1 || part.rep !== null) ? part : null;
   const held = state.heldSince !== null;
   return (
-    <View>
-      <Text className={`font-strong text-title ${text}`} numberOfLines={2}>
-        {drill.name}
-      </Text>
+    <div className="break-words">
+      <div className={`line-clamp-2 font-strong text-title ${text}`}>{drill.name}</div>
       {settings.bigType ? null : (
-        <Text className={`font-text text-lead ${text}`} numberOfLines={2}>
+        <div className={`line-clamp-2 font-text text-lead ${text}`}>
           {[
             drill.wait ? "" : `${drills.indexOf(split) + 1} of ${drills.length}`,
             drill.wait ? "" : drill.phase === "kit" ? phaseName(drill.phase) : `${drill.intensity} %`,
@@ -29,13 +26,13 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
           ]
             .filter(Boolean)
             .join(", ")}
-        </Text>
+        </div>
       )}
       <Timer text={text} big={settings.bigType}>
         {clock.remaining < 0 ? formatMinus(-clock.remaining) : formatLength(Math.ceil(clock.remaining))}
       </Timer>
       {counted && !held ? (
-        <Text className={`font-strong text-title ${text}`} numberOfLines={2} testID="part">
+        <div className={`line-clamp-2 font-strong text-title ${text}`} data-testid="part">
           {[
             counted.part.words,
             counted.rep !== null && counted.part.reps ? `rep ${counted.rep} of ${counted.part.reps}` : "",
@@ -44,16 +41,16 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
           ]
             .filter(Boolean)
             .join(", ")}
-        </Text>
+        </div>
       ) : null}
-      <Text className={`font-strong text-title ${text}`} numberOfLines={settings.bigType ? 2 : 3}>
+      <div className={`font-strong text-title ${settings.bigType ? "line-clamp-2" : "line-clamp-3"} ${text}`}>
         {held
           ? "On hold. The start is not."
           : drill.breath
             ? breathWords(clock.elapsed, drill.focus)
             : drill.focus}
-      </Text>
-    </View>
+      </div>
+    </div>
   );
 }
 

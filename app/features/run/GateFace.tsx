@@ -1,5 +1,4 @@
 import { formatLength, gateTally } from "@tonodrome/core";
-import { Text, View } from "react-native";
 import type { FaceModel } from "./faceModel";
 import { type Ground, Press } from "./Press";
 import { Timer } from "./Timer";
@@ -16,28 +15,26 @@ export function GateFace({ model, text }: { model: FaceModel; text: string }) {
   const tally = gateTally(gate, split.tries);
   const left = capLeft(model);
   return (
-    <View>
-      <Text className={`font-strong text-title ${text}`} numberOfLines={2}>
+    <div className="break-words">
+      <div className={`line-clamp-2 font-strong text-title ${text}`}>
         {split.drill.name}
         {tally.sides > 1 ? `, ${SIDES[tally.side] ?? ""}` : ""}
-      </Text>
+      </div>
       {settings.bigType || model.offer ? null : (
-        <Text className={`font-text text-lead ${text}`} numberOfLines={2}>
-          {split.drill.words}
-        </Text>
+        <div className={`line-clamp-2 font-text text-lead ${text}`}>{split.drill.words}</div>
       )}
       <Timer text={text} big={settings.bigType}>
         {`${tally.counting}/${tally.wanted}`}
       </Timer>
-      <Text className={`font-strong text-title ${text}`} testID="tally" role="status">
+      <div className={`font-strong text-title ${text}`} data-testid="tally" role="status">
         {tally.hits + tally.misses === 0 ? "First try" : `Try ${tally.hits + tally.misses + 1}`}
         {left > 0 ? `, ${formatLength(left)} left` : ". Time is up: move on"}
-      </Text>
-      <Text className={`font-strong text-title ${text}`} numberOfLines={model.offer ? 1 : 2}>
+      </div>
+      <div className={`font-strong text-title ${model.offer ? "line-clamp-1" : "line-clamp-2"} ${text}`}>
         {state.heldSince === null ? split.drill.focus : "On hold. The start is not."}
-      </Text>
-      <Text className="sr-only">{formatLength(Math.max(0, clock.elapsed))}</Text>
-    </View>
+      </div>
+      <span className="sr-only">{formatLength(Math.max(0, clock.elapsed))}</span>
+    </div>
   );
 }
 
@@ -50,9 +47,9 @@ export function capLeft({ state, clock }: Pick<FaceModel, "state" | "clock">): n
 /** Hit and miss: the two largest areas there are. */
 export function GatePresses({ presses, ground }: { presses: Presses; ground: Ground }) {
   return (
-    <View className="min-h-[168px] flex-row gap-2 pt-2">
+    <div className="flex min-h-[168px] gap-2 pt-2">
       <Press label="Miss" ground={ground} onPress={presses.miss} fills />
       <Press label="Hit" ground={ground} onPress={presses.hit} fills full />
-    </View>
+    </div>
   );
 }

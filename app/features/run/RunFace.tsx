@@ -7,7 +7,7 @@ import { type Ground, Press, WORDS } from "./Press";
 import { PulseStrip } from "./PulseStrip";
 import { ReadyFace } from "./ReadyFace";
 import { RefitBar } from "./RefitBar";
-import { type FootActions, RunFoot } from "./RunFoot";
+import { type FootActions, footOf, RunFoot } from "./RunFoot";
 import type { Presses } from "./usePresses";
 import { WaitFace } from "./WaitFace";
 
@@ -28,40 +28,39 @@ export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
   const lies = width > height && height < 620;
   const { text, now } = WORDS[ground];
   return (
-    <View className={`min-h-0 flex-1 p-4 ${lies ? "flex-row gap-4" : ""}`}>
-      <View className="min-h-0 flex-1">
-        <View className="flex-row items-center gap-3">
+    <div className={`flex min-h-0 flex-1 p-4 ${lies ? "gap-4" : "flex-col"}`}>
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+        <div className="flex items-center gap-3">
           <Press label="Leave" sign="←" ground={ground} onPress={actions.leave} narrow />
-          <Text className={`flex-1 font-strong text-body ${text}`} numberOfLines={2}>
+          <span className={`line-clamp-2 flex-1 break-words font-strong text-body ${text}`}>
             {run.athleteName}
-          </Text>
-          <Text className={`font-figures text-figure ${now}`} style={{ fontVariant: ["tabular-nums"] }}>
-            <Text className="text-lead">start </Text>
+          </span>
+          <span className={`whitespace-nowrap font-figures text-figure tabular-nums ${now}`}>
+            <span className="text-lead">start </span>
             {formatMinus(-clock.untilStart)}
-          </Text>
-        </View>
-        <Text
-          className={`pt-1 font-text text-body ${text}`}
-          numberOfLines={2}
+          </span>
+        </div>
+        <div
+          className={`mt-1 line-clamp-2 min-h-[1lh] shrink-0 font-text text-body ${text}`}
           role={ground === "paper" ? "status" : undefined}
         >
           {trouble ?? [paceWords(model), orderWords(order)].filter(Boolean).join(", ")}
-        </Text>
+        </div>
         {pulse ? <PulseStrip pulse={pulse} text={text} /> : null}
         <div className="run-room flex min-h-0 flex-1 flex-col justify-center overflow-hidden">
           <Middle model={model} text={text} />
         </div>
         {settings.bigType || lies || model.offer ? null : (
-          <Text className={`pb-2 font-text text-lead ${text}`} numberOfLines={2}>
+          <div className={`mb-2 line-clamp-2 min-h-[1lh] shrink-0 break-words font-text text-lead ${text}`}>
             {nextWords(model)}
-          </Text>
+          </div>
         )}
-      </View>
-      <View className={lies ? "w-[46%] justify-end" : ""}>
+      </div>
+      <div className={`flex shrink-0 flex-col ${lies ? "w-[46%] justify-end" : ""}`}>
         <RefitBar model={model} presses={presses} ground={ground} onLeave={actions.leaveOffer} />
-        <RunFoot model={model} presses={presses} actions={actions} ground={ground} />
-      </View>
-    </View>
+        <RunFoot {...footOf(model)} presses={presses} actions={actions} ground={ground} />
+      </div>
+    </div>
   );
 }
 
@@ -89,7 +88,7 @@ function Middle({ model, text }: { model: FaceModel; text: string }) {
 }
 
 function nextWords({ state, plan }: FaceModel): string {
-  if (state.status !== "under-way") return " ";
+  if (state.status !== "under-way") return "";
   const next = state.splits.find((s, i) => i > state.index && s.outcome === "pending");
   if (!next)
     return plan.kind === "cool-down" ? "Next: the end" : `Next: the wait, ${spokenLength(state.waitSeconds)}`;

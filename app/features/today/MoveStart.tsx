@@ -67,11 +67,10 @@ export function MoveStart({ start }: { start: Start }) {
         ) : null}
       </View>
       {listed ? (
-        <View className="flex-row flex-wrap items-center gap-x-3">
+        <View className="flex-row flex-wrap items-center gap-x-3 gap-y-2">
           <Text className="font-text text-body text-ink">The start list says {listed}.</Text>
           <Button
-            label={`It says ${time}`}
-            look="plain"
+            label={`Set the list to ${time}`}
             disabled={save.isPending}
             onPress={() => save.mutate({ start, changes: { listedAt: start.startsAt } })}
           />
