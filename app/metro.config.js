@@ -16,7 +16,7 @@ config.resolver.resolveRequest = (context, name, platform) =>
 const api = process.env.TONODROME_API;
 if (api) {
   const { createProxyMiddleware } = require("http-proxy-middleware");
-  const proxy = createProxyMiddleware({ target: api, pathFilter: "/api" });
+  const proxy = createProxyMiddleware({ target: api, pathFilter: ["/api", "/health"] });
   config.server.enhanceMiddleware = (metro) => (request, response, next) =>
     proxy(request, response, () => metro(request, response, next));
 }

@@ -104,7 +104,7 @@ export async function expectAccessible(page: Page): Promise<void> {
  */
 export async function controlClock(page: Page): Promise<void> {
   await page.clock.install();
-  await page.route(/\/api\/(?!.*changes)/, async (route) => {
+  await page.route(/\/(health$|api\/(?!.*changes))/, async (route) => {
     const response = await route.fetch().catch(() => null);
     if (!response) return route.abort();
     const now = await page.evaluate(() => Date.now()).catch(() => Date.now());

@@ -14,7 +14,6 @@ interface Shot {
   name: string;
   size?: typeof PHONE;
   dark?: boolean;
-  signedOut?: boolean;
   go: (page: Page) => Promise<void>;
 }
 
@@ -51,8 +50,23 @@ async function refit(page: Page): Promise<void> {
   await page.getByTestId("refit").waitFor();
 }
 
+/** The wait, at the moment the routine is paced by breath. */
+async function wait(page: Page): Promise<void> {
+  await makeStart(page, "Anneliese Obermayer-Castellanos", 10);
+  await givePlan(page, [{ name: "Single jumps", phase: "technical", focus: "Arms quiet at the top" }]);
+  await beginRun(page);
+  await page.getByRole("button", { name: "Done", exact: true }).click();
+  const [minutes = 0, seconds = 0] = (await page.getByRole("timer").first().innerText())
+    .split(":")
+    .map(Number);
+  await page.clock.fastForward((minutes * 60 + seconds - 130) * 1000);
+  await page
+    .getByText(/^Breathe/)
+    .first()
+    .waitFor();
+}
+
 const shots: Shot[] = [
-  { name: "sign-in", signedOut: true, go: async (page) => void (await page.goto("/")) },
   {
     name: "members",
     go: async (page) => {
@@ -154,10 +168,11 @@ const shots: Shot[] = [
   // These make starts of their own, so they come last.
   { name: "run-gate", dark: true, go: gate },
   { name: "run-refit", size: LYING, go: refit },
+  { name: "run-wait", go: wait },
 ];
 
 const wanted = process.argv.slice(2);
-for (const { name, size = PHONE, dark, signedOut, go } of shots) {
+for (const { name, size = PHONE, dark, go } of shots) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
   const context = await browser.newContext({
     baseURL: base,
@@ -167,7 +182,7 @@ for (const { name, size = PHONE, dark, signedOut, go } of shots) {
   });
   const page = await context.newPage();
   await controlClock(page);
-  if (!signedOut) await openDemo(page);
+  await openDemo(page);
   await go(page);
   await page.getByRole("main").waitFor();
   // A page in sight keeps a stream open, so the network is never idle: what it asks for first is given a moment.

@@ -1,6 +1,6 @@
 import { type ApiError, apiErrorSchema, type ErrorCode } from "@tonodrome/core/api";
 import type { z } from "zod";
-import { hearServerTime } from "./clock";
+import { askedNow, hearServerTime } from "./clock";
 
 /** A request that did not do what was asked, in words for the person. */
 export class ApiFailure extends Error {
@@ -37,7 +37,7 @@ export async function ask<S extends z.ZodType>(
   body?: unknown,
   patience = PATIENCE,
 ): Promise<z.infer<S>> {
-  const asked = performance.now();
+  const asked = askedNow();
   const answer = await fetch(`/api${path}`, {
     method,
     signal: AbortSignal.timeout(patience),
@@ -47,18 +47,31 @@ export async function ask<S extends z.ZodType>(
   }).catch(() => null);
   hearServerTime(answer?.headers?.get("date") ?? null, asked);
   const data: unknown = await answer?.json().catch(() => null);
-  if (!answer || data === null || data === undefined) {
-    throw new ApiFailure(
-      "unreachable",
-      "The server cannot be reached. What you have here is kept; try again in a moment.",
-    );
-  }
+  if (!answer || data === null || data === undefined) throw unreachable();
   if (!answer.ok) {
     const failure = failureOf(apiErrorSchema.safeParse(data).data);
     if (failure.code === "signed_out") signedOut();
     throw failure;
   }
   return schema.parse(data);
+}
+
+/**
+ * Asks what the time is, and nothing else.
+ * @throws ApiFailure when there is no answer
+ */
+export async function askTime(): Promise<void> {
+  const asked = askedNow();
+  const answer = await fetch("/health", { signal: AbortSignal.timeout(PATIENCE) }).catch(() => null);
+  if (!answer) throw unreachable();
+  hearServerTime(answer.headers?.get("date") ?? null, asked);
+}
+
+function unreachable(): ApiFailure {
+  return new ApiFailure(
+    "unreachable",
+    "The server cannot be reached. What you have here is kept; try again in a moment.",
+  );
 }
 
 function failureOf(error: ApiError | undefined): ApiFailure {

@@ -14,6 +14,7 @@ beforeEach(() => {
   jest.spyOn(performance, "now").mockImplementation(() => steady);
   jest.spyOn(document, "visibilityState", "get").mockImplementation(() => (visible ? "visible" : "hidden"));
   visible = true;
+  localStorage.clear();
   jest.isolateModules(() => {
     clock = require("./clock");
   });
@@ -31,15 +32,48 @@ it("is the device's own while nothing else is known", () => {
 });
 
 it("is corrected by the server's when that is minutes away, and not for a second or two", () => {
-  const server = (off: number) => clock.hearServerTime(new Date(wall - off).toUTCString(), steady);
+  const server = (off: number) => clock.hearServerTime(new Date(wall - off).toUTCString(), { wall, steady });
   server(2000);
   expect(clock.timeNow()).toBe(wall);
   server(180_000);
   expect(Math.abs(clock.timeNow() - (wall - 180_000))).toBeLessThanOrEqual(1000);
   server(0);
   expect(clock.timeNow()).toBe(wall);
-  clock.hearServerTime(null, steady);
-  clock.hearServerTime("no date", steady);
+  clock.hearServerTime(null, { wall, steady });
+  clock.hearServerTime("no date", { wall, steady });
+  expect(clock.timeNow()).toBe(wall);
+});
+
+it("tells by how much it was wrong, and knows it again after the page was closed, for half a day", () => {
+  const told: number[] = [];
+  clock.whenCorrected((by) => told.push(by));
+  expect(clock.isTimeKnown()).toBe(false);
+  clock.hearServerTime(new Date(wall - 600_000).toUTCString(), { wall, steady });
+  expect(told).toHaveLength(1);
+  expect(Math.abs((told[0] ?? 0) + 600_000)).toBeLessThanOrEqual(1000);
+  expect(clock.isTimeKnown()).toBe(true);
+  pass(61_000);
+  expect(clock.isTimeKnown()).toBe(false);
+  const again = () => {
+    jest.isolateModules(() => {
+      clock = require("./clock");
+    });
+    return wall - clock.timeNow();
+  };
+  expect(Math.abs(again() - 600_000)).toBeLessThanOrEqual(1000);
+  pass(13 * 3_600_000);
+  expect(again()).toBe(0);
+});
+
+it("learns nothing from an answer that the device slept over", () => {
+  const asked = { wall, steady };
+  const date = new Date(wall).toUTCString();
+  see(false);
+  // Asleep: the steady count stood still.
+  wall += 600_000;
+  see(true);
+  clock.hearServerTime(date, asked);
+  expect(clock.isTimeKnown()).toBe(false);
   expect(clock.timeNow()).toBe(wall);
 });
 

@@ -1,4 +1,6 @@
 import { useSyncExternalStore } from "react";
+import { z } from "zod";
+import { keep, readKept } from "./storage";
 
 /*
  * The time, as the server has it as far as that is known. The device's clock may be minutes wrong, and may jump while the
@@ -11,14 +13,36 @@ const TOLERANCE = 5_000;
 /** Between two looks at the clock in sight of somebody it cannot really be this much later, milliseconds. */
 const JUMP = 5_000;
 
+/** An answer that took longer says nothing of the time: the device may have slept over it, milliseconds. */
+const SLOW = 10_000;
+
+/** After so long without an answer the time is asked for before anything is recorded by it, milliseconds. */
+const FRESH = 60_000;
+
+/** So long a page that is opened again believes what was found out before, milliseconds. */
+const BELIEVED = 12 * 3_600_000;
+
+const KEY = "clock-ahead";
+const keptSchema = z.object({ ahead: z.number(), at: z.number() });
+
+/** What was found out before this page was opened: a run that is gone on with offline has to be gone on with by it. */
+function aheadBefore(): number {
+  const kept = readKept(KEY, keptSchema);
+  return kept && Math.abs(Date.now() - kept.at) < BELIEVED ? kept.ahead : 0;
+}
+
 /** How far the device's clock is ahead of the server's, milliseconds; 0 while it is right or not known to be wrong. */
-let ahead = 0;
+let ahead = aheadBefore();
+/** When the server was last heard; null before that. */
+let heard: Asked | null = null;
 /** When that was last compared, so that a jump after it is noticed. */
 let looked = { wall: Date.now(), steady: performance.now() };
 /** Milliseconds by which the device's clock was found to have jumped since the page was opened. */
 let jumped = 0;
 
 const listeners = new Set<() => void>();
+/** Told by how much later than thought it really is, milliseconds. */
+const correctors = new Set<(by: number) => void>();
 
 function set(nextAhead: number, nextJumped: number): void {
   if (nextAhead === ahead && nextJumped === jumped) return;
@@ -47,18 +71,45 @@ export function timeNow(): number {
   return Date.now() - ahead;
 }
 
+/** A moment by both counts, milliseconds. */
+export interface Asked {
+  wall: number;
+  steady: number;
+}
+
+export const askedNow = (): Asked => ({ wall: Date.now(), steady: performance.now() });
+
+/** How long ago a moment was: by the count that says more, because one stands still in a sleep and one may be set. */
+const since = ({ wall, steady }: Asked) => Math.max(Math.abs(Date.now() - wall), performance.now() - steady);
+
 /**
  * Learns from an answer what the time is at the server.
  * @param date the answer's `Date` header
- * @param asked `performance.now()` when it was asked
+ * @param asked when it was asked
  */
-export function hearServerTime(date: string | null, asked: number): void {
+export function hearServerTime(date: string | null, asked: Asked): void {
   const server = Date.parse(date ?? "");
-  if (Number.isNaN(server)) return;
+  const took = since(asked);
+  if (Number.isNaN(server) || took > SLOW) return;
+  heard = askedNow();
   // A header of whole seconds is half a second early on average; the answer took half the way.
-  const then = server + 500 + (performance.now() - asked) / 2;
-  const found = Date.now() - then;
+  const found = Date.now() - (server + 500 + took / 2);
+  const before = ahead;
   set(Math.abs(found) < TOLERANCE ? 0 : Math.round(found), 0);
+  if (ahead === before) return;
+  keep(KEY, { ahead, at: Date.now() });
+  for (const correct of correctors) correct(before - ahead);
+}
+
+/** Whether the server has been heard so lately that the time is known. */
+export const isTimeKnown = (): boolean => heard !== null && since(heard) < FRESH;
+
+/**
+ * Tells whenever the time turns out to be another than was thought.
+ * @param correct given by how much later it is, milliseconds
+ */
+export function whenCorrected(correct: (by: number) => void): void {
+  correctors.add(correct);
 }
 
 function subscribe(tell: () => void): () => void {

@@ -16,11 +16,14 @@ class FakeServer {
   reorders = false;
   runs = new Map<string, Run>();
   calls = 0;
+  /** How far its clock is behind this device's, milliseconds. */
+  behind = 0;
   /** Clubs that were asked about. */
   clubs = new Set<string>();
 
   fetch = async (url: string, init: { method: string; body?: string }): Promise<Response> => {
     this.calls++;
+    if (this.up && url === "/health") return this.answer({ ok: true });
     this.clubs.add(/\/clubs\/([^/]+)\//.exec(url)?.[1] ?? "none");
     if (!this.up) throw new TypeError("Failed to fetch");
     if (this.troubled)
@@ -31,7 +34,7 @@ class FakeServer {
       const { id: startId, title, venue, zone, startsAt } = start;
       // Sent twice is made once; the first one stands.
       const made = this.runs.get(sent.id);
-      if (made) return answer(made);
+      if (made) return this.answer(made);
       this.runs.set(sent.id, {
         id: sent.id,
         startId,
@@ -43,18 +46,21 @@ class FakeServer {
         plan: sent.plan,
         events: [],
       });
-      return answer(this.runs.get(sent.id));
+      return this.answer(this.runs.get(sent.id));
     }
     const run = this.runs.get(eventsOf) as Run;
     const known = new Set(run.events.map((e) => e.id));
     const news = sent.events.filter((e: { id: string }) => !known.has(e.id));
     run.events.push(...(this.reorders ? news.reverse() : news));
     if (this.losesAnswers) throw new TypeError("Failed to fetch");
-    return answer({ recorded: sent.events.map((e: { id: string }) => e.id) });
+    return this.answer({ recorded: sent.events.map((e: { id: string }) => e.id) });
   };
-}
 
-const answer = (data: unknown) => ({ ok: true, json: async () => data }) as Response;
+  private answer(data: unknown): Response {
+    const headers = new Map([["date", new Date(Date.now() - this.behind).toUTCString()]]);
+    return { ok: true, headers, json: async () => data } as unknown as Response;
+  }
+}
 
 let server: FakeServer;
 let store: typeof import("./runStore");
@@ -173,6 +179,57 @@ it("goes on with a run that an earlier version kept under one key", async () => 
   store.pressRun(id, { kind: "done" });
   await settle();
   expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "done"]);
+});
+
+it.each([600_000, -600_000])(
+  "what was pressed offline by a clock that is wrong by %d ms is stamped anew before it is sent, and the run goes on",
+  async (behind) => {
+    Object.assign(server, { up: false, behind });
+    const id = begin();
+    const began = Date.now() - behind;
+    for (const kind of ["begin", "hold", "release"] as const) {
+      store.pressRun(id, { kind });
+      await settle();
+    }
+    server.up = true;
+    await settle();
+    store.pressRun(id, { kind: "done" });
+    await settle();
+    const events = server.runs.get(id)?.events ?? [];
+    expect(events.map((e) => e.kind)).toEqual(["begin", "hold", "release", "done"]);
+    const seconds = events.map((e) => (Date.parse(e.at) - began) / 1000);
+    for (const [i, about] of [0, 10, 20, 40].entries())
+      expect(Math.abs((seconds[i] ?? Number.NaN) - about)).toBeLessThan(5);
+    // This device tells the same as the server.
+    expect(JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events).toEqual(events);
+  },
+);
+
+it("a press comes after everything that has been seen, also from a phone whose clock is a little ahead", async () => {
+  const id = begin();
+  await settle();
+  const theirs = server.runs.get(id) as Run;
+  const at = new Date(Date.now() + 4000).toISOString();
+  theirs.events.push({ id: "99999999-9999-4999-8999-999999999999", at, kind: "begin" });
+  store.adoptRun(JSON.parse(JSON.stringify(theirs)));
+  store.pressRun(id, { kind: "done" });
+  await settle();
+  const plan = theirs.plan;
+  expect(runState(plan, server.runs.get(id)?.events ?? []).splits[0]?.outcome).toBe("done");
+});
+
+it("takes a run that nobody ended for over after half a day, and frees the device of it once the server has it", async () => {
+  jest.setSystemTime(Date.parse(start.startsAt));
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  await settle();
+  const open = () => store.openRuns().map(({ run }) => run.id);
+  expect(open()).toEqual([id]);
+  await jest.advanceTimersByTimeAsync(12 * 3_600_000);
+  expect(open()).toEqual([]);
+  await store.sendAll();
+  expect(localStorage.getItem(`run:${id}`)).toBeNull();
+  expect(server.runs.get(id)?.events).toHaveLength(1);
 });
 
 it("takes up what another phone has pressed, once, and sends what only this one has", async () => {

@@ -11,8 +11,8 @@ import { useSyncExternalStore } from "react";
 import { v4 as uuid } from "uuid";
 import { z } from "zod";
 import { currentAccount } from "./account";
-import { ApiFailure, ask } from "./api";
-import { timeNow } from "./clock";
+import { ApiFailure, ask, askTime } from "./api";
+import { isTimeKnown, timeNow, whenCorrected } from "./clock";
 import { forget, keep, keptKeys, keptText, readKept } from "./storage";
 
 /** What of a run does not change. */
@@ -148,17 +148,24 @@ export function adoptRun({ events, ...run }: Run): void {
     put({ clubId, run, events, created: true, recorded: events.map((e) => e.id), refused: null });
     return;
   }
-  const known = new Set(kept.events.map((e) => e.id));
+  // What the server has recorded stands as it has it, also where its answer was lost and the time corrected since.
+  const theirs = new Map(events.map((e) => [e.id, e]));
+  const known = new Map(kept.events.map((e) => [e.id, e]));
   const recorded = new Set(kept.recorded);
   const news = events.filter((e) => !known.has(e.id));
-  if (news.length === 0 && events.every((e) => recorded.has(e.id))) return;
+  if (events.every((e) => recorded.has(e.id) && known.get(e.id)?.at === e.at)) return;
   put({
     ...kept,
     created: true,
-    events: [...kept.events, ...news],
-    recorded: [...new Set([...kept.recorded, ...events.map((e) => e.id)])],
+    events: [...kept.events.map((e) => theirs.get(e.id) ?? e), ...news],
+    recorded: [...new Set([...kept.recorded, ...theirs.keys()])],
   });
 }
+
+const inTime = (a: RunEvent, b: RunEvent) => Date.parse(a.at) - Date.parse(b.at);
+
+/** When the last of some events was, milliseconds since the epoch. */
+const lastOf = (events: readonly RunEvent[]) => Math.max(0, ...events.map((e) => Date.parse(e.at)));
 
 export type Press = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
 
@@ -166,11 +173,33 @@ export type Press = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id
 export function pressRun(id: string, press: Press): void {
   const kept = get(id);
   if (!kept) return;
-  const event = { ...press, id: uuid(), at: new Date(timeNow()).toISOString() } as RunEvent;
+  // Never before what has been seen: another phone's clock may be a little ahead of this one's.
+  const at = Math.max(timeNow(), lastOf(kept.events) + 1);
+  const event = { ...press, id: uuid(), at: new Date(at).toISOString() } as RunEvent;
   put({ ...kept, events: [...kept.events, event] });
   clearTimeout(timer);
   timer = setTimeout(sendAll, PAINTED);
 }
+
+/**
+ * The time turned out to be another than was thought: every press that only this device knows of was stamped by what was
+ * thought, and is stamped anew. They keep their order, and come after what the server has.
+ */
+function restamp(by: number): void {
+  for (const kept of runs.values()) {
+    const recorded = new Set(kept.recorded);
+    const unsent = kept.events.filter((e) => !recorded.has(e.id)).sort(inTime);
+    if (unsent.length === 0) continue;
+    let last = lastOf(kept.events.filter((e) => recorded.has(e.id)));
+    const stamps = new Map<string, string>();
+    for (const { id, at } of unsent) {
+      last = Math.max(last + 1, Date.parse(at) + by);
+      stamps.set(id, new Date(last).toISOString());
+    }
+    put({ ...kept, events: kept.events.map((e) => ({ ...e, at: stamps.get(e.id) ?? e.at })) });
+  }
+}
+whenCorrected(restamp);
 
 /** Sends whatever the server does not have yet, and tries again later when it cannot be reached. */
 export async function sendAll(): Promise<void> {
@@ -178,6 +207,7 @@ export async function sendAll(): Promise<void> {
   sending = true;
   clearTimeout(timer);
   try {
+    if (!isTimeKnown() && [...runs.keys()].some(waiting)) await askTime();
     for (const id of [...runs.keys()]) await sendRun(id);
     setLink("reached");
   } catch (error) {
@@ -242,13 +272,15 @@ async function sendRun(id: string): Promise<void> {
   }
 }
 
-/** Frees this device of a run that has ended and that the server has whole. The log shows it from there. */
+/** A run that is over is kept here for so long after its last press, milliseconds. */
+const KEPT_AFTER = 3_600_000;
+
+/** Frees this device of a run that is over and that the server has whole. The log shows it from there. */
 function forgetIfOver(id: string): void {
   const kept = get(id);
-  const ended = kept?.events.find((e) => e.kind === "end");
-  if (!kept || !ended || kept.refused || isUnsent(kept) || timeNow() - Date.parse(ended.at) < 3_600_000)
-    return;
-  drop(id);
+  const last = kept?.events.at(-1);
+  if (!kept || !last || kept.refused || isUnsent(kept) || isUnderWay(kept)) return;
+  if (timeNow() - Date.parse(last.at) >= KEPT_AFTER) drop(id);
 }
 
 function setLink(now: Link): void {
@@ -279,26 +311,30 @@ export const useKeeps = (): boolean => useSyncExternalStore(subscribe, canKeep);
 
 let open: readonly KeptRun[] = [];
 
-/** Every run on this device that has not ended, the one that starts first first. */
-export function useOpenRuns(): readonly KeptRun[] {
-  return useSyncExternalStore(subscribe, () => {
-    const now = [...runs.values()]
-      .filter(({ events }) => !events.some((e) => e.kind === "end"))
-      .sort((a, b) => Date.parse(a.run.startsAt) - Date.parse(b.run.startsAt));
-    // The same list as long as nothing changes, as whoever subscribes expects.
-    if (now.length !== open.length || now.some((run, i) => run !== open[i])) open = now;
-    return open;
-  });
+/** Runs under way on this device, the next start first. */
+export function openRuns(): readonly KeptRun[] {
+  const now = [...runs.values()]
+    .filter(isUnderWay)
+    .sort((a, b) => Date.parse(a.run.startsAt) - Date.parse(b.run.startsAt));
+  // The same list as long as nothing changes, as whoever subscribes expects.
+  if (now.length !== open.length || now.some((run, i) => run !== open[i])) open = now;
+  return open;
 }
+
+export const useOpenRuns = (): readonly KeptRun[] => useSyncExternalStore(subscribe, openRuns);
 
 /** The run under way for a start on this device, to go back to. */
 export function useOpenRun(startId: string): string | null {
-  return useSyncExternalStore(subscribe, () => openRun(startId));
+  return useSyncExternalStore(
+    subscribe,
+    () => openRuns().find(({ run }) => run.startId === startId)?.run.id ?? null,
+  );
 }
 
-function openRun(startId: string): string | null {
-  for (const { run, events } of runs.values()) {
-    if (run.startId === startId && !events.some((e) => e.kind === "end")) return run.id;
-  }
-  return null;
+/** A run that nobody ended is over all the same when nothing has been heard of it for half a day, milliseconds. */
+const FORGOTTEN = 12 * 3_600_000;
+
+function isUnderWay({ run, events }: KeptRun): boolean {
+  const last = Math.max(Date.parse(run.startsAt), Date.parse(events.at(-1)?.at ?? run.startsAt));
+  return timeNow() - last < FORGOTTEN && !events.some((e) => e.kind === "end");
 }

@@ -82,6 +82,7 @@ export { coolDownOf } from "./run/coolDown";
 export { runPlanOf, stepOfDrill } from "./run/freezeFit";
 export { type GateTally, gateTally } from "./run/gateTally";
 export { type RunClock, runClock } from "./run/runClock";
+export { type RunDay, runDay } from "./run/runDay";
 export type { RunEvent } from "./run/runEvent";
 export { type PartNow, partAt } from "./run/runPart";
 export { type RunDrill, type RunPlan, stepKey } from "./run/runPlan";

@@ -51,6 +51,7 @@ test("midnight and the end of summer time in between change nothing for a run", 
   await page.goto("/");
   await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
   await page.evaluate(() => {
+    localStorage.removeItem("clock-ahead");
     const drill = (itemId: string, name: string, plannedSeconds: number) => ({
       itemId,
       name,

@@ -213,6 +213,11 @@ test("the stand-ins follow the run and say that they are simulated; a second scr
   await expect(page.getByRole("button", { name: "Done", exact: true })).toHaveCount(0);
   await page.getByRole("button", { name: "Show the presses" }).click();
   await expect(page.getByRole("button", { name: "Done", exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "End the run" }).click();
+  await page.getByRole("button", { name: "End and keep it in the log" }).click();
+  await page.getByRole("button", { name: "Keep it and see the log" }).click();
+  await expect(page.getByText(/^Heart rate \d+ to \d+ a minute \(simulated\)\.$/)).toBeVisible();
 });
 
 test("lying on its side and in big type everything for the moment is on the screen", async ({ page }) => {

@@ -3,6 +3,7 @@ import {
   type RunEvent,
   type RunPlan,
   type RunState,
+  runDay,
   runState,
   runSummary,
   type Split,
@@ -69,7 +70,7 @@ function LoggedRun({ run, sent }: { run: Logged; sent: boolean }) {
           .filter(Boolean)
           .join(", ")}
       </Text>
-      <Answers state={state} plan={run.plan} />
+      <Answers state={state} run={run} />
       <View role="list">
         {state.splits.map((split) => (
           <SplitRow key={split.key} split={split} longest={longest} />
@@ -80,15 +81,19 @@ function LoggedRun({ run, sent }: { run: Logged; sent: boolean }) {
 }
 
 /** What was answered after the start, and what the day did to the plan. */
-function Answers({ state, plan }: { state: RunState; plan: RunPlan }) {
+function Answers({ state, run }: { state: RunState; run: Logged }) {
   const { rating, refits, startsAt, clockAhead } = state;
-  const moved = Math.round((startsAt - Date.parse(plan.startsAt)) / 60_000);
+  const { moves, rates } = runDay(run.events);
+  const moved = Math.round((startsAt - Date.parse(run.plan.startsAt)) / 60_000);
   const lines = [
     rating?.ready ? `Ready: ${rating.ready} of 5.` : "",
     rating?.first ? `First: ${rating.first}.` : "",
     rating?.note ?? "",
     ...refits.map((r) => `Re-fitted: ${r.line || "the waits only."}`),
-    moved === 0 ? "" : `The start moved by ${moved > 0 ? "+" : "−"}${Math.abs(moved)} min.`,
+    moves.times === 0
+      ? ""
+      : `The start moved ${moves.times === 1 ? "once" : `${moves.times} times`}, by ${moved > 0 ? "+" : moved < 0 ? "−" : ""}${Math.abs(moved)} min in all${simulatedWords(moves)}.`,
+    rates ? `Heart rate ${rates.least} to ${rates.most} a minute${simulatedWords(rates)}.` : "",
     clockWords(clockAhead)
       ? `The device's clock was wrong by ${Math.abs(clockAhead)} s and was corrected.`
       : "",
@@ -103,6 +108,12 @@ function Answers({ state, plan }: { state: RunState; plan: RunPlan }) {
       ))}
     </View>
   );
+}
+
+/** What a stand-in told is never taken for a record of what was. */
+function simulatedWords({ times, simulated }: { times: number; simulated: number }): string {
+  if (simulated === 0) return "";
+  return simulated === times ? " (simulated)" : " (partly simulated)";
 }
 
 const OUTCOMES: Record<Split["outcome"], string> = {

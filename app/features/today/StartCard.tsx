@@ -1,6 +1,6 @@
 import { contextOf, givenUpLine, spokenLength } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { Link, useRouter } from "expo-router";
+import { Link } from "expo-router";
 import { memo, useMemo, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account";
@@ -8,7 +8,7 @@ import { useEvents } from "~/data/building";
 import { useOpenRun } from "~/data/runStore";
 import { stateWord } from "~/features/fit/stateWord";
 import { useFitAt } from "~/features/fit/useFitAt";
-import { startRun } from "~/features/run/startRun";
+import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
 import { listedTime } from "./listedTime";
@@ -28,16 +28,13 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
   const openRun = useOpenRun(start.id);
   const mayMove = useMay("build");
   const mayRun = useMay("run");
-  const router = useRouter();
+  const startRun = useStartRun();
   const event = useEvents().data?.find((e) => e.id === start.eventId) ?? null;
   const context = useMemo(() => contextOf(start), [start]);
   const { profile, isBest } = useFitAt(start.plan.body, context, availableFor(start, now));
   const view = startView(start, now, profile);
   const over = view.untilStart < 0;
-  const run = () => {
-    const { body: plan } = start.plan;
-    router.push(`/run/${startRun({ start, plan, context, fit: view.fit, isBest, event })}`);
-  };
+  const run = () => startRun({ start, plan: start.plan.body, context, fit: view.fit, isBest, event });
   const zone = foreignZone(start.zone);
   const day = dayName(start.startsAt, start.zone, now);
   const listed = listedTime(start);

@@ -28,7 +28,7 @@ import { useCoverage } from "~/features/coverage/useCoverage";
 import { nudgeDose } from "~/features/dose/nudgeDose";
 import { useExplanation } from "~/features/fit/useExplanation";
 import { SLIDER_MINUTES, useFit } from "~/features/fit/useFit";
-import { startRun } from "~/features/run/startRun";
+import { useStartRun } from "~/features/run/useStartRun";
 import { useSparing } from "~/features/spare/useSparing";
 import { useNow } from "~/ui/useNow";
 import { useStable } from "~/ui/useStable";
@@ -156,6 +156,7 @@ const DEEDS: Record<Deed, (body: PlanBody, ids: readonly string[]) => PlanBody> 
 /** Everything that a warm-up is and that can be done with it, apart from how it looks. */
 export function useWarmUp(start: Start): WarmUpModel {
   const router = useRouter();
+  const startRun = useStartRun();
   const wide = useWide();
   const mayBuild = useMay("build");
   const mayRun = useMay("run");
@@ -304,7 +305,7 @@ export function useWarmUp(start: Start): WarmUpModel {
       if (!mayRun) return;
       if (openRun) router.push(`/run/${openRun}`);
       else if (fit.workSeconds === 0) open(body.items.length === 0 ? "shelf" : "given-up");
-      else router.push(`/run/${startRun({ start, plan: body, context, fit, isBest, event })}`);
+      else startRun({ start, plan: body, context, fit, isBest, event });
     }),
   };
 }

@@ -12,6 +12,9 @@ const base = {
 /** The key of the step that a press is meant for: pressed on two phones, it counts once. Earlier versions did not say. */
 const of = z.string().max(40).optional();
 
+/** Told by a stand-in: what is made up is never taken for a record of what was. */
+const simulated = z.boolean().optional();
+
 const text = (most: number) =>
   z
     .string()
@@ -64,6 +67,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     kind: z.literal("start-moved"),
     /** The start as it now stands. */
     startsAt: z.iso.datetime(),
+    simulated,
   }),
   /** The device's clock was found to be wrong by so much; times are corrected from here on. */
   z.strictObject({
@@ -78,6 +82,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     kind: z.literal("pulse"),
     everySeconds: z.number().int().min(1).max(60),
     rates: z.array(z.number().int().min(20).max(250).nullable()).min(1).max(60),
+    simulated,
   }),
   /** Three questions after the start; the latest answers count. */
   z.strictObject({

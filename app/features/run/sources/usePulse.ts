@@ -49,7 +49,14 @@ export function usePulse(source: PulseSource, runId: string, state: RunState, wa
       return heldSince === null ? (splits[index]?.drill.intensity ?? 0) : 0;
     };
     const record = () => {
-      if (kept.length > 0) pressRun(runId, { kind: "pulse", everySeconds: EVERY, rates: kept });
+      const { simulated } = source;
+      if (kept.length > 0)
+        pressRun(runId, {
+          kind: "pulse",
+          everySeconds: EVERY,
+          rates: kept,
+          ...(simulated ? { simulated } : {}),
+        });
       kept = [];
     };
     const end = source.listen(intensity, (rate) => {

@@ -33,8 +33,13 @@ export function useRunningOrder(
   const expected = news ? Date.parse(news.startsAt) : null;
   // biome-ignore lint/correctness/useExhaustiveDependencies: told once by each piece of news; the coach may move it too
   useEffect(() => {
-    if (expected !== null && Math.abs(expected - startsAt) >= MOVED)
-      pressRun(run.id, { kind: "start-moved", startsAt: new Date(expected).toISOString() });
+    if (!news || expected === null || Math.abs(expected - startsAt) < MOVED) return;
+    const { simulated } = news;
+    pressRun(run.id, {
+      kind: "start-moved",
+      startsAt: new Date(expected).toISOString(),
+      ...(simulated ? { simulated } : {}),
+    });
   }, [expected, run.id]);
   return news;
 }
