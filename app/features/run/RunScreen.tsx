@@ -21,6 +21,12 @@ import { simulatedOrderOf } from "./sources/simulatedOrder";
 import { useRunningOrder } from "./sources/useRunningOrder";
 import { useFollowedStart } from "./useFollowedStart";
 
+/**
+ * So many runs beside the one shown follow their starts, the next ones. A browser opens six connections to a server, and
+ * each running order that is followed holds one.
+ */
+const BESIDE = 3;
+
 /** A run: the one kept on this device, with what other phones have pressed; or else the server's, taken up here. */
 export function RunScreen({ id }: { id: string }) {
   const kept = useKeptRun(id);
@@ -29,7 +35,9 @@ export function RunScreen({ id }: { id: string }) {
   useEffect(() => {
     if (run.data) adoptRun(run.data);
   }, [run.data]);
-  const others = useOpenRuns().filter((other) => other.run.id !== id);
+  const others = useOpenRuns()
+    .filter((other) => other.run.id !== id)
+    .slice(0, BESIDE);
   return (
     <View className="min-h-0 flex-1" role="main">
       {others.map((other) => (
