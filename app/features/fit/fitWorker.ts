@@ -46,7 +46,7 @@ const NOTABLE = 0.1;
 
 const say = (message: FitMessage) => self.postMessage(message);
 
-/** Tells how far one answer is; never less than before, though a second search begins anew where a limit binds. */
+/** Tells how far one answer is. */
 function teller(): (share: number) => void {
   const since = performance.now();
   let said = 0;

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { anyDay, GRID, SMALL_DAY } from "../testing/anyDay";
 import { bruteFit, rankOf } from "../testing/bruteFit";
 import { checkSchedule, type Done, waitsTooLong } from "../testing/checkSchedule";
+import { realDay } from "../testing/realDays";
 import { problemOf } from "./problem";
 import { solve, solveAt } from "./solve";
 
@@ -35,4 +36,21 @@ it("equals the brute force", () => {
     }),
     { numRuns: RUNS },
   );
+});
+
+it("tells how far it is: more and more, and all of it only where nothing limits a total", () => {
+  for (const [seed, isLimited] of [
+    [1, false],
+    [5, true],
+  ] as const) {
+    const { plan, day, availableSeconds } = realDay(30, seed);
+    expect(Object.keys(plan.limits ?? {}).length > 0).toBe(isLimited);
+    for (const run of [solve, solveAt]) {
+      const shares: number[] = [];
+      run(problemOf(plan, day, { horizon: availableSeconds }), (share) => shares.push(share));
+      expect(shares.length).toBeGreaterThan(5);
+      expect(shares).toEqual([...shares].sort((a, b) => a - b));
+      expect((shares.at(-1) ?? 0) < 1).toBe(isLimited);
+    }
+  }
 });

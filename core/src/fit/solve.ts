@@ -13,7 +13,7 @@ import type { Worth } from "./worth";
  * @param onPart told how far it is
  */
 export function solve(problem: FitProblem, onPart?: OnPart): Solution {
-  return asLimited(problem, (limits) => search(problem, limits, null, { onPart }));
+  return asLimited(problem, (limits, onPart) => search(problem, limits, null, { onPart }), { onPart });
 }
 
 /**
@@ -23,7 +23,9 @@ export function solve(problem: FitProblem, onPart?: OnPart): Solution {
  */
 export function solveWithin(problem: FitProblem, within: number, onPart?: OnPart): Solution | null {
   try {
-    return asLimited(problem, (limits) => search(problem, limits, null, { onPart, within }));
+    return asLimited(problem, (limits, onPart) => search(problem, limits, null, { onPart, within }), {
+      onPart,
+    });
   } catch (error) {
     if (error instanceof TooMuchWork) return null;
     throw error;
@@ -42,12 +44,12 @@ const FEW_LIMITED = 100;
  * @returns the best plan is its last
  */
 export function solveAt(problem: FitProblem, onPart?: OnPart): Solution {
-  return asLimited(problem, searchAt(problem, onPart), true);
+  return asLimited(problem, searchAt(problem), { lastOnly: true, onPart });
 }
 
 /** The best plan for one time as if there were no limits on totals, in no time, and whether it keeps them all the same. */
 export function solveFreely(problem: FitProblem): { solution: Solution; keepsLimits: boolean } {
-  const solution = searchAt(problem)(NO_LIMITS);
+  const solution = searchAt(problem)(NO_LIMITS, undefined);
   return { solution, keepsLimits: !isBroken(brokenLimits(problem, NO_LIMITS, solution, true)) };
 }
 
@@ -58,11 +60,13 @@ export function solveFreely(problem: FitProblem): { solution: Solution; keepsLim
  */
 export function solveLatest(problem: FitProblem, least: Worth): Solution {
   const bound = boundOf(problem);
-  return asLimited(problem, (limits) => search(problem, limits, { bound, bounds: [], least }), true);
+  return asLimited(problem, (limits) => search(problem, limits, { bound, bounds: [], least }), {
+    lastOnly: true,
+  });
 }
 
 /** A search for one time, twice: for a good plan, and for the best with what cannot come to that dropped. */
-function searchAt(problem: FitProblem, onPart?: OnPart): (limits: Limits) => Solution {
+function searchAt(problem: FitProblem): Attempt {
   const bound = boundOf(problem);
   const known = new Map<number, LimitBound>();
   const limitBound = (k: number) => {
@@ -70,7 +74,7 @@ function searchAt(problem: FitProblem, onPart?: OnPart): (limits: Limits) => Sol
     known.set(k, old);
     return old;
   };
-  return (limits) => {
+  return (limits, onPart) => {
     const bounds = [...(limits.general ? [GENERAL] : []), ...limits.caps].map(limitBound);
     const few = bounds.length > 0 ? FEW_LIMITED : FEW;
     const good = search(problem, limits, { bound, bounds, few });
@@ -81,17 +85,37 @@ function searchAt(problem: FitProblem, onPart?: OnPart): (limits: Limits) => Sol
 
 const GENERAL = -1;
 
+type Attempt = (limits: Limits, onPart: OnPart | undefined) => Solution;
+
+interface Wish {
+  /** Only the last plan is wanted. */
+  lastOnly?: boolean;
+  onPart?: OnPart | undefined;
+}
+
 /**
  * Solves without any limit on totals first, and with those that the answer breaks after that, until it breaks none: an
  * answer that is best with fewer rules and keeps them all is best with all of them. Few limits ever bind, and each that
  * is reckoned with makes many more partial plans worth keeping.
  */
-function asLimited(problem: FitProblem, attempt: (limits: Limits) => Solution, lastOnly = false): Solution {
+function asLimited(problem: FitProblem, attempt: Attempt, { lastOnly = false, onPart }: Wish): Solution {
+  const hasLimits = problem.caps.length > 0 || Number.isFinite(problem.generalMost);
   let limits = NO_LIMITS;
-  for (;;) {
-    const solution = attempt(limits);
+  for (let k = 0; ; k++) {
+    const onShare = onPart && hasLimits ? (share: number) => onPart(shareOfAll(k, share)) : onPart;
+    const solution = attempt(limits, onShare);
     const broken = brokenLimits(problem, limits, solution, lastOnly);
     if (!isBroken(broken)) return solution;
     limits = withMore(limits, broken);
   }
+}
+
+/** The first attempt takes no time, the second most of it, and nobody knows how many more there are. */
+const FIRST = 0.1;
+const REST = 0.4;
+
+/** How far all is when one attempt is so far: never less than before, and never all before the end. */
+function shareOfAll(attempt: number, share: number): number {
+  const after = (k: number) => (k < 0 ? 0 : 1 - (1 - FIRST) * REST ** k);
+  return after(attempt - 1) + (after(attempt) - after(attempt - 1)) * share;
 }
