@@ -2,20 +2,19 @@
 import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { backUp, withDatabase } from "./lib/copies.mjs";
+import { ensurePackages } from "./lib/install.mjs";
 import { dataDir } from "./lib/paths.mjs";
-import { Cluster } from "./lib/postgres.mjs";
 import { main, Stop, say } from "./lib/say.mjs";
 
 main(async () => {
   const file = process.argv[2];
   if (!file) throw new Stop("Where to?", "Type: npm run backup -- FILE");
-  const running = Cluster.runningUrl(dataDir);
-  if (running && !process.env.DATABASE_URL) await backUp(running, await Cluster.programs(), file);
-  else await withDatabase(dataDir, (url, program) => backUp(url, program, file));
+  await ensurePackages();
+  await withDatabase(dataDir, "A backup", (url, program) => backUp(url, program, file));
   say(
     `Everything is in ${path.resolve(file)}. It holds names of people: keep it where only you can read it.`,
   );
   const secret = path.join(dataDir, "secret");
   if (existsSync(secret) && readFileSync(secret, "utf8"))
-    say("Sessions are signed by a key that is not in it: after a restore elsewhere people sign in anew.");
+    say("Sessions are signed by a key that is not in it: after a restore people sign in anew.");
 });

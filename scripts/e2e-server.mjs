@@ -33,8 +33,10 @@ main(async () => {
     const server = new ServerProcess({
       DATABASE_URL: cluster.url(),
       TONODROME_SECRET: secret,
-      TONODROME_TRUST_PROXY: "yes",
+      TONODROME_TRUST_PROXY: "1",
       TONODROME_WRITES_PER_MINUTE: "100000",
+      TONODROME_READS_PER_MINUTE: "100000",
+      TONODROME_DEMOS_PER_HOUR: "1000",
       PORT: String(port),
       TONODROME_WEB: inRoot("app", "dist"),
     });

@@ -1,8 +1,9 @@
 // Brings everything up with one command, from a fresh clone on. Uses nothing but Node.js until packages are there.
-import { existsSync, mkdirSync, readFileSync, rmSync, watch, writeFileSync } from "node:fs";
+import { watch } from "node:fs";
 import path from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { ensureBuilt } from "./lib/build.mjs";
+import { claim } from "./lib/claim.mjs";
 import { run } from "./lib/command.mjs";
 import { ensurePackages } from "./lib/install.mjs";
 import { dataDir, inRoot } from "./lib/paths.mjs";
@@ -16,7 +17,6 @@ const dev = process.argv.includes("--dev");
 const port = Number(process.env.PORT ?? 4780);
 const host = process.env.HOST ?? "127.0.0.1";
 const address = `http://${host === "0.0.0.0" ? "localhost" : host}:${port}`;
-const pidFile = path.join(dataDir, "start.pid");
 
 /** A fault that comes back this often within half a minute is not going to mend itself. */
 const MOST_RESTARTS = 5;
@@ -25,12 +25,13 @@ const restarts = [];
 let cluster = null;
 let server = null;
 let ending = null;
+let release = () => undefined;
 
 function end(code) {
   ending ??= (async () => {
     await server?.stop();
     await cluster?.stop();
-    rmSync(pidFile, { force: true });
+    release();
     process.exit(code);
   })();
   return ending;
@@ -60,23 +61,6 @@ async function recover(what, again) {
   } catch (error) {
     await giveUp(error);
   }
-}
-
-function claimFolder() {
-  mkdirSync(dataDir, { recursive: true });
-  const other = existsSync(pidFile) ? Number(readFileSync(pidFile, "utf8")) : 0;
-  const commandLine = `/proc/${other}/cmdline`;
-  if (
-    other !== process.pid &&
-    existsSync(commandLine) &&
-    readFileSync(commandLine, "utf8").includes("start.mjs")
-  ) {
-    throw new Stop(
-      `Tonodrome is already running from this folder (process ${other}).`,
-      `Use that one, or end it first: kill ${other}`,
-    );
-  }
-  writeFileSync(pidFile, String(process.pid));
 }
 
 async function checkPort() {
@@ -120,7 +104,7 @@ function reloadOnChange() {
 
 main(async () => {
   await checkPort();
-  claimFolder();
+  release = claim(dataDir, "Tonodrome");
   process.on("SIGINT", () => end(0));
   process.on("SIGTERM", () => end(0));
   process.on("SIGHUP", () => end(0));
@@ -165,7 +149,7 @@ main(async () => {
   } catch (error) {
     await server?.stop();
     await cluster?.stop();
-    rmSync(pidFile, { force: true });
+    release();
     throw error;
   }
 });

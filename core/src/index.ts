@@ -63,6 +63,7 @@ export {
 export { rungName } from "./ladder/ladderLevels";
 export { type SteepStep, steepSteps } from "./ladder/stepRule";
 export { type Coverage, coldOf, coverageOf } from "./plan/coverage";
+export { cutText } from "./plan/cutText";
 export { type DrillContent, drillContent } from "./plan/drillContent";
 export type { Limits } from "./plan/limits";
 export { withoutBrokenPairs } from "./plan/order";

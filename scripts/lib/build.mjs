@@ -1,8 +1,9 @@
 import { createHash } from "node:crypto";
-import { existsSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { run } from "./command.mjs";
+import { files } from "./files.mjs";
 import { inRoot } from "./paths.mjs";
 import { Stop, say } from "./say.mjs";
 
@@ -10,7 +11,6 @@ const DIST = inRoot("app", "dist");
 const MARK = path.join(DIST, ".sources");
 /** Files named by their content's hash. */
 const HASHED = /[\\/]_expo[\\/]static[\\/]|[.-][0-9a-f]{32}\./;
-const SKIP = new Set(["node_modules", "dist", "dist.new", ".expo"]);
 
 /** Exports the web application when its sources are not the ones it was last built from. */
 export async function ensureBuilt() {
@@ -75,15 +75,6 @@ function sourcesHash() {
     hash.update(`${path.relative(inRoot(), file)}\n`).update(readFileSync(file));
   }
   return hash.digest("hex");
-}
-
-function* files(dir) {
-  for (const entry of readdirSync(dir, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
-    if (SKIP.has(entry.name)) continue;
-    const full = path.join(dir, entry.name);
-    if (entry.isDirectory()) yield* files(full);
-    else yield full;
-  }
 }
 
 /** Puts a gzip and a brotli copy beside every text of some size, so that the server never compresses them itself. */

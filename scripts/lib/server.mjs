@@ -1,5 +1,6 @@
 import { fork } from "node:child_process";
 import { once } from "node:events";
+import { ensureServerBuilt } from "./buildServer.mjs";
 import { inRoot, root } from "./paths.mjs";
 
 /** The application server as a child process that tells when it answers and goes when we go. */
@@ -19,11 +20,12 @@ export class ServerProcess {
   }
 
   /** Resolves to null once it answers, or to what it failed with. */
-  start() {
+  async start() {
+    await ensureServerBuilt();
     this.#stopping = false;
-    const child = fork(inRoot("server", "src", "main.ts"), [], {
+    const child = fork(inRoot("server", "dist", "main.js"), [], {
       cwd: root,
-      execArgv: ["--import", "tsx"],
+      execArgv: ["--enable-source-maps"],
       env: { ...process.env, ...this.env },
       // A group of its own: Ctrl-C reaches us alone, and we end things in order.
       detached: true,

@@ -21,7 +21,7 @@ const presses = (drills: number) => drills + 6;
 
 const database = connect(process.env.DATABASE_URL as string);
 const { sequelize, models } = database;
-await migrate(sequelize);
+await migrate(process.env.DATABASE_URL as string);
 const clubId = randomUUID();
 const athleteId = randomUUID();
 await models.Club.create({ id: clubId, name: "Growth", demo: false });

@@ -3,9 +3,11 @@ import fastifyCookie from "@fastify/cookie";
 import fastifyHelmet from "@fastify/helmet";
 import fastifySwagger from "@fastify/swagger";
 import Fastify, { type FastifyInstance, type RouteOptions } from "fastify";
-import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from "fastify-type-provider-zod";
+import { jsonSchemaTransform, serializerCompiler } from "fastify-type-provider-zod";
 import { guard } from "./access/access";
+import { checkHost } from "./access/host";
 import { makeLimits } from "./access/limits";
+import { boundBodies } from "./bodies";
 import type { Config } from "./config";
 import { endConnections } from "./connections";
 import type { Database } from "./db/connect";
@@ -33,18 +35,19 @@ import { shares } from "./resources/shares";
 import { starters } from "./resources/starters";
 import { starts } from "./resources/starts";
 import { templates } from "./resources/templates";
+import { answerUnreadable } from "./unreadable";
+import { validatorCompiler } from "./validation/validate";
 import { contentPolicy, serveWeb } from "./web";
 
 /** What the server is built from, apart from its database. */
-export type AppOptions = Pick<
-  Config,
-  "secrets" | "listenUrl" | "writesPerMinute" | "importMegabytes" | "trustProxy"
-> & {
+export type AppOptions = Omit<Config, "poolSize" | "port" | "host" | "logLevel" | "webRoot"> & {
   /** Folder of the exported web application, if it is to be served. */
   webRoot?: string;
-  /** Folder of the starter shelves that come with it. */
-  starterFolder: string;
   log: LogOptions;
+  /** The built file that reads an import in a thread of its own. */
+  importWorker: string;
+  /** How long a request's body may take, milliseconds, if another time than usual. */
+  bodyPatience?: number;
 };
 
 declare module "fastify" {
@@ -75,13 +78,20 @@ const resources = [
   shares,
 ];
 
+/** A whole request, the largest import included, has to be there by then, milliseconds. */
+const REQUEST_PATIENCE = 600_000;
+
 /** The whole server, ready to listen or to be asked by a test. */
 export async function buildApp(database: Database, options: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
     ...logOptions(options.log),
     bodyLimit: 1_048_576,
+    requestTimeout: REQUEST_PATIENCE,
     forceCloseConnections: "idle",
-    trustProxy: options.trustProxy,
+    trustProxy: trusted(options.trustProxy),
+    // What cannot even be routed is answered as every other error is.
+    frameworkErrors: answerError,
+    clientErrorHandler: answerUnreadable,
   });
   const routeTable: RouteOptions[] = [];
   app.addHook("onRoute", (route) => void routeTable.push(route));
@@ -90,9 +100,12 @@ export async function buildApp(database: Database, options: AppOptions): Promise
   app.setSerializerCompiler(serializerCompiler);
   app.setErrorHandler(answerError);
   logAnswers(app);
+  app.addHook("onRequest", async (request) => checkHost(request, options.hosts));
+  boundBodies(app, options.bodyPatience);
   await app.register(fastifyCookie, { secret: options.secrets });
-  await app.register(fastifyHelmet, contentPolicy);
-  await app.register(fastifyCompress, { threshold: 1024 });
+  await app.register(fastifyHelmet, contentPolicy(options.hstsDays));
+  // Answers are pressed; what is asked is never inflated.
+  await app.register(fastifyCompress, { threshold: 1024, globalDecompression: false });
   await app.register(fastifySwagger, {
     openapi: { info: { title: "Tonodrome", version: "0.1.0", description: "See docs/api.md." } },
     transform: jsonSchemaTransform,
@@ -100,10 +113,9 @@ export async function buildApp(database: Database, options: AppOptions): Promise
 
   const context: Context = {
     ...database,
+    ...options,
     changes: makeChanges(database, options.listenUrl),
-    limits: makeLimits(database, options.secrets[0] as string, options.writesPerMinute),
-    importLimit: options.importMegabytes * 1_048_576,
-    starterFolder: options.starterFolder,
+    limits: makeLimits(database, options.secrets[0] as string, options),
   };
   // Streams never end by themselves, so they are ended first; what is being answered then finishes.
   app.addHook("preClose", async () => endStreams());
@@ -129,4 +141,10 @@ export async function buildApp(database: Database, options: AppOptions): Promise
     throw notFound("address");
   });
   return app;
+}
+
+/** Whose word on addresses is taken, as Fastify asks for it: hops are counted from the nearest. */
+function trusted(trust: Config["trustProxy"]) {
+  if (typeof trust !== "number") return trust;
+  return (_address: string, hop: number) => hop < trust;
 }

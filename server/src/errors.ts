@@ -1,6 +1,5 @@
 import type { ApiError, ErrorCode } from "@tonodrome/core/api";
 import type { FastifyError, FastifyReply, FastifyRequest } from "fastify";
-import { hasZodFastifySchemaValidationErrors } from "fastify-type-provider-zod";
 import { ConnectionError, DatabaseError } from "sequelize";
 
 const STATUS: Record<ErrorCode, number> = {
@@ -13,6 +12,7 @@ const STATUS: Record<ErrorCode, number> = {
   taken: 409,
   last_owner: 409,
   not_empty: 409,
+  full: 409,
   link_over: 410,
   too_large: 413,
   unsupported_media_type: 415,
@@ -48,33 +48,24 @@ export function versionConflict(what: string, current: { version: number }): Ref
   );
 }
 
+/** A refusal in the one documented shape. */
+export function apiErrorOf({ code, message, more }: Refusal): ApiError {
+  return { code, message, path: null, ...more };
+}
+
 /** Turns whatever was thrown while answering a request into the one documented shape. */
 export function answerError(error: FastifyError | Error, request: FastifyRequest, reply: FastifyReply): void {
   const refusal = refusalOf(error);
   if (refusal.code === "internal") request.log.error({ err: error }, "unexpected error");
-  const body: ApiError = {
-    code: refusal.code,
-    message: refusal.message,
-    path: null,
-    ...refusal.more,
-  };
   if (refusal.retryAfter !== undefined) void reply.header("retry-after", refusal.retryAfter);
-  void reply.code(STATUS[refusal.code]).type("application/json").send(JSON.stringify(body));
+  void reply
+    .code(STATUS[refusal.code])
+    .type("application/json")
+    .send(JSON.stringify(apiErrorOf(refusal)));
 }
 
 function refusalOf(error: FastifyError | Error): Refusal {
   if (error instanceof Refusal) return error;
-  if (hasZodFastifySchemaValidationErrors(error)) {
-    const problems = error.validation.map((v) => ({
-      path: v.instancePath.replace(/^\//, "").replaceAll("/", "."),
-      message: v.message ?? "This is not allowed.",
-    }));
-    const [first] = problems;
-    return new Refusal("invalid_input", first?.message ?? "Something in this request is not allowed.", {
-      path: first?.path ?? null,
-      problems,
-    });
-  }
   if (isOutage(error)) {
     return new Refusal(
       "unavailable",
@@ -83,7 +74,7 @@ function refusalOf(error: FastifyError | Error): Refusal {
   }
   const state = sqlState(error);
   if (state === FOREIGN_KEY_VIOLATION) return notFound("thing any more");
-  if (state === DEADLOCK)
+  if (BUSY.has(state))
     return new Refusal(
       "unavailable",
       "Someone else is changing the same thing. Nothing was saved; try again.",
@@ -91,9 +82,11 @@ function refusalOf(error: FastifyError | Error): Refusal {
   const status = "statusCode" in error ? error.statusCode : undefined;
   if (status === 413)
     return new Refusal("too_large", "This is larger than the server takes here. Nothing was changed.");
+  if (status === 408)
+    return new Refusal("unavailable", "The request took too long to come. Nothing was changed; try again.");
   if (status === 415) return new Refusal("unsupported_media_type", "Send JSON, as application/json.");
   if (status !== undefined && status >= 400 && status < 500) {
-    return new Refusal("invalid_input", `The request cannot be read: ${error.message}`);
+    return new Refusal("invalid_input", `The request cannot be read: ${error.message.slice(0, 200)}`);
   }
   return new Refusal(
     "internal",
@@ -103,7 +96,8 @@ function refusalOf(error: FastifyError | Error): Refusal {
 
 /** What a write ran into was deleted while it was on its way. */
 const FOREIGN_KEY_VIOLATION = "23503";
-const DEADLOCK = "40P01";
+/** Deadlock, a lock that was not got in time, a statement that took too long, a snapshot that somebody else wrote into. */
+const BUSY = new Set(["40P01", "55P03", "57014", "40001"]);
 
 /** PostgreSQL's SQLSTATE of an error, or the system's code; empty when it has neither. */
 function sqlState(error: Error): string {
@@ -111,11 +105,11 @@ function sqlState(error: Error): string {
   return "code" in parent ? String(parent.code) : "";
 }
 
-/** SQLSTATE class 57P: the server is shutting down or starting; class 08: the connection broke. */
+/** SQLSTATE class 57P: the server is shutting down or starting; 08: the connection broke; 53: it has no room; 25P03: it gave up waiting. */
 function isOutage(error: Error): boolean {
   if (error instanceof ConnectionError) return true;
   return (
-    /^(57P0\d|08\w{3}|ECONNRESET|ECONNREFUSED|EPIPE)$/.test(sqlState(error)) ||
+    /^(57P0\d|08\w{3}|25P03|53\w{3}|ECONNRESET|ECONNREFUSED|EPIPE)$/.test(sqlState(error)) ||
     /Connection terminated|not queryable/.test(error.message)
   );
 }

@@ -1,25 +1,33 @@
+import { fileURLToPath } from "node:url";
 import { makeOwnerLink, ownerlessClubs } from "./access/ownerLink";
 import { buildApp } from "./app";
 import { readConfig } from "./config";
 import { connect } from "./db/connect";
 import { migrate } from "./db/migrate";
-import { seedDemo } from "./demo/seedDemo";
+import { prepareDemo } from "./demo/demoRows";
+import { keepPurged } from "./upkeep/purge";
 
 /** Requests that are not answered this long after the server was told to stop are given up, milliseconds. */
 const PATIENCE = 10_000;
 
 const config = readConfig(process.env);
+await migrate(config.databaseUrl);
 const database = connect(config.databaseUrl, config.poolSize);
-await migrate(database.sequelize);
-if (config.demo) await seedDemo(database, new Date());
+if (config.demos > 0) prepareDemo();
 
-const app = await buildApp(database, { ...config, log: { level: config.logLevel } });
+const app = await buildApp(database, {
+  ...config,
+  log: { level: config.logLevel },
+  importWorker: fileURLToPath(new URL("./importWorker.js", import.meta.url)),
+});
+const endPurging = keepPurged(database);
 
 let stopping = false;
 async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
   setTimeout(() => process.exit(1), PATIENCE).unref();
+  endPurging();
   await app.close();
   await database.sequelize.close();
   process.exit(0);

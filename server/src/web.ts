@@ -26,8 +26,11 @@ export async function serveWeb(app: FastifyInstance, webRoot: string): Promise<v
 /**
  * What the exported application may do: everything from its own address and nothing from elsewhere. Styles are written
  * into the page by the interface library, so they may be inline; scripts may not.
+ * @param hstsDays for how many days browsers are told to come by TLS only; 0 tells them nothing
  */
-export const contentPolicy: FastifyHelmetOptions = {
+export const contentPolicy = (hstsDays: number): FastifyHelmetOptions => ({
+  // Who runs the server says whether everybody is to come by TLS from now on: it cannot be taken back soon.
+  strictTransportSecurity: hstsDays > 0 ? { maxAge: hstsDays * 86_400 } : false,
   contentSecurityPolicy: {
     useDefaults: false,
     directives: {
@@ -46,4 +49,4 @@ export const contentPolicy: FastifyHelmetOptions = {
   },
   // Links hold secrets: no other site is told where somebody came from.
   referrerPolicy: { policy: "no-referrer" },
-};
+});

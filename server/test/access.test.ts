@@ -5,7 +5,7 @@ import { makeLimits } from "../src/access/limits";
 import { drillInput, eventInput, planBody, profile, runInput, setting, startInput } from "./make";
 import { type FullClub, fullClub, IN_TIME } from "./people";
 import { ALL, RULES } from "./rules";
-import { type TestServer, testServer } from "./testServer";
+import { type TestServer, testOptions, testServer } from "./testServer";
 
 let server: TestServer;
 beforeAll(async () => {
@@ -35,7 +35,7 @@ async function ask(
     { method, url: address, ...(put.body === undefined ? {} : { payload: put.body as object }) },
     cookie,
   );
-  const body = answer.headers["content-type"]?.toString().includes("json") ? answer.json() : {};
+  const body = answer.headers["content-type"]?.toString().startsWith("application/json") ? answer.json() : {};
   return { status: answer.statusCode, code: body.code as string | undefined, message: body.message };
 }
 
@@ -48,7 +48,7 @@ it("has a rule for every route that is really there, and no rule for one that is
 
 it("does not come up with a route that has no rule, or one of the wrong kind", async () => {
   const app = Fastify();
-  guard(app, server, makeLimits(server, "s".repeat(32), 10));
+  guard(app, server, makeLimits(server, "s".repeat(32), testOptions(server.url)));
   expect(() => app.get("/api/new", () => "")).toThrow(/no rule/);
   expect(() => app.get("/api/clubs/:clubId/new", { config: { access: "anybody" } }, () => "")).toThrow(
     /rule/,

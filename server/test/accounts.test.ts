@@ -291,12 +291,12 @@ describe("limits", () => {
   it("slow down guessing at one address, on every server together, and let the right one in afterwards", async () => {
     const { person } = await server.signUp();
     const other = await server.another();
-    const guess = (app: typeof other, i: number) =>
+    const guess = (app: typeof other, i: number, from = "10.9.8.7") =>
       app.inject({
         method: "POST",
         url: "/api/auth/sign-in",
         payload: { email: person.email, password: `guess ${i}` },
-        headers: { "x-forwarded-for": `10.9.8.${i}` },
+        headers: { "x-forwarded-for": from },
       });
     const answers = [];
     for (let i = 0; i < 10; i++) answers.push(await guess(i % 2 ? other : server.app, i));
@@ -309,8 +309,61 @@ describe("limits", () => {
     // No address stands in the database's counters.
     const [rows] = await server.sequelize.query("SELECT key FROM rate_limits");
     expect(JSON.stringify(rows)).not.toContain(person.email);
-    await server.sequelize.query("DELETE FROM rate_limits");
-    expect((await signIn(person.email, PASSWORD)).statusCode).toBe(200);
+    // From another machine the owner is let in all the while.
+    expect((await signIn(person.email, PASSWORD, "10.9.8.6")).statusCode).toBe(200);
+  });
+
+  it("keep an owner out on no device they have signed in on before, however many strangers guess from anywhere", async () => {
+    const { person } = await server.signUp();
+    const first = await signIn(person.email, PASSWORD, "10.9.1.1");
+    const known = first.cookies.find((c) => c.name === "tonodrome-known");
+    const guess = (from: string) => signIn(person.email, "a guess", from);
+    for (let i = 0; i < 110; i++) await guess(`10.8.${i}.1`);
+    expect((await guess("10.7.0.1")).statusCode).toBe(429);
+    const own = await post(
+      "/api/auth/sign-in",
+      { email: person.email, password: PASSWORD },
+      { "x-forwarded-for": "10.7.0.2", cookie: `tonodrome-known=${known?.value}` },
+    );
+    expect(own.statusCode).toBe(200);
+    // The mark of somebody else, or a forged one, is none.
+    for (const mark of ["forged", cookieOf(first)]) {
+      const headers = { "x-forwarded-for": "10.7.0.3", cookie: `tonodrome-known=${mark}` };
+      expect((await post("/api/auth/sign-in", { email: person.email, password: PASSWORD }, headers)).statusCode).toBe(429);
+    }
+  });
+
+  it("count failures only: a hall of people behind one address signs in all evening", async () => {
+    const { person } = await server.signUp();
+    for (let i = 0; i < 20; i++) expect((await signIn(person.email, PASSWORD, "10.6.5.4")).statusCode).toBe(200);
+  });
+
+  it("count an IPv6 network as one machine, whatever address of it is used", async () => {
+    const { person } = await server.signUp();
+    const answers = [];
+    for (let i = 0; i < 10; i++) answers.push((await signIn(person.email, "a guess", `2001:db8:1:2::${i + 1}`)).statusCode);
+    expect(answers).toEqual([...Array(8).fill(401), 429, 429]);
+    expect((await signIn(person.email, "a guess", "2001:db8:1:3::1")).statusCode).toBe(401);
+  });
+
+  it("believe a balancer of its own addresses only, whatever else a machine says in front of them", async () => {
+    const { person } = await server.signUp();
+    const app = await server.another({ trustProxy: ["10.1.0.0/16"] });
+    const guess = (forged: string, remoteAddress: string) =>
+      app.inject({
+        method: "POST",
+        url: "/api/auth/sign-in",
+        remoteAddress,
+        payload: { email: person.email, password: "a guess" },
+        headers: { "x-forwarded-for": forged },
+      });
+    const answers = [];
+    // A stranger who comes past the balancer, and one who forges what is in front of it.
+    for (let i = 0; i < 9; i++) answers.push((await guess(`10.2.3.${i}`, "192.0.2.1")).statusCode);
+    expect(answers.at(-1)).toBe(429);
+    answers.length = 0;
+    for (let i = 0; i < 9; i++) answers.push((await guess(`10.2.3.${i}, 192.0.2.9`, "10.1.0.1")).statusCode);
+    expect(answers.at(-1)).toBe(429);
   });
 
   it("hold a program back that writes without end, and nobody else", async () => {

@@ -27,11 +27,13 @@ beforeAll(async () => {
 afterAll(() => server.close());
 
 /** Streams do not end by themselves; a whole club is fuzzed on its own, in clubFile.test. */
-const names = Object.keys(RULES).filter((name) => !name.endsWith("/changes"));
+const names = Object.keys(RULES).filter((name) => !/\/(changes|import)$/.test(name));
 
 /** What asks for a secret or a name that nobody guesses, or for a club that is empty. */
 const NEVER_TAKEN = new Set([
   "POST /api/auth/sign-in",
+  "POST /api/auth/reset",
+  "POST /api/me/delete",
   "POST /api/auth/demo",
   "GET /api/invites/:token",
   "POST /api/invites/:token/sign-up",
@@ -40,7 +42,6 @@ const NEVER_TAKEN = new Set([
   "POST /api/me/password",
   "DELETE /api/clubs/:clubId",
   "POST /api/clubs/:clubId/leave",
-  "POST /api/clubs/:clubId/import",
 ]);
 
 /** Everything that is stored, as one text: two are equal only where nothing at all was written between them. */
@@ -52,7 +53,12 @@ async function fingerprint(): Promise<string> {
   );
   const [row] = await server.sequelize.query<object>(
     `SELECT ${tables
-      .map(({ name }) => `(SELECT md5(string_agg(t::text, '|' ORDER BY t::text)) FROM ${name} t) AS ${name}`)
+      // What the log shows of a run is summed up a little after it was pressed.
+      .map(
+        ({ name }) =>
+          `(SELECT md5(string_agg(t::text, '|' ORDER BY t::text))
+            FROM (SELECT to_jsonb(r) - 'summary' - 'summed' AS t FROM ${name} r) t) AS ${name}`,
+      )
       .join(", ")}`,
     { type: QueryTypes.SELECT },
   );
@@ -72,6 +78,7 @@ const knownIn = ({ ids }: FullClub): Known => ({
   version: fc.integer({ min: 1, max: 4 }),
   was: fc.constant("coach"),
   until: fc.constantFrom("day", IN_TIME),
+  ids: fc.constantFrom(ids.start, `${ids.start},${ids.run}`),
 });
 
 /** Ids for an address: the right one of this club, others of it, made-up ones, and what is none. */
@@ -113,7 +120,7 @@ it.each(names)(
       fc.asyncProperty(
         anyId(url, club),
         bodies,
-        maybeBroken(schema.querystring, {}),
+        maybeBroken(schema.querystring, knownIn(club)),
         async (id, body, query) => {
           const path = url.replace(":clubId", club.clubId).replace(/:(id|userId|token)/, id);
           const answer = await server.send(

@@ -54,5 +54,5 @@ export async function fullClub(server: TestServer): Promise<FullClub> {
   };
 }
 
-/** A moment that tests never reach. */
-export const IN_TIME = "2099-01-01T00:00:00.000Z";
+/** A moment that tests never reach, and a link to a start of theirs may. */
+export const IN_TIME = "2098-06-11T00:00:00.000Z";

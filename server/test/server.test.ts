@@ -1,14 +1,11 @@
 import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
-import { contextOf, fitPlan } from "@tonodrome/core";
 import { QueryTypes } from "sequelize";
 import { makeOwnerLink, ownerlessClubs } from "../src/access/ownerLink";
 import { buildApp } from "../src/app";
-import { readConfig } from "../src/config";
 import { connect } from "../src/db/connect";
 import { migrate } from "../src/db/migrate";
 import { firstTables } from "../src/db/migrations/0001-first-tables";
-import { resetDemo, seedDemo } from "../src/demo/seedDemo";
 import { drillInput, makeStart, planBody } from "./make";
 import { freshDatabase, type TestServer, testOptions, testServer } from "./testServer";
 
@@ -91,18 +88,19 @@ it("answers 503, not 500, while the database is away", async () => {
 it("migrates from empty, twice without harm, and several servers at once", async () => {
   const url = await freshDatabase();
   const databases = [connect(url), connect(url), connect(url)];
-  const applied = await Promise.all(databases.map((d) => migrate(d.sequelize)));
+  const applied = await Promise.all(databases.map(() => migrate(url)));
   expect(applied.flat()).toEqual([
     "0001-first-tables",
     "0002-accounts",
     "0003-shelf",
     "0004-building",
     "0005-listed",
+    "0006-trust",
   ]);
-  expect(await migrate((databases[0] as (typeof databases)[0]).sequelize)).toEqual([]);
+  expect(await migrate(url)).toEqual([]);
   const withoutClub = await databases[0]?.sequelize.query(
     `SELECT table_name FROM information_schema.tables t WHERE table_schema = 'public'
-      AND table_name NOT IN ('clubs', 'users', 'sessions', 'rate_limits', 'SequelizeMeta') AND NOT EXISTS (
+      AND table_name NOT IN ('clubs', 'users', 'sessions', 'password_resets', 'rate_limits', 'SequelizeMeta') AND NOT EXISTS (
         SELECT 1 FROM information_schema.columns c WHERE c.table_name = t.table_name AND c.column_name = 'club_id')`,
     { type: QueryTypes.SELECT },
   );
@@ -134,7 +132,13 @@ it("migrates a database of the release before accounts, keeps all of it, and han
       ('${unknown}', '${club}', NULL, 'Somebody gone', ${about}, '{}');
     INSERT INTO run_events (id, club_id, run_id, event) VALUES ('${event}', '${club}', '${run}', '{}')`);
 
-  expect(await migrate(sequelize)).toEqual(["0002-accounts", "0003-shelf", "0004-building", "0005-listed"]);
+  expect(await migrate(url)).toEqual([
+    "0002-accounts",
+    "0003-shelf",
+    "0004-building",
+    "0005-listed",
+    "0006-trust",
+  ]);
   const runs = await models.Run.findAll();
   expect(Object.fromEntries(runs.map((r) => [r.id, r.athleteId]))).toEqual({
     [run as string]: ada,
@@ -168,76 +172,4 @@ it("migrates a database of the release before accounts, keeps all of it, and han
   expect(await models.Run.count()).toBe(2);
   await app.close();
   await sequelize.close();
-});
-
-describe("the demo", () => {
-  it("is laid once, fits, and gets a new day when its starts are over", async () => {
-    const database = connect(await freshDatabase());
-    await migrate(database.sequelize);
-    const now = new Date("2026-06-01T22:40:30.000Z");
-    expect(await seedDemo(database, now)).toBe(true);
-    expect(await seedDemo(database, now)).toBe(false);
-    const { Athlete, Run, Start, Plan, Drill } = database.models;
-    expect(await Athlete.count()).toBeGreaterThanOrEqual(4);
-    expect(await Run.count()).toBe(7);
-    expect(await Drill.count()).toBeGreaterThan(20);
-
-    const starts = await Start.findAll({ order: [["startsAt", "ASC"]] });
-    const next = starts.filter((s) => s.startsAt > now);
-    expect(next).toHaveLength(5);
-    expect((next[0]?.startsAt.getTime() ?? 0) - now.getTime()).toBeLessThan(3_600_000);
-    const states = await Promise.all(
-      next.map(async (start) => {
-        const plan = await Plan.findOne({ where: { startId: start.id } });
-        const available = (start.startsAt.getTime() - start.readyAt.getTime()) / 1000;
-        const facts = { points: [], places: [], usualReps: 0 };
-        const day = contextOf({ startsAt: start.startsAt.toISOString(), setting: start.setting, facts });
-        return plan && fitPlan(plan.body, available, day).state;
-      }),
-    );
-    // The demo shows all three words, and no warm-up that only a mended ladder could save.
-    expect(new Set(states)).toEqual(new Set(["fits", "tight", "short"]));
-
-    const later = new Date(now.getTime() + 86_400_000);
-    expect(await seedDemo(database, later)).toBe(true);
-    expect(await Start.count()).toBe(starts.length + 5);
-    expect(await Run.count()).toBe(7);
-    await database.sequelize.close();
-  });
-
-  it("is laid anew on request, beside clubs of people's own, which are left alone", async () => {
-    const server = await testServer();
-    await makeStart(server);
-    await resetDemo(server, new Date());
-    expect(await server.models.Club.count({ where: { demo: true } })).toBe(1);
-    await server.models.Athlete.destroy({ where: { name: "Ilse Marrow" } });
-    await resetDemo(server, new Date());
-    expect(await server.models.Club.count()).toBe(2);
-    expect(await server.models.Athlete.count({ where: { name: "Ilse Marrow" } })).toBe(1);
-    expect((await server.ask("GET", "/api/:club/starts")).body.starts).toHaveLength(1);
-    await server.close();
-  });
-
-  it("is not laid over a club of one's own", async () => {
-    const server = await testServer();
-    expect(await seedDemo(server, new Date())).toBe(false);
-    expect(await server.models.Start.count()).toBe(0);
-    await server.close();
-  });
-});
-
-it("names the setting that is wrong", () => {
-  expect(() => readConfig({})).toThrow(/DATABASE_URL/);
-  const needed = { DATABASE_URL: "postgresql://x", TONODROME_SECRET: "s".repeat(32) };
-  expect(() => readConfig({ ...needed, TONODROME_SECRET: "short" })).toThrow(
-    /TONODROME_SECRET is missing or short/,
-  );
-  expect(() => readConfig({ ...needed, PORT: "http" })).toThrow(/PORT is "http"/);
-  expect(() => readConfig({ ...needed, TONODROME_IMPORT_MB: "0.5" })).toThrow(/whole number from 1/);
-  expect(readConfig(needed)).toMatchObject({
-    port: 4780,
-    host: "127.0.0.1",
-    poolSize: 10,
-    trustProxy: false,
-  });
 });

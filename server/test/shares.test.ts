@@ -123,8 +123,14 @@ it("is withdrawn at once, and gone with the start, the athlete and the club; a f
 
 it("is made until a time to come, not for a start whose day is over", async () => {
   const start = await makeStart(server);
+  const past = await makeStart(server, {
+    startsAt: "2026-06-01T12:30:00.000Z",
+    readyAt: "2026-06-01T11:45:00.000Z",
+  });
+  const over = await server.ask("POST", `/api/:club/starts/${past.id}/shares`, { until: "day" });
+  expect(over.body).toMatchObject({ code: "invalid_input", path: "until" });
   const make = (until: string) => server.ask("POST", `/api/:club/starts/${start.id}/shares`, { until });
-  for (const until of ["day", "2020-01-01T00:00:00.000Z", "tomorrow"]) {
+  for (const until of ["2020-01-01T00:00:00.000Z", "tomorrow", "2099-01-01T00:00:00.000Z"]) {
     expect((await make(until)).body).toMatchObject({ code: "invalid_input", path: "until" });
   }
   expect((await make(IN_TIME)).status).toBe(201);

@@ -53,34 +53,43 @@ export const PASSWORD = "a long enough password";
 
 /** Makes an empty database of its own on the tests' PostgreSQL. */
 export async function freshDatabase(): Promise<string> {
-  const admin = process.env.TEST_DATABASE_URL as string;
+  const admin = process.env.TEST_ADMIN_URL as string;
   const name = `t${randomUUID().replaceAll("-", "")}`;
   const client = new Client({ connectionString: admin });
   await client.connect();
-  await client.query(`CREATE DATABASE ${name}`);
+  await client.query(`CREATE DATABASE ${name} OWNER tonodrome_app`);
   await client.end();
-  return admin.replace(/\/\w+$/, `/${name}`);
+  return (process.env.TEST_DATABASE_URL as string).replace(/\/\w+$/, `/${name}`);
 }
 
 /** The options of a server under test. */
 export function testOptions(url: string, more: Partial<AppOptions> = {}): AppOptions {
   return {
     secrets: ["a secret of the tests, thirty-two characters and more"],
+    databaseUrl: url,
     listenUrl: url,
     writesPerMinute: 1_000_000,
-    importMegabytes: 4,
+    readsPerMinute: 1_000_000,
+    importMegabytes: 8,
+    newImportMegabytes: 4,
+    importWorker: path.resolve(__dirname, "..", "dist", "importWorker.js"),
     starterFolder: STARTERS,
-    trustProxy: true,
+    demos: 20,
+    demosPerHour: 1_000,
+    signUp: true,
+    hosts: null,
+    hstsDays: 0,
+    trustProxy: 1,
     log: { level: "silent" },
     ...more,
   };
 }
 
 /** A server on a database of its own with one empty club and its owner. */
-export async function testServer(more: Partial<AppOptions> = {}): Promise<TestServer> {
+export async function testServer(more: Partial<AppOptions> = {}, poolSize = 10): Promise<TestServer> {
   const url = await freshDatabase();
-  const database = connect(url);
-  await migrate(database.sequelize);
+  const database = connect(url, poolSize);
+  await migrate(url);
   const app = await buildApp(database, testOptions(url, more));
   const others: FastifyInstance[] = [];
 

@@ -1,6 +1,8 @@
 import { z } from "zod";
-import { nameSchema } from "../plan/text";
+import { isStorable } from "../plan/plainText";
+import { nameSchema, verbatimSchema } from "../plan/text";
 import { clubSchema } from "./club";
+import { MOST } from "./most";
 import { roleSchema } from "./role";
 
 /** Shortest password taken, characters. Length is the one rule: it is what makes guessing slow. */
@@ -17,9 +19,11 @@ export const emailSchema = z
 export const newPasswordSchema = z
   .string()
   .min(LEAST_PASSWORD, { error: `Use at least ${LEAST_PASSWORD} characters.` })
-  .max(200, { error: "Use at most 200 characters." });
+  .max(200, { error: "Use at most 200 characters." })
+  .refine(isStorable, { error: "Use ordinary characters." })
+  .refine((text) => text.trim().length >= LEAST_PASSWORD / 2, { error: "Use more than blanks." });
 
-const givenPasswordSchema = z.string().min(1, { error: "Give your password." }).max(1000);
+const givenPasswordSchema = verbatimSchema(1000).min(1, { error: "Give your password." });
 
 const accountShape = { name: nameSchema, email: emailSchema, password: newPasswordSchema };
 
@@ -37,7 +41,18 @@ export const passwordChangeSchema = z.strictObject({
 export const doorSchema = z.strictObject({
   /** Whether there is a demo club to open. */
   demo: z.boolean(),
+  /** Whether anybody may make an account with a club; by an invitation one may always. */
+  signUp: z.boolean(),
 });
+
+/** A new password by the link that whoever runs the server made for somebody who forgot theirs. */
+export const passwordResetSchema = z.strictObject({
+  token: verbatimSchema(200),
+  password: newPasswordSchema,
+});
+
+/** The end of one's account: asks for the password, so that it is never a slip or a stranger at an open page. */
+export const accountDeletionSchema = z.strictObject({ password: givenPasswordSchema });
 
 /** A club as one of its members sees it. */
 export const membershipSchema = z.strictObject({
@@ -53,12 +68,16 @@ export const meSchema = z.strictObject({
   id: z.uuid(),
   name: z.string(),
   email: z.string(),
-  clubs: z.array(membershipSchema),
+  /** A visitor of the demo, who has no account. */
+  demo: z.boolean(),
+  clubs: z.array(membershipSchema).max(MOST.clubs),
 });
 
 export type SignUp = z.infer<typeof signUpSchema>;
 export type SignIn = z.infer<typeof signInSchema>;
 export type Join = z.infer<typeof joinSchema>;
 export type PasswordChange = z.infer<typeof passwordChangeSchema>;
+export type PasswordReset = z.infer<typeof passwordResetSchema>;
+export type AccountDeletion = z.infer<typeof accountDeletionSchema>;
 export type Membership = z.infer<typeof membershipSchema>;
 export type Me = z.infer<typeof meSchema>;

@@ -1,9 +1,11 @@
 import { z } from "zod";
 import { athleteProfileSchema } from "../athlete/profile";
 import { nameSchema } from "../plan/text";
-import { versionSchema } from "./common";
+import { newIdSchema, versionSchema } from "./common";
+import { MOST } from "./most";
 
 export const athleteInputSchema = z.strictObject({
+  id: newIdSchema,
   name: nameSchema,
   profile: athleteProfileSchema.optional(),
 });
@@ -24,7 +26,7 @@ export const athleteWriteSchema = z.strictObject({
   profile: athleteProfileSchema,
 });
 
-export const athleteListSchema = z.strictObject({ athletes: z.array(athleteSchema) });
+export const athleteListSchema = z.strictObject({ athletes: z.array(athleteSchema).max(MOST.athletes) });
 
 export type AthleteInput = z.infer<typeof athleteInputSchema>;
 export type AthleteWrite = z.infer<typeof athleteWriteSchema>;

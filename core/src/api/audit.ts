@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { MOST } from "./most";
 
 export const auditEntrySchema = z.strictObject({
   id: z.string(),
@@ -20,7 +21,7 @@ export const auditQuerySchema = z.strictObject({
     .optional(),
 });
 export const auditListSchema = z.strictObject({
-  entries: z.array(auditEntrySchema),
+  entries: z.array(auditEntrySchema).max(MOST.page),
   /** Pass as `before` for the next page; null at the end. */
   next: z.string().nullable(),
 });

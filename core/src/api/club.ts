@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { nameSchema } from "../plan/text";
+import { nameSchema, verbatimSchema } from "../plan/text";
 
 export const clubSchema = z.strictObject({
   id: z.uuid(),
@@ -8,8 +8,11 @@ export const clubSchema = z.strictObject({
 
 export const clubInputSchema = z.strictObject({ name: nameSchema });
 
+/** A club more, of one's own; its id may be made by whoever asks, so that sending twice makes one. */
+export const newClubSchema = z.strictObject({ id: z.uuid().optional(), name: nameSchema });
+
 /** Deleting asks for the club's name, so that it is never a slip. */
-export const clubDeletionSchema = z.strictObject({ name: z.string().max(200) });
+export const clubDeletionSchema = z.strictObject({ name: verbatimSchema(200) });
 
 export const clubParamsSchema = z.strictObject({ clubId: z.uuid({ error: "The id is not a UUID." }) });
 

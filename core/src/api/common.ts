@@ -1,8 +1,19 @@
 import { z } from "zod";
+import { verbatimSchema } from "../plan/text";
 import { clubParamsSchema } from "./club";
+
+export { instantSchema } from "../time/instant";
 
 /** A version as last read; a write names the one it was made against. */
 export const versionSchema = z.number().int().min(1).max(2_000_000_000);
+
+/** Highest version that a file may bring: a billion edits are left above it. Custom. */
+export const fileVersionSchema = z.number().int().min(1).max(1_000_000, {
+  error: "A version in a file is at most 1,000,000.",
+});
+
+/** The id of what is made, by whoever makes it, so that sending twice makes one; made by the server unless given. */
+export const newIdSchema = z.uuid({ error: "The id is not a UUID." }).optional();
 
 /** A thing in a club. */
 export const idParamsSchema = z.strictObject({
@@ -11,14 +22,13 @@ export const idParamsSchema = z.strictObject({
 });
 
 /** The secret part of an invitation or of a shared link. */
-export const tokenParamsSchema = z.strictObject({ token: z.string().max(200) });
+export const tokenParamsSchema = z.strictObject({ token: verbatimSchema(200) });
 
-/** An ISO 8601 instant within the years that people plan for, as the clients and PostgreSQL both hold it. */
-export const instantSchema = z.iso
-  .datetime({ error: "Give the time as an ISO 8601 instant in UTC." })
-  .refine((s) => s >= "2000-01-01" && s < "2100-01-01", {
-    error: "Give a time between the years 2000 and 2100.",
-  });
+/** A place in a list that is read in pages: an instant and, of several at that instant, an id. */
+export const cursorSchema = z
+  .string()
+  .max(80)
+  .regex(/^\d{4}-\d\d-\d\dT[\d:.]{8,15}Z~[0-9a-f-]{36}$/, { error: "Pass `next` of the page before." });
 
 /** The whole answer where there is nothing to say but that it is done. */
 export const doneSchema = z.strictObject({ done: z.literal(true) });

@@ -1,10 +1,11 @@
 import { z } from "zod";
 import { drillShape } from "../plan/plan";
 import { prioritySchema } from "../plan/priority";
-import { instantSchema, versionSchema } from "./common";
+import { instantSchema, newIdSchema, versionSchema } from "./common";
+import { MOST } from "./most";
 
 /** A drill on the shelf; `priority` is the one it usually gets when it is added to a plan. */
-export const drillInputSchema = z.strictObject({ ...drillShape, priority: prioritySchema });
+export const drillInputSchema = z.strictObject({ id: newIdSchema, ...drillShape, priority: prioritySchema });
 
 export const drillSchema = z.strictObject({
   id: z.uuid(),
@@ -25,13 +26,15 @@ export const drillWriteSchema = z.strictObject({
 });
 
 export const drillListSchema = z.strictObject({
-  drills: z.array(
-    z.strictObject({
-      ...drillSchema.shape,
-      /** In how many of the club's latest warm-ups it is. */
-      uses: z.number().int(),
-    }),
-  ),
+  drills: z
+    .array(
+      z.strictObject({
+        ...drillSchema.shape,
+        /** In how many of the club's latest warm-ups it is. */
+        uses: z.number().int(),
+      }),
+    )
+    .max(MOST.drills),
 });
 
 export type DrillInput = z.infer<typeof drillInputSchema>;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { MOST } from "./most";
 
 /** Every way the server refuses, in one list. docs/api.md says what each asks of the caller. */
 export const errorCodeSchema = z.enum([
@@ -11,6 +12,7 @@ export const errorCodeSchema = z.enum([
   "taken",
   "last_owner",
   "not_empty",
+  "full",
   "link_over",
   "too_large",
   "unsupported_media_type",
@@ -26,8 +28,8 @@ export const apiErrorSchema = z.strictObject({
   message: z.string(),
   /** The field at fault, dotted ("items.3.dose.sets.floor"); null when it is not one field. */
   path: z.string().nullable(),
-  /** Every field at fault, the first one included. */
-  problems: z.array(z.strictObject({ path: z.string(), message: z.string() })).optional(),
+  /** Fields at fault, the first one included; looking for them stops after so many. */
+  problems: z.array(z.strictObject({ path: z.string(), message: z.string() })).max(MOST.problems).optional(),
   /** With `version_conflict`: the resource as it now stands. */
   current: z.unknown().optional(),
 });

@@ -1,9 +1,10 @@
 import { z } from "zod";
 import { eventTypeShape } from "../event/eventType";
-import { versionSchema } from "./common";
+import { newIdSchema, versionSchema } from "./common";
+import { MOST } from "./most";
 
 /** An event of the club, to be used for any number of starts. */
-export const eventInputSchema = z.strictObject(eventTypeShape);
+export const eventInputSchema = z.strictObject({ id: newIdSchema, ...eventTypeShape });
 
 export const eventSchema = z.strictObject({
   id: z.uuid(),
@@ -20,7 +21,7 @@ export const eventWriteSchema = z.strictObject({
   ...eventTypeShape,
 });
 
-export const eventListSchema = z.strictObject({ events: z.array(eventSchema) });
+export const eventListSchema = z.strictObject({ events: z.array(eventSchema).max(MOST.events) });
 
 export type EventInput = z.infer<typeof eventInputSchema>;
 export type EventWrite = z.infer<typeof eventWriteSchema>;

@@ -1,4 +1,6 @@
+export { settingSchema } from "../event/setting";
 export { runEventSchema } from "../run/runEvent";
+export { runPlanSchema } from "../run/runPlan";
 export * from "./accounts";
 export * from "./athletes";
 export * from "./audit";
@@ -11,6 +13,7 @@ export * from "./error";
 export * from "./events";
 export * from "./invites";
 export * from "./members";
+export * from "./most";
 export * from "./plans";
 export * from "./role";
 export * from "./runningOrder";

@@ -1,9 +1,11 @@
 import { z } from "zod";
+import { newIdSchema } from "./common";
 import { athleteFits, athleteMisfit, ownAthleteSchema } from "./members";
+import { MOST } from "./most";
 import { roleSchema } from "./role";
 
 export const inviteInputSchema = z
-  .strictObject({ role: roleSchema, athleteId: ownAthleteSchema })
+  .strictObject({ id: newIdSchema, role: roleSchema, athleteId: ownAthleteSchema })
   .refine(athleteFits, athleteMisfit);
 
 /** An invitation that can still be used. Its secret is told once, when it is made. */
@@ -12,9 +14,11 @@ export const inviteSchema = z.strictObject({
   role: roleSchema,
   athleteId: z.uuid().nullable(),
   expiresAt: z.iso.datetime(),
+  /** Who made it, as they are called now; null for whoever runs the server. */
+  madeBy: z.string().nullable(),
 });
 export const newInviteSchema = z.strictObject({ ...inviteSchema.shape, token: z.string() });
-export const inviteListSchema = z.strictObject({ invites: z.array(inviteSchema) });
+export const inviteListSchema = z.strictObject({ invites: z.array(inviteSchema).max(MOST.invites) });
 
 /** What somebody who holds an invitation is told before they take it. */
 export const invitationSchema = z.strictObject({

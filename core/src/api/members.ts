@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { clubParamsSchema } from "./club";
+import { MOST } from "./most";
 import { roleSchema } from "./role";
 
 /** The athlete that an account in the role athlete goes with. */
@@ -22,7 +23,7 @@ export const memberSchema = z.strictObject({
   athleteId: z.uuid().nullable(),
   joinedAt: z.iso.datetime(),
 });
-export const memberListSchema = z.strictObject({ members: z.array(memberSchema) });
+export const memberListSchema = z.strictObject({ members: z.array(memberSchema).max(MOST.members) });
 
 export const memberParamsSchema = z.strictObject({
   ...clubParamsSchema.shape,

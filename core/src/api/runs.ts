@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { runEventSchema } from "../run/runEvent";
 import { runPlanSchema } from "../run/runPlan";
-import { instantSchema } from "./common";
+import { cursorSchema } from "./common";
+import { MOST } from "./most";
 
 export const runInputSchema = z.strictObject({
   /** Made by the client, so that sending twice makes one run. */
@@ -10,17 +11,14 @@ export const runInputSchema = z.strictObject({
   plan: runPlanSchema,
 });
 
-/** A press whose time a database can hold. */
-export const boundedEventSchema = runEventSchema.refine((e) => instantSchema.safeParse(e.at).success, {
-  path: ["at"],
-  error: "Give a time between the years 2000 and 2100.",
-});
+/** A press may be stamped so far ahead of the server's clock, milliseconds: a phone's may be a little fast. Custom. */
+export const MOST_AHEAD = 120_000;
 
 export const runEventsInputSchema = z.strictObject({
-  events: z.array(boundedEventSchema).min(1).max(500),
+  events: z.array(runEventSchema).min(1).max(MOST.pressesTogether),
 });
 /** The ids the server now holds, whether they came with this request or an earlier one. */
-export const runEventsAnswerSchema = z.strictObject({ recorded: z.array(z.uuid()) });
+export const runEventsAnswerSchema = z.strictObject({ recorded: z.array(z.uuid()).max(MOST.pressesTogether) });
 
 const about = {
   id: z.uuid(),
@@ -36,7 +34,7 @@ const about = {
 export const runSchema = z.strictObject({
   ...about,
   plan: runPlanSchema,
-  events: z.array(runEventSchema),
+  events: z.array(runEventSchema).max(MOST.presses),
 });
 
 export const runRowSchema = z.strictObject({
@@ -52,13 +50,13 @@ export const runRowSchema = z.strictObject({
 });
 
 export const runListQuerySchema = z.strictObject({
-  /** Only runs made before this instant: the last one of the page before. */
-  before: instantSchema.optional(),
+  /** Only runs made before this one: `next` of the page before. */
+  before: cursorSchema.optional(),
 });
 export const runListSchema = z.strictObject({
-  runs: z.array(runRowSchema),
+  runs: z.array(runRowSchema).max(MOST.page),
   /** Pass as `before` for the next page; null at the end. */
-  next: z.iso.datetime().nullable(),
+  next: cursorSchema.nullable(),
 });
 
 export type RunEventsInput = z.infer<typeof runEventsInputSchema>;

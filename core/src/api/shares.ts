@@ -3,10 +3,17 @@ import { fitContextSchema } from "../day/context";
 import { planBodySchema } from "../plan/plan";
 import { runEventSchema } from "../run/runEvent";
 import { runPlanSchema } from "../run/runPlan";
-import { instantSchema } from "./common";
+import { instantSchema, newIdSchema } from "./common";
+import { MOST } from "./most";
+
+/** A link lasts at most so long after its start, days, wherever that moves. Custom. */
+export const LONGEST_SHARE_DAYS = 30;
 
 /** How long a shared link lasts: to the end of the start's day, wherever that moves, or to an instant. */
-export const shareInputSchema = z.strictObject({ until: z.union([z.literal("day"), instantSchema]) });
+export const shareInputSchema = z.strictObject({
+  id: newIdSchema,
+  until: z.union([z.literal("day"), instantSchema]),
+});
 
 /** A link that still works. Its secret is told once, when it is made. */
 export const shareSchema = z.strictObject({
@@ -15,7 +22,18 @@ export const shareSchema = z.strictObject({
   expiresAt: z.iso.datetime(),
 });
 export const newShareSchema = z.strictObject({ ...shareSchema.shape, token: z.string() });
-export const shareListSchema = z.strictObject({ shares: z.array(shareSchema) });
+export const shareListSchema = z.strictObject({ shares: z.array(shareSchema).max(MOST.sharesOfStart) });
+
+/** Every link of the club that works, for its owners. */
+export const clubShareSchema = z.strictObject({
+  ...shareSchema.shape,
+  startId: z.uuid(),
+  title: z.string(),
+  athleteName: z.string(),
+  /** Who made it, as they are called now. */
+  madeBy: z.string().nullable(),
+});
+export const clubShareListSchema = z.strictObject({ shares: z.array(clubShareSchema).max(MOST.shares) });
 
 /**
  * Everything a shared link shows, and nothing else: a field that an athlete or a start gains later is not shared until
@@ -36,11 +54,12 @@ export const sharedSchema = z.strictObject({
   run: z
     .strictObject({
       plan: runPlanSchema.omit({ source: true }),
-      events: z.array(runEventSchema),
+      events: z.array(runEventSchema).max(MOST.presses),
     })
     .nullable(),
   expiresAt: z.iso.datetime(),
 });
 
 export type Share = z.infer<typeof shareSchema>;
+export type ClubShare = z.infer<typeof clubShareSchema>;
 export type Shared = z.infer<typeof sharedSchema>;

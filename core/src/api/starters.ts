@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { verbatimSchema } from "../plan/text";
 
 /** A starter shelf that ships with the server. */
 export const starterSchema = z.strictObject({
@@ -10,12 +11,12 @@ export const starterSchema = z.strictObject({
   installed: z.number().int(),
 });
 
-export const starterListSchema = z.strictObject({ starters: z.array(starterSchema) });
+export const starterListSchema = z.strictObject({ starters: z.array(starterSchema).max(100) });
 
 /** One that ships with the server by its key, or the text of a file. */
 export const starterInstallSchema = z.union([
-  z.strictObject({ key: z.string().max(100) }),
-  z.strictObject({ text: z.string().max(900_000, { error: "The file is too large." }) }),
+  z.strictObject({ key: verbatimSchema(100) }),
+  z.strictObject({ text: verbatimSchema(900_000, "The file is too large.") }),
 ]);
 
 /** What came onto the shelf, and what was there before and was left as it is. */

@@ -4,7 +4,8 @@ import { settingSchema, usualSetting } from "../event/setting";
 import { nameSchema, noteSchema } from "../plan/text";
 import { isTimeZone } from "../time/zone";
 import { athleteRefSchema } from "./athletes";
-import { instantSchema, versionSchema } from "./common";
+import { instantSchema, newIdSchema, versionSchema } from "./common";
+import { MOST } from "./most";
 import { planSchema } from "./plans";
 
 /** Longest time available that a start may have, seconds. */
@@ -41,6 +42,7 @@ const outOfOrder = {
 
 export const startInputSchema = z
   .strictObject({
+    id: newIdSchema,
     ...startShape,
     eventId: startShape.eventId.default(null),
     setting: settingSchema.default(usualSetting),
@@ -51,9 +53,12 @@ export const startWriteSchema = z
   .strictObject({ version: versionSchema, ...startShape })
   .refine(inOrder, outOfOrder);
 
-export const startSchema = z.strictObject({
+/** A start as a list has it. What it takes to fit it is read apart, when it changed. */
+export const startRowSchema = z.strictObject({
   id: z.uuid(),
   version: versionSchema,
+  /** Another one whenever the whole start reads differently: its plan, its athlete and its event included. */
+  stamp: z.string(),
   athlete: athleteRefSchema,
   title: z.string(),
   venue: z.string(),
@@ -63,11 +68,15 @@ export const startSchema = z.strictObject({
   /** The time on the start list: the start may have moved since. */
   listedAt: z.iso.datetime(),
   eventId: z.uuid().nullable(),
+});
+
+export const startSchema = z.strictObject({
+  ...startRowSchema.shape,
   setting: settingSchema,
   /** What the fit has to know of its event and its athlete. */
   facts: z.strictObject({
-    points: z.array(fixedPointSchema),
-    places: z.array(z.string()),
+    points: z.array(fixedPointSchema).max(8),
+    places: z.array(z.string()).max(8),
     usualReps: z.number().int().min(0),
   }),
   plan: planSchema,
@@ -81,8 +90,20 @@ export const startListQuerySchema = z.strictObject({
   /** Only this athlete's. */
   athleteId: z.uuid().optional(),
 });
-export const startListSchema = z.strictObject({ starts: z.array(startSchema) });
+export const startListSchema = z.strictObject({ starts: z.array(startRowSchema).max(MOST.listedStarts) });
+
+const uuids = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
+/** Several starts whole, by their ids with commas between. */
+export const wholeStartsQuerySchema = z.strictObject({
+  ids: z
+    .string()
+    .max(MOST.startsTogether * 37)
+    .regex(new RegExp(`^${uuids}(,${uuids})*$`), { error: "Give ids with commas between, at most 20." }),
+});
+/** Those of them that there are. */
+export const wholeStartsSchema = z.strictObject({ starts: z.array(startSchema).max(MOST.startsTogether) });
 
 export type StartInput = z.infer<typeof startInputSchema>;
 export type StartWrite = z.infer<typeof startWriteSchema>;
+export type StartRow = z.infer<typeof startRowSchema>;
 export type Start = z.infer<typeof startSchema>;

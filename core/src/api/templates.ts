@@ -1,10 +1,11 @@
 import { z } from "zod";
 import { planBodySchema } from "../plan/plan";
 import { nameSchema } from "../plan/text";
-import { instantSchema } from "./common";
+import { instantSchema, newIdSchema } from "./common";
+import { MOST } from "./most";
 
 /** A warm-up that the club begins others from. */
-export const templateInputSchema = z.strictObject({ name: nameSchema, body: planBodySchema });
+export const templateInputSchema = z.strictObject({ id: newIdSchema, name: nameSchema, body: planBodySchema });
 
 export const templateSchema = z.strictObject({
   id: z.uuid(),
@@ -13,7 +14,7 @@ export const templateSchema = z.strictObject({
   body: planBodySchema,
 });
 
-export const templateListSchema = z.strictObject({ templates: z.array(templateSchema) });
+export const templateListSchema = z.strictObject({ templates: z.array(templateSchema).max(MOST.templates) });
 
 export type TemplateInput = z.infer<typeof templateInputSchema>;
 export type Template = z.infer<typeof templateSchema>;

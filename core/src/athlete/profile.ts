@@ -2,7 +2,8 @@ import { z } from "zod";
 import { approachIdSchema } from "../approach/approachId";
 import { bodyAreaSchema } from "../drill/bodyArea";
 import { tagsSchema } from "../drill/details";
-import { isPlainText } from "../plan/plainText";
+import { linesSchema } from "../plan/text";
+import { daySchema } from "../time/instant";
 import { scaleSchema } from "./scale";
 
 export const ageBandSchema = z.enum(["under-10", "10-12", "13-15", "16-18", "adult", "masters"]);
@@ -26,7 +27,7 @@ export function youngestOf(band: AgeBand): number {
 export const protectedAreaSchema = z.strictObject({
   area: bodyAreaSchema,
   /** The last day of it, as the calendar says it; null until it is taken out. */
-  until: z.iso.date({ error: "Give the day, or none." }).nullable(),
+  until: daySchema.nullable(),
 });
 
 export type ProtectedArea = z.infer<typeof protectedAreaSchema>;
@@ -58,11 +59,7 @@ export const athleteProfileSchema = z.strictObject({
   equipment: tagsSchema("pieces of equipment", 24),
   /** How they like to warm up. */
   approach: approachIdSchema.nullable(),
-  notes: z
-    .string()
-    .trim()
-    .max(1000, { error: "At most 1000 characters: shorten it." })
-    .refine((text) => isPlainText(text.replace(/\n/g, " ")), { error: "Write ordinary characters." }),
+  notes: linesSchema(1000),
 });
 
 export type AthleteProfile = z.infer<typeof athleteProfileSchema>;

@@ -1,18 +1,13 @@
 import { z } from "zod";
 import { intensitySchema } from "../plan/intensity";
-import { isPlainText } from "../plan/plainText";
+import { labelSchema } from "../plan/text";
 
 /** What a scale orders. */
 export const scaleKindSchema = z.enum(["grade", "distance", "position", "realism", "layout"]);
 
 /** One thing on a scale: what it asks of the athlete, and how often it succeeds. */
 export const scaleItemSchema = z.strictObject({
-  name: z
-    .string({ error: "Name it." })
-    .trim()
-    .min(1, { error: "Name it." })
-    .max(60, { error: "At most 60 characters: shorten it." })
-    .refine(isPlainText, { error: "Write one line of ordinary characters." }),
+  name: labelSchema(60, "Name it."),
   intensity: intensitySchema,
   /** How often it succeeds, per cent; null where nobody knows. */
   chancePercent: z

@@ -1,15 +1,14 @@
 import { z } from "zod";
 import { fixedPointSchema } from "../event/eventType";
 import { tagSchema } from "../plan/text";
+import { instantSchema } from "../time/instant";
 import { placeFaults, travelSchema } from "./context";
-
-const instant = z.iso.datetime({ error: "Give the time." });
 
 /** When a place of the venue can be used, by the clock: it stays where it is when the start moves. */
 export const venueWindowSchema = z
   .strictObject({
-    opens: instant,
-    closes: instant,
+    opens: instantSchema,
+    closes: instantSchema,
     /** Whether all of the place can be used, or half of it. */
     room: z.enum(["all", "half"]),
     /** Shared by so many who take turns. */

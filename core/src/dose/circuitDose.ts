@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { isPlainText } from "../plan/plainText";
+import { labelSchema } from "../plan/text";
 import type { DoseLevel } from "./level";
 import { partnerSchema } from "./partner";
 import { rangeSchema, stepsOf } from "./range";
@@ -9,12 +9,7 @@ export const MOST_MOVEMENTS = 20;
 
 /** One movement of a circuit. A breather is an ordinary one that is easy. */
 export const movementSchema = z.strictObject({
-  name: z
-    .string({ error: "Name the movement." })
-    .trim()
-    .min(1, { error: "Name the movement." })
-    .max(60, { error: "At most 60 characters: shorten it." })
-    .refine(isPlainText, { error: "Write one line of ordinary characters." }),
+  name: labelSchema(60, "Name the movement."),
   seconds: z.number().int().min(5, { error: "A movement takes at least 5 s." }).max(900),
   /** Metres covered; 0 on the spot. */
   metres: z.number().int().min(0).max(1000),

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { intensitySchema } from "../plan/intensity";
-import { noteSchema, tagSchema } from "../plan/text";
+import { labelSchema, noteSchema, tagSchema } from "../plan/text";
 import { bodyAreasSchema } from "./bodyArea";
 import { purposeSchema } from "./purpose";
 
@@ -25,9 +25,7 @@ const once = <T extends z.ZodType>(of: T, most: number, what: string) =>
     });
 
 /** A line of text with something in it. */
-const lineSchema = noteSchema.refine((text) => text !== "", {
-  error: "Write something, or take the line out.",
-});
+const remarkSchema = labelSchema(200, "Write something, or take the line out.");
 
 /** Several words to find things by. */
 export const tagsSchema = (what: string, most = 12) => once(tagSchema, most, what);
@@ -56,8 +54,8 @@ export const drillDetailsShape = {
   /** What to see, feel and listen for. */
   cues: z.strictObject({ see: noteSchema, feel: noteSchema, listen: noteSchema }),
   /** What usually goes wrong. */
-  faults: once(lineSchema, 6, "faults"),
-  cautions: once(lineSchema, 4, "cautions"),
+  faults: once(remarkSchema, 6, "faults"),
+  cautions: once(remarkSchema, 4, "cautions"),
   /** Youngest age it is for, years; 0 for any. */
   leastAge: z.number().int().min(0).max(99),
   flags: once(drillFlagSchema, 3, "flags"),

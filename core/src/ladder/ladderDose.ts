@@ -2,8 +2,7 @@ import { z } from "zod";
 import { plainDoseSchema } from "../dose/plainDose";
 import { plainLevels } from "../dose/plainLevels";
 import { intensitySchema } from "../plan/intensity";
-import { isPlainText } from "../plan/plainText";
-import { noteSchema } from "../plan/text";
+import { lineSchema, noteSchema } from "../plan/text";
 
 /** Most rungs of one ladder. */
 export const MOST_RUNGS = 16;
@@ -16,11 +15,7 @@ export const rungSchema = z.strictObject({
   /** Unique within the ladder; made by whoever writes it. */
   id: z.uuid({ error: "Each rung needs an id of its own (a UUID)." }),
   /** What it is on a scale (a grade, distance, position, target …); empty for effort alone. */
-  label: z
-    .string()
-    .trim()
-    .max(60, { error: "At most 60 characters: shorten it." })
-    .refine(isPlainText, { error: "Write one line of ordinary characters." }),
+  label: lineSchema(60),
   intensity: intensitySchema,
   dose: plainDoseSchema,
   /** The one thing to attend to. */

@@ -1,26 +1,20 @@
 import { z } from "zod";
-import { isPlainText } from "../plan/plainText";
+import { lineSchema, verbatimSchema } from "../plan/text";
+import { instantSchema } from "../time/instant";
 import { refitStepsSchema, runDrillSchema } from "./runPlan";
 
 const base = {
   /** Made by the client, so that sending twice records once. */
   id: z.uuid({ error: "Each event needs an id of its own (a UUID)." }),
   /** When it was pressed, by the server's clock as far as the client knows it. */
-  at: z.iso.datetime({ error: "Give the time as an ISO 8601 instant in UTC." }),
+  at: instantSchema,
 };
 
 /** The key of the step that a press is meant for: pressed on two phones, it counts once. Earlier versions did not say. */
-const of = z.string().max(40).optional();
+const of = verbatimSchema(40).optional();
 
 /** Told by a stand-in: what is made up is never taken for a record of what was. */
 const simulated = z.boolean().optional();
-
-const text = (most: number) =>
-  z
-    .string()
-    .trim()
-    .max(most, { error: `At most ${most} characters: shorten it.` })
-    .refine(isPlainText, { error: "Write ordinary characters." });
 
 /** One press during a run. A run is the list of its events; nothing else is stored about its course. */
 export const runEventSchema = z.discriminatedUnion("kind", [
@@ -39,7 +33,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
   /** Back to the drill before, which goes on where it was. */
   z.strictObject({ ...base, kind: z.literal("back"), of }),
   /** To any step: what lies between is skipped; one that is over goes on where it was. */
-  z.strictObject({ ...base, kind: z.literal("jump"), to: z.string().max(40) }),
+  z.strictObject({ ...base, kind: z.literal("jump"), to: verbatimSchema(40) }),
   /** A drill that the plan did not have, straight after the one under way. */
   z.strictObject({ ...base, kind: z.literal("insert"), drill: runDrillSchema }),
   /** A try at a gate. */
@@ -52,9 +46,9 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     drills: refitStepsSchema,
     waitSeconds: z.number().int().min(0).max(86_400),
     /** A wait that is under way goes on until then. */
-    until: z.iso.datetime().optional(),
+    until: instantSchema.optional(),
     /** What it changes, in a line. */
-    line: text(300),
+    line: lineSchema(300),
   }),
   z.strictObject({
     ...base,
@@ -66,7 +60,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     ...base,
     kind: z.literal("start-moved"),
     /** The start as it now stands. */
-    startsAt: z.iso.datetime(),
+    startsAt: instantSchema,
     simulated,
   }),
   /** The device's clock was found to be wrong by so much; times are corrected from here on. */
@@ -91,8 +85,8 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     /** How ready, from 1 (not at all) to 5 (fully). */
     ready: z.number().int().min(1).max(5).nullable(),
     /** What happened first. */
-    first: text(200),
-    note: text(500),
+    first: lineSchema(200),
+    note: lineSchema(500),
   }),
   z.strictObject({ ...base, kind: z.literal("end") }),
 ]);

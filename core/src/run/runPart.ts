@@ -1,11 +1,12 @@
 import { z } from "zod";
 import { tempoSchema } from "../dose/repsDose";
+import { lineSchema } from "../plan/text";
 
 /** A stretch of a drill that is counted through while it is run: a set, a rest, a change of sides. */
 export const runPartSchema = z.strictObject({
   kind: z.enum(["work", "rest", "change"]),
   /** @example "Set 2 of 3, left" */
-  words: z.string().max(120),
+  words: lineSchema(120),
   /** Seconds. */
   seconds: z.number().int().min(0).max(86_400),
   /** What is counted within it, one after the other. */

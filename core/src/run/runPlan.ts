@@ -5,7 +5,8 @@ import { MOST_RUNGS } from "../ladder/ladderDose";
 import { intensitySchema } from "../plan/intensity";
 import { phaseSchema } from "../plan/phase";
 import { MOST_DRILLS, planBodySchema } from "../plan/plan";
-import { nameSchema, noteSchema, tagSchema } from "../plan/text";
+import { nameSchema, noteSchema, tagSchema, verbatimSchema } from "../plan/text";
+import { instantSchema } from "../time/instant";
 import { runPartSchema } from "./runPart";
 
 /** One drill, or one wait between two, as it is to be run: the fitted level, frozen. */
@@ -45,7 +46,7 @@ export const runDrillSchema = z.strictObject({
       /** It takes at least so long, seconds. */
       leastSeconds: z.number().int().min(0).max(86_400),
       /** And goes on until then. */
-      until: z.iso.datetime().optional(),
+      until: instantSchema.optional(),
     })
     .optional(),
 });
@@ -53,11 +54,11 @@ export const runDrillSchema = z.strictObject({
 export type RunDrill = z.infer<typeof runDrillSchema>;
 
 /** So many steps at most: every drill rung by rung, and a wait after each. */
-const MOST_STEPS = MOST_DRILLS * MOST_RUNGS * 2;
+export const MOST_STEPS = MOST_DRILLS * MOST_RUNGS * 2;
 
 /** A step that stays as it was: where it came from, so that a log says it once. */
 const sameStepSchema = z.strictObject({
-  same: z.string().max(40),
+  same: verbatimSchema(40),
   /** The press that brought it; the plan itself unless given. */
   from: z.uuid().optional(),
 });
@@ -76,7 +77,7 @@ export const runPlanSchema = z.strictObject({
   /** The wait planned before the start, seconds. */
   waitSeconds: z.number().int().min(0).max(86_400),
   /** The start when the run was made. */
-  startsAt: z.iso.datetime(),
+  startsAt: instantSchema,
   /** A warm-up, unless it says that it is not. */
   kind: z.enum(["warm-up", "cool-down"]).optional(),
   /** What it was fitted from, so that the rest can be fitted anew when the day changes. */

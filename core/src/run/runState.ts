@@ -51,12 +51,18 @@ export interface RunState {
   waitSeconds: number;
   /** The presses that can be taken back, the newest last: the last ten. */
   undoable: RunEvent[];
+  /** How many drills were to be put in. */
+  inserted: number;
   /** Re-fits, in order. */
   refits: Extract<RunEvent, { kind: "refit" }>[];
   /** Seconds the device's clock was last found ahead; 0 when it was never found wrong. */
   clockAhead: number;
   rating: Rating | null;
 }
+
+/** So many drills can be put in, and so many re-fits made, in one run: beyond any day, and what keeps a replay short. Custom. */
+export const MOST_INSERTED = 200;
+export const MOST_REFITS = 500;
 
 /** So many presses can be taken back. */
 export const MOST_UNDOABLE = 10;
@@ -91,6 +97,7 @@ export function runState(plan: RunPlan, events: readonly RunEvent[]): RunState {
     fittedFor: Date.parse(plan.startsAt),
     waitSeconds: plan.waitSeconds,
     undoable: [],
+    inserted: 0,
     refits: [],
     clockAhead: 0,
     rating: null,
@@ -137,7 +144,9 @@ function effective(events: readonly RunEvent[]): RunEvent[] {
   const undone = new Set(unique.flatMap((e) => (e.kind === "undo" ? [e.undoes] : [])));
   return unique
     .filter((e) => e.kind !== "undo" && (NOT_UNDOABLE.has(e.kind) || !undone.has(e.id)))
-    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
+    .map((event) => ({ event, at: Date.parse(event.at) }))
+    .sort((a, b) => a.at - b.at || (a.event.id < b.event.id ? -1 : 1))
+    .map(({ event }) => event);
 }
 
 /** Applies one event; false when it makes no sense where it stands. */
@@ -230,8 +239,9 @@ function pressDrill(
 
 /** The first step from here on that is still to come; the number of steps when there is none. */
 function nextPending({ splits }: RunState, from: number): number {
-  const next = splits.findIndex((s, i) => i >= from && s.outcome === "pending");
-  return next < 0 ? splits.length : next;
+  let next = from;
+  while (next < splits.length && splits[next]?.outcome !== "pending") next++;
+  return next;
 }
 
 function goTo(state: RunState, index: number, at: number): void {
@@ -306,7 +316,8 @@ function jump(state: RunState, to: string, at: number): boolean {
 
 function insert(state: RunState, event: Extract<RunEvent, { kind: "insert" }>, at: number): boolean {
   const split = splitOf(event.drill, event.id);
-  if (state.splits.some((s) => s.key === split.key)) return false;
+  // Every try counts: what is refused again and again must not be looked for again and again.
+  if (state.inserted++ >= MOST_INSERTED || state.splits.some((s) => s.key === split.key)) return false;
   const place = state.status === "under-way" ? state.index + 1 : state.index;
   state.splits.splice(place, 0, split);
   if (state.status === "waiting") goTo(state, place, at);
@@ -319,6 +330,7 @@ function refit(
   at: number,
   brought: Brought,
 ): boolean {
+  if (state.refits.length >= MOST_REFITS) return false;
   const kept = state.splits.filter((s) => s.outcome !== "pending");
   const known = new Set(kept.map((s) => s.key));
   const current = state.splits[state.index];

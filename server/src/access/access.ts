@@ -3,6 +3,7 @@ import type { FastifyInstance, FastifyReply, FastifyRequest } from "fastify";
 import type { Database } from "../db/connect";
 import { notFound, Refusal } from "../errors";
 import type { Limits } from "./limits";
+import { machineOf } from "./machine";
 import { checkOrigin } from "./origin";
 import { type Along, findSession, renewSession, type Session, tokenOf } from "./session";
 
@@ -12,6 +13,8 @@ export type Access = "anybody" | "signed-in" | Action;
 declare module "fastify" {
   interface FastifyContextConfig {
     access?: Access;
+    /** Closed to visitors of the demo. */
+    notInDemo?: boolean;
     /** What is asked together with who is asking. Only for a thing of a club, by its id. */
     along?: Along;
   }
@@ -37,6 +40,10 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
  */
 export function guard(app: FastifyInstance, database: Database, limits: Limits): void {
   app.decorateRequest("session", null);
+  // Whatever is answered here is for whoever asked, and for no store on the way.
+  app.addHook("onSend", async (_request, reply) => {
+    if (!reply.hasHeader("cache-control")) reply.header("cache-control", "no-store");
+  });
   app.addHook("onRoute", (route) => {
     const { method, url, config } = route;
     const access = config?.access;
@@ -51,7 +58,8 @@ export function guard(app: FastifyInstance, database: Database, limits: Limits):
     if (!access) return;
     if (isWrite(request)) checkOrigin(request);
     if (access === "anybody") {
-      if (isWrite(request)) await limits.write(request.ip);
+      const machine = machineOf(request.ip);
+      await (isWrite(request) ? limits.write(machine) : limits.read(machine));
     } else if (!along?.values) {
       await letIn(request, reply, access, along, []);
     } else if (tokenOf(request) === null) {
@@ -64,7 +72,14 @@ export function guard(app: FastifyInstance, database: Database, limits: Limits):
     // Who may not ask at all is told that, and not what is wrong with what they sent.
     if (request.validationError) await letIn(request, reply, access, undefined, []);
     if (request.validationError) throw request.validationError;
-    await letIn(request, reply, access, along, along.values(request.body));
+    let values: unknown[];
+    try {
+      values = along.values(request.body);
+    } catch (error) {
+      await letIn(request, reply, access, undefined, []);
+      throw error;
+    }
+    await letIn(request, reply, access, along, values);
   });
 
   /** Finds out who asks and whether they may. @throws Refusal `signed_out`, `not_found`, `forbidden`, `too_many` */
@@ -83,7 +98,8 @@ export function guard(app: FastifyInstance, database: Database, limits: Limits):
     const session = await findSession(database, request, clubId, asked);
     if (!session) throw signedOut();
     request.session = session;
-    if (isWrite(request) && !asked?.steps) await limits.write(session.userId);
+    if (!asked?.steps) await (isWrite(request) ? limits.write(session.userId) : limits.read(session.userId));
+    if (session.isDemo && request.routeOptions.config.notInDemo) throw notInDemo();
     if (isAction(access)) checkRole(session, access);
     if (session.isOld) await renewSession(database, session, request, reply);
   }
@@ -126,6 +142,13 @@ function isAction(access: Access): access is Action {
 function clubIdOf(request: FastifyRequest): string | null {
   const { clubId } = request.params as { clubId?: string };
   return clubId && UUID.test(clubId) ? clubId : null;
+}
+
+function notInDemo(): Refusal {
+  return new Refusal(
+    "forbidden",
+    "The demo is for looking and trying, and is cleared after a day: this needs an account. Sign out and make one.",
+  );
 }
 
 function signedOut(): Refusal {

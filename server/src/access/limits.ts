@@ -1,60 +1,114 @@
 import { createHmac } from "node:crypto";
 import { RateLimiterMemory, RateLimiterPostgres, RateLimiterRes } from "rate-limiter-flexible";
+import type { Config } from "../config";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors";
+import { machineOf } from "./machine";
+
+/** A try at a password: whose, from where, and whether from a device on which it was right before. */
+export interface Try {
+  email: string;
+  ip: string;
+  isKnownDevice: boolean;
+}
 
 export interface Limits {
   /**
-   * Counts a try at a password.
-   * @throws Refusal `too_many` when there were too many for this address or from this machine
+   * Counts a try at a password. Only failures count in the end: `passwordWasRight` gives it back.
+   * @throws Refusal `too_many` when there were too many
    */
-  tryPassword(email: string, ip: string): Promise<void>;
-  /** Forgets the tries for an address once the password was right. */
-  passwordWasRight(email: string): Promise<void>;
-  /** Counts a new account. @throws Refusal `too_many` */
+  tryPassword(one: Try): Promise<void>;
+  /** The password was right: this try was no guess, and neither were those before from there. */
+  passwordWasRight(one: Try): Promise<void>;
+  /** Counts a new account with a club. @throws Refusal `too_many` */
   makeAccount(ip: string): Promise<void>;
+  /** Counts an account made by an invitation, which is no stranger's. @throws Refusal `too_many` */
+  join(ip: string): Promise<void>;
+  /** Counts a demo club opened. @throws Refusal `too_many` */
+  openDemo(ip: string): Promise<void>;
   /** Counts a write by one person, or, signed out, from one machine. @throws Refusal `too_many` */
   write(who: string): Promise<void>;
+  /** Counts a reading likewise. @throws Refusal `too_many` */
+  read(who: string): Promise<void>;
 }
 
 const QUARTER = 900;
+const HOUR = 3_600;
 
 /**
- * Tries at passwords and new accounts are counted in the database, the same for every server. Writes are counted in
- * each server's memory: that limit keeps a runaway program off and need not be exact.
+ * Most failures in a quarter of an hour. Eight at one address from one machine: nobody mistypes more. From anywhere else
+ * a hundred at one address, so that a stranger's guesses do not keep its owner out, who besides has a count of their own
+ * on every device they have signed in on. From one machine three hundred: a hall is behind one. All custom.
+ */
+const FAILURES = { here: 8, knownDevice: 20, address: 100, machine: 300 };
+
+/** Most new accounts with a club, and by invitation, from one machine in an hour. Custom. */
+const ACCOUNTS = { new: 20, invited: 200 };
+
+type LimitsConfig = Pick<Config, "writesPerMinute" | "readsPerMinute" | "demosPerHour">;
+
+/**
+ * Tries at passwords and new accounts are counted in the database, the same for every server. Writes and readings are
+ * counted in each server's memory: those limits keep a runaway program off and need not be exact.
  * @param secret keys the counters, so that no address stands in them
  */
-export function makeLimits({ sequelize }: Database, secret: string, writesPerMinute: number): Limits {
-  const shared = {
-    storeClient: sequelize,
-    storeType: "sequelize",
-    tableName: "rate_limits",
-    tableCreated: true,
-  };
-  const perAddress = new RateLimiterPostgres({
-    ...shared,
-    keyPrefix: "address",
-    points: 8,
-    duration: QUARTER,
-  });
-  const perMachine = new RateLimiterPostgres({
-    ...shared,
-    keyPrefix: "machine",
-    points: 100,
-    duration: QUARTER,
-  });
-  const accounts = new RateLimiterPostgres({ ...shared, keyPrefix: "account", points: 60, duration: 3_600 });
-  const writes = new RateLimiterMemory({ points: writesPerMinute, duration: 60 });
-  const key = (text: string) => createHmac("sha256", secret).update(text).digest("base64url");
+export function makeLimits({ sequelize }: Database, secret: string, config: LimitsConfig): Limits {
+  const counter = (keyPrefix: string, points: number, duration: number) =>
+    new RateLimiterPostgres({
+      storeClient: sequelize,
+      storeType: "sequelize",
+      tableName: "rate_limits",
+      tableCreated: true,
+      keyPrefix,
+      points,
+      duration,
+    });
+  const here = counter("here", FAILURES.here, QUARTER);
+  const device = counter("device", FAILURES.knownDevice, QUARTER);
+  const address = counter("address", FAILURES.address, QUARTER);
+  const machine = counter("machine", FAILURES.machine, QUARTER);
+  const accounts = counter("account", ACCOUNTS.new, HOUR);
+  const joins = counter("join", ACCOUNTS.invited, HOUR);
+  const demos = counter("demo", config.demosPerHour, HOUR);
+  const writes = new RateLimiterMemory({ keyPrefix: "write", points: config.writesPerMinute, duration: 60 });
+  const reads = new RateLimiterMemory({ keyPrefix: "read", points: config.readsPerMinute, duration: 60 });
+  const key = (...parts: string[]) =>
+    createHmac("sha256", secret).update(parts.join("\n")).digest("base64url");
+
+  /** The counters of a try, strictest first, each with its key. */
+  const countersOf = ({ email, ip, isKnownDevice }: Try): [RateLimiterPostgres, string][] =>
+    isKnownDevice
+      ? [[device, key(email)]]
+      : [
+          [here, key(email, machineOf(ip))],
+          [address, key(email)],
+          [machine, key(machineOf(ip))],
+        ];
 
   return {
-    async tryPassword(email, ip) {
-      await take(perMachine, key(ip), "tries to sign in from here");
-      await take(perAddress, key(email), "tries to sign in with this address");
+    async tryPassword(one) {
+      const taken: [RateLimiterPostgres, string][] = [];
+      for (const [limiter, whose] of countersOf(one)) {
+        try {
+          await take(limiter, whose, "tries to sign in that failed");
+          taken.push([limiter, whose]);
+        } catch (error) {
+          // A try that is not made is not counted in the wider ones either.
+          await Promise.all(taken.map(([l, w]) => l.reward(w)));
+          throw error;
+        }
+      }
     },
-    passwordWasRight: async (email) => void (await perAddress.delete(key(email))),
-    makeAccount: (ip) => take(accounts, key(ip), "new accounts from here"),
+    async passwordWasRight(one) {
+      const [[strict, whose] = [here, ""], ...wider] = countersOf(one);
+      await strict.delete(whose);
+      await Promise.all(wider.map(([limiter, w]) => limiter.reward(w)));
+    },
+    makeAccount: (ip) => take(accounts, key(machineOf(ip)), "new accounts from here"),
+    join: (ip) => take(joins, key(machineOf(ip)), "new accounts from here"),
+    openDemo: (ip) => take(demos, key(machineOf(ip)), "demos opened from here"),
     write: (who) => take(writes, who, "changes in a minute"),
+    read: (who) => take(reads, who, "questions in a minute"),
   };
 }
 

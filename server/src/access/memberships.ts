@@ -16,5 +16,5 @@ export async function meOf(
      FROM members m JOIN clubs c ON c.id = m.club_id WHERE m.user_id = $1 ORDER BY c.name, c.id`,
     { bind: [userId], type: QueryTypes.SELECT, ...(transaction ? { transaction } : {}) },
   );
-  return { id: user.id, name: user.name, email: user.email, clubs };
+  return { id: user.id, name: user.name, email: user.email, demo: user.demo, clubs };
 }

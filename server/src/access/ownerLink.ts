@@ -24,6 +24,8 @@ export async function makeOwnerLink({ models }: Database, clubId: string): Promi
     clubId,
     role: "owner",
     athleteId: null,
+    madeBy: null,
+    byOperator: true,
     tokenHash,
     expiresAt,
   });

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { Role } from "@tonodrome/core/api";
 import type { FastifyReply, FastifyRequest } from "fastify";
-import { Op, type Transaction } from "sequelize";
+import type { Transaction } from "sequelize";
 import type { Database } from "../db/connect";
 import { askPrepared, type Prepared } from "../db/prepared";
 import { hashOf, newToken } from "./token";
@@ -10,6 +10,12 @@ const COOKIE = "tonodrome";
 
 /** A session ends when nobody used it for this long, seconds. */
 const LIFE = 30 * 86_400;
+
+/** By the database's clock, the one that all servers share: what one begins the other ends. */
+const END_OF_LIFE = `now() + interval '${LIFE} seconds'`;
+
+/** Most sessions of one person. Custom. */
+const MOST_SESSIONS = 50;
 
 /** A session's end is put off at most this often, seconds: not every reading is a write. */
 const RENEW_AFTER = 3_600;
@@ -22,6 +28,8 @@ export interface Session {
   role: Role | null;
   athleteId: string | null;
   isOld: boolean;
+  /** A visitor of the demo. */
+  isDemo: boolean;
   /** What the route's `along` read; null where there is none or nothing was found. */
   along: string | null;
 }
@@ -37,14 +45,14 @@ export interface Along {
   sql: string;
   /** Named steps before it, which may write. They have to ask for the role themselves: the guard judges afterwards. */
   steps?: string;
-  /** What $4 and on stand for. With it all is asked once the request has been read and found valid, and not before. */
+  /** What $4 and on stand for; it may refuse what it is given. With it all is asked once the request has been read and found valid, and not before. */
   values?: (body: unknown) => unknown[];
 }
 
 const FIND = `
   SELECT s.id, s.user_id AS "userId", m.role, m.athlete_id AS "athleteId",
-    s.seen_at < now() - interval '${RENEW_AFTER} seconds' AS "isOld"
-  FROM sessions s LEFT JOIN members m ON m.user_id = s.user_id AND m.club_id = $2
+    s.seen_at < now() - interval '${RENEW_AFTER} seconds' AS "isOld", u.demo AS "isDemo"
+  FROM sessions s JOIN users u ON u.id = s.user_id LEFT JOIN members m ON m.user_id = s.user_id AND m.club_id = $2
   WHERE s.token_hash = $1 AND s.expires_at > now()`;
 
 function statement(along: Along | null): Prepared {
@@ -78,12 +86,14 @@ export async function findSession(
 
 /** Puts off the end of a session that is in use. */
 export async function renewSession(
-  { models }: Database,
+  { sequelize }: Database,
   session: Session,
   request: FastifyRequest,
   reply: FastifyReply,
 ): Promise<void> {
-  await models.Session.update({ seenAt: new Date(), expiresAt: endOfLife() }, { where: { id: session.id } });
+  await sequelize.query(`UPDATE sessions SET seen_at = now(), expires_at = ${END_OF_LIFE} WHERE id = $1`, {
+    bind: [session.id],
+  });
   setCookie(reply, tokenOf(request) as string);
 }
 
@@ -96,13 +106,21 @@ export async function beginSession(
   transaction?: Transaction,
 ): Promise<void> {
   const { token, tokenHash } = newToken();
-  const { Session } = database.models;
+  const { sequelize } = database;
   const old = tokenOf(request);
-  if (old) await Session.destroy({ where: { tokenHash: hashOf(old) }, transaction });
-  await Session.destroy({ where: { userId, expiresAt: { [Op.lt]: new Date() } }, transaction });
-  await Session.create(
-    { id: randomUUID(), userId, tokenHash, seenAt: new Date(), expiresAt: endOfLife() },
-    { transaction },
+  const ask = (sql: string, bind: unknown[]) =>
+    sequelize.query(sql, { bind, ...(transaction ? { transaction } : {}) });
+  if (old) await ask("DELETE FROM sessions WHERE token_hash = $1", [hashOf(old)]);
+  await ask("DELETE FROM sessions WHERE user_id = $1 AND expires_at < now()", [userId]);
+  // Of more devices than anybody has, the one that was not used for longest is signed out.
+  await ask(
+    `DELETE FROM sessions WHERE id IN (
+      SELECT id FROM sessions WHERE user_id = $1 ORDER BY seen_at DESC OFFSET ${MOST_SESSIONS - 1})`,
+    [userId],
+  );
+  await ask(
+    `INSERT INTO sessions (id, user_id, token_hash, seen_at, expires_at) VALUES ($1, $2, $3, now(), ${END_OF_LIFE})`,
+    [randomUUID(), userId, tokenHash],
   );
   setCookie(reply, token);
 }
@@ -146,6 +164,3 @@ function setCookie(reply: FastifyReply, token: string): void {
   });
 }
 
-function endOfLife(): Date {
-  return new Date(Date.now() + LIFE * 1000);
-}

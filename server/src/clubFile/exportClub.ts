@@ -1,99 +1,150 @@
-import { CLUB_FILE_VERSION, type ClubFile } from "@tonodrome/core/api";
-import { Transaction } from "sequelize";
+import { CLUB_FILE_VERSION, type ClubHead, type ClubRecord, MOST } from "@tonodrome/core/api";
+import { type Model, type ModelStatic, Op, QueryTypes, Transaction } from "sequelize";
 import type { Database } from "../db/connect";
+import type {
+  AthleteRow,
+  DrillRow,
+  EventTypeRow,
+  PlanEditRow,
+  PlanRow,
+  RunRow,
+  StartRow,
+  TemplateRow,
+} from "../db/models/rows";
 import { toAthlete } from "../resources/athletes";
 import { toDrill } from "../resources/drills";
 import { toEvent } from "../resources/events";
 import { toTemplate } from "../resources/templates";
 
-type StartInFile = ClubFile["starts"][number];
-type RunInFile = ClubFile["runs"][number];
+/** Rows read at a time: what is held of a club at any moment. */
+const TOGETHER = 50;
+
+/** Longest pause of whoever reads the file, seconds: then it is given up, and the database with it. */
+const LONGEST_PAUSE = 60;
 
 /**
- * The whole club as it is at one moment. What is in it is in the order of ids and the same club always gives the same
- * text, so that two exports can be compared byte for byte.
+ * The whole club as it is at one moment, line by line, read as it is written out: of however large a club little is held
+ * at any time. What is in it is in the order of ids, and the same club always gives the same text, so that two exports
+ * can be compared byte for byte.
+ * @param withEdits whether the earlier versions of warm-ups are in it
  */
-export async function exportClub({ sequelize, models }: Database, clubId: string): Promise<string> {
+export async function* exportClub(
+  { sequelize, models }: Database,
+  clubId: string,
+  withEdits: boolean,
+): AsyncGenerator<string> {
   const isolationLevel = Transaction.ISOLATION_LEVELS.REPEATABLE_READ;
-  return sequelize.transaction({ isolationLevel }, async (transaction) => {
-    const all = { where: { clubId }, order: ["id"], transaction };
+  const transaction = await sequelize.transaction({ isolationLevel, readOnly: true } as object);
+  let records = 0;
+  const line = (record: ClubRecord | ClubHead) => `${JSON.stringify(record)}\n`;
+  const write = (record: ClubRecord) => {
+    records++;
+    return line(record);
+  };
+
+  /** The rows of a table of the club, by id. */
+  async function* rowsOf<Row extends { id: string }>(table: ModelStatic<Model>, more: object = {}) {
+    let last: string | null = null;
+    for (;;) {
+      const rows: Row[] = (
+        await table.findAll({
+          where: { clubId, ...more, ...(last ? { id: { [Op.gt]: last } } : {}) },
+          order: ["id"],
+          limit: TOGETHER,
+          transaction,
+        })
+      ).map((row) => row.get() as Row);
+      yield* rows;
+      if (rows.length < TOGETHER) return;
+      last = rows.at(-1)?.id ?? null;
+    }
+  }
+
+  try {
+    await sequelize.query(`SET LOCAL idle_in_transaction_session_timeout = '${LONGEST_PAUSE}s'`, {
+      transaction,
+    });
     const club = await models.Club.findByPk(clubId, { transaction });
-    const athletes = await models.Athlete.findAll(all);
-    const drills = await models.Drill.findAll(all);
-    const events = await models.EventType.findAll(all);
-    const templates = await models.Template.findAll(all);
-    const starts = await models.Start.findAll(all);
-    const plans = new Map((await models.Plan.findAll(all)).map((p) => [p.startId, p]));
-    const edits = groupBy(await models.PlanEdit.findAll(all), (e) => e.planId);
-    const runs = await models.Run.findAll(all);
-    const presses = groupBy(await models.RunEvent.findAll(all), (e) => e.runId);
-    const file: ClubFile = {
-      format: "tonodrome-club",
-      version: CLUB_FILE_VERSION,
-      name: club?.name ?? "",
-      athletes: athletes.map(toAthlete),
-      drills: drills.map(toDrill),
-      events: events.map(toEvent),
-      templates: templates.map(toTemplate),
-      starts: starts.flatMap((start): StartInFile[] => {
-        const plan = plans.get(start.id);
-        if (!plan) return [];
-        const { id, version, athleteId, title, venue, zone, startsAt, readyAt, listedAt, eventId, setting } =
-          start;
-        return [
-          {
-            id,
-            version,
-            athleteId,
-            title,
-            venue,
-            zone,
-            startsAt: startsAt.toISOString(),
-            readyAt: readyAt.toISOString(),
-            ...(listedAt ? { listedAt: listedAt.toISOString() } : {}),
-            eventId,
-            setting,
-            plan: {
-              id: plan.id,
-              version: plan.version,
-              body: plan.body,
-              edits: (edits.get(plan.id) ?? []).map((e) => ({
-                version: e.version,
-                outcome: e.outcome,
-                at: e.at.toISOString(),
-                body: e.body,
-              })),
-            },
-          },
-        ];
-      }),
-      runs: runs.map((run): RunInFile => {
-        const { id, startId, athleteId, athleteName, title, venue, zone, plan } = run;
-        return {
-          id,
-          startId,
-          athleteId,
-          athleteName,
-          title,
-          venue,
-          zone,
-          startsAt: run.startsAt.toISOString(),
-          createdAt: run.createdAt.toISOString(),
-          plan,
-          events: (presses.get(id) ?? []).map((e) => e.event),
-        };
-      }),
-    };
-    return JSON.stringify(file);
-  });
+    yield line({ format: "tonodrome-club", version: CLUB_FILE_VERSION, name: club?.name ?? "" });
+    for await (const row of rowsOf<AthleteRow>(models.Athlete))
+      yield write({ record: "athlete", ...toAthlete(row) });
+    for await (const row of rowsOf<DrillRow>(models.Drill)) yield write({ record: "drill", ...toDrill(row) });
+    for await (const row of rowsOf<EventTypeRow>(models.EventType))
+      yield write({ record: "event", ...toEvent(row) });
+    for await (const row of rowsOf<TemplateRow>(models.Template))
+      yield write({ record: "template", ...toTemplate(row) });
+    for await (const start of rowsOf<StartRow>(models.Start)) {
+      const plan = await models.Plan.findOne({ where: { clubId, startId: start.id }, transaction });
+      if (!plan) continue;
+      yield write(startRecord(start, plan.get()));
+      if (!withEdits) continue;
+      for await (const edit of rowsOf<PlanEditRow>(models.PlanEdit, { planId: plan.id })) {
+        const { version, outcome, at, body } = edit;
+        yield write({ record: "edit", planId: plan.id, version, outcome, at: at.toISOString(), body });
+      }
+    }
+    for await (const run of rowsOf<RunRow>(models.Run)) {
+      yield write(runRecord(run));
+      yield* pressesOf(run.id);
+    }
+    yield line({ record: "end", records });
+    await transaction.commit();
+  } catch (error) {
+    await transaction.rollback().catch(() => undefined);
+    throw error;
+  } finally {
+    // Whoever read it went away in the middle.
+    if (!(transaction as unknown as { finished?: string }).finished)
+      await transaction.rollback().catch(() => undefined);
+  }
+
+  async function* pressesOf(runId: string) {
+    let last = "00000000-0000-0000-0000-000000000000";
+    for (;;) {
+      const rows = await sequelize.query<{ id: string; event: never }>(
+        `SELECT id, event FROM run_events WHERE club_id = $1 AND run_id = $2 AND id > $3
+          ORDER BY id LIMIT ${MOST.pressesTogether}`,
+        { bind: [clubId, runId, last], type: QueryTypes.SELECT, transaction },
+      );
+      if (rows.length > 0) yield write({ record: "presses", runId, events: rows.map((r) => r.event) });
+      if (rows.length < MOST.pressesTogether) return;
+      last = rows.at(-1)?.id ?? last;
+    }
+  }
 }
 
-function groupBy<T>(rows: readonly T[], key: (row: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const row of rows) {
-    const group = groups.get(key(row));
-    if (group) group.push(row);
-    else groups.set(key(row), [row]);
-  }
-  return groups;
+function startRecord(start: StartRow, plan: PlanRow): ClubRecord {
+  const { id, version, athleteId, title, venue, zone, startsAt, readyAt, listedAt, eventId, setting } = start;
+  return {
+    record: "start",
+    id,
+    version,
+    athleteId,
+    title,
+    venue,
+    zone,
+    startsAt: startsAt.toISOString(),
+    readyAt: readyAt.toISOString(),
+    ...(listedAt ? { listedAt: listedAt.toISOString() } : {}),
+    eventId,
+    setting,
+    plan: { id: plan.id, version: plan.version, body: plan.body },
+  };
+}
+
+function runRecord(run: RunRow): ClubRecord {
+  const { id, startId, athleteId, athleteName, title, venue, zone, startsAt, createdAt, plan } = run;
+  return {
+    record: "run",
+    id,
+    startId,
+    athleteId,
+    athleteName,
+    title,
+    venue,
+    zone,
+    startsAt: startsAt.toISOString(),
+    createdAt: createdAt.toISOString(),
+    plan,
+  };
 }

@@ -1,84 +1,247 @@
-import type { ClubFile } from "@tonodrome/core/api";
-import type { Transaction } from "sequelize";
+import { type RunEvent, runSummary } from "@tonodrome/core";
+import { type ClubRecord, MOST, MOST_AHEAD } from "@tonodrome/core/api";
+import { QueryTypes, type Transaction } from "sequelize";
+import { full, type Kept } from "../access/quota";
 import type { Database } from "../db/connect";
-import { Refusal } from "../errors";
+import { notFound, Refusal } from "../errors";
+import type { ClubReading } from "./readClubFile";
 
-/** Rows written with one statement. */
-const TOGETHER = 500;
+/** Rows written with one statement, and about how many characters of them. */
+const TOGETHER = 200;
+const CHARACTERS = 1_000_000;
+
+/** Who imports, and whether they still may when all is read: a long file outlasts a demotion. */
+export interface Importer {
+  userId: string;
+  roles: readonly string[];
+}
 
 /**
- * Fills an empty club with an exported one, ids and all, within a transaction: all of it or nothing.
- * @throws Refusal `not_empty` when anything is in the club already
+ * Fills an empty club with an exported one, ids and all, in one transaction: all of it or nothing. One import of a club
+ * goes on at a time.
+ * @throws Refusal `not_empty` when anything is in the club already, `too_many` when it is being filled, `invalid_input`
+ * at the line that names what is not in the file
  */
 export async function importClub(
-  { models }: Database,
+  database: Database,
   clubId: string,
-  file: ClubFile,
-  transaction: Transaction,
+  importer: Importer,
+  reading: ClubReading,
 ): Promise<void> {
-  const { Athlete, Drill, EventType, Template, Start, Plan, PlanEdit, Run, RunEvent } = models;
-  for (const model of [Athlete, Drill, EventType, Template, Start, Run]) {
-    if ((await (model as typeof Athlete).count({ where: { clubId }, transaction })) > 0) {
+  const { sequelize, models } = database;
+  await sequelize.transaction(async (transaction) => {
+    await takeTurn(database, clubId, transaction);
+    await checkEmpty(database, clubId, transaction);
+    const writer = makeWriter(database, clubId, transaction);
+    for await (const { record, place } of reading.records) await writer.take(record, place);
+    await writer.finish();
+    const [member] = await sequelize.query<{ role: string }>(
+      "SELECT role FROM members WHERE club_id = $1 AND user_id = $2",
+      { bind: [clubId, importer.userId], type: QueryTypes.SELECT, transaction },
+    );
+    if (!member || !importer.roles.includes(member.role)) throw notFound("club");
+    await models.Club.update({ name: reading.name }, { where: { id: clubId }, transaction });
+    await models.AuditEntry.create(
+      {
+        clubId,
+        action: "club.import",
+        userId: importer.userId,
+        subjectId: null,
+        detail: null,
+        at: new Date(),
+      },
+      { transaction },
+    );
+  });
+}
+
+async function takeTurn({ sequelize }: Database, clubId: string, transaction: Transaction): Promise<void> {
+  const [turn] = await sequelize.query<{ taken: boolean }>(
+    "SELECT pg_try_advisory_xact_lock(hashtextextended($1, 6)) AS taken",
+    { bind: [clubId], type: QueryTypes.SELECT, transaction },
+  );
+  if (turn?.taken) return;
+  throw new Refusal("too_many", "A file is being imported into this club already. Wait for it.", {}, 30);
+}
+
+async function checkEmpty({ models }: Database, clubId: string, transaction: Transaction): Promise<void> {
+  for (const model of [
+    models.Athlete,
+    models.Drill,
+    models.EventType,
+    models.Template,
+    models.Start,
+    models.Run,
+  ]) {
+    if ((await (model as typeof models.Athlete).count({ where: { clubId }, transaction })) > 0) {
       throw new Refusal(
         "not_empty",
         "There is something in this club already. Import into a new, empty club.",
       );
     }
   }
-  const inClub = <T extends object>(rows: readonly T[]) => rows.map((row) => ({ clubId, ...row }));
-  await models.Club.update({ name: file.name }, { where: { id: clubId }, transaction });
-  await inChunks(inClub(file.athletes), (rows) => Athlete.bulkCreate(rows, { transaction }));
-  await inChunks(
-    inClub(file.drills).map((drill) => ({ ...drill, changedAt: new Date(drill.changedAt) })),
-    (rows) => Drill.bulkCreate(rows, { transaction }),
-  );
-  await inChunks(
-    inClub(file.events).map(({ clubId: of, id, version, archived, name, ...body }) => ({
-      clubId: of,
-      id,
-      version,
-      archived,
-      name,
-      body,
-    })),
-    (rows) => EventType.bulkCreate(rows, { transaction }),
-  );
-  await inChunks(
-    inClub(file.templates).map((template) => ({ ...template, createdAt: new Date(template.createdAt) })),
-    (rows) => Template.bulkCreate(rows, { transaction }),
-  );
-  await inChunks(
-    inClub(file.starts).map(({ plan, ...start }) => ({
-      ...start,
-      startsAt: new Date(start.startsAt),
-      readyAt: new Date(start.readyAt),
-      listedAt: start.listedAt ? new Date(start.listedAt) : null,
-    })),
-    (rows) => Start.bulkCreate(rows, { transaction }),
-  );
-  const plans = file.starts.map(({ id, plan }) => ({ startId: id, ...plan }));
-  await inChunks(
-    inClub(plans).map(({ edits, ...plan }) => plan),
-    (rows) => Plan.bulkCreate(rows, { transaction }),
-  );
-  const edits = plans.flatMap((plan) =>
-    plan.edits.map((e) => ({ ...e, planId: plan.id, at: new Date(e.at) })),
-  );
-  await inChunks(inClub(edits), (rows) => PlanEdit.bulkCreate(rows, { transaction }));
-  await inChunks(
-    inClub(file.runs).map(({ events, ...run }) => ({
-      ...run,
-      startsAt: new Date(run.startsAt),
-      createdAt: new Date(run.createdAt),
-    })),
-    (rows) => Run.bulkCreate(rows, { transaction }),
-  );
-  const events = file.runs.flatMap((run) =>
-    run.events.map((event) => ({ runId: run.id, id: event.id, event })),
-  );
-  await inChunks(inClub(events), (rows) => RunEvent.bulkCreate(rows, { transaction }));
 }
 
-async function inChunks<T>(rows: readonly T[], write: (rows: T[]) => Promise<unknown>): Promise<void> {
-  for (let i = 0; i < rows.length; i += TOGETHER) await write(rows.slice(i, i + TOGETHER));
+type Row = Record<string, unknown>;
+type RunRecord = Extract<ClubRecord, { record: "run" }>;
+
+const TABLES = [
+  "Athlete",
+  "Drill",
+  "EventType",
+  "Template",
+  "Start",
+  "Plan",
+  "PlanEdit",
+  "Run",
+  "RunEvent",
+] as const;
+type Table = (typeof TABLES)[number];
+
+/** Writes records as they come, some together, and sees to it that what they name came before. */
+function makeWriter({ models }: Database, clubId: string, transaction: Transaction) {
+  const ids = {
+    athletes: new Set<string>(),
+    drills: new Set<string>(),
+    events: new Set<string>(),
+    templates: new Set<string>(),
+    starts: new Set<string>(),
+    runs: new Set<string>(),
+    plans: new Set<string>(),
+  };
+  /** What is not written yet, in an order in which nothing names what comes later. */
+  const waiting = new Map<Table, Row[]>(TABLES.map((table) => [table, []]));
+  let characters = 0;
+  /** Edits of the plan whose start came last. */
+  let edits = { planId: "", saved: 0, refused: 0 };
+  /** The run that came last, whose presses may be still to come. */
+  let run: { row: RunRecord; size: number; presses: Map<string, RunEvent>; bytes: number } | null = null;
+
+  const fault = (place: string, field: string, message: string) =>
+    new Refusal("invalid_input", message, { path: `${place}.${field}` });
+
+  function isNew(kind: keyof typeof ids, id: string, place: string): void {
+    if (ids[kind].has(id)) throw fault(place, "id", "This id is in the file twice.");
+    ids[kind].add(id);
+    const most = kind === "plans" ? MOST.starts : MOST[kind];
+    if (ids[kind].size > most) throw full(kind as Kept);
+  }
+
+  function isKnown(kind: keyof typeof ids, id: string | null, place: string, field: string, what: string) {
+    if (id !== null && !ids[kind].has(id))
+      throw fault(place, field, `This ${what} is not in the file, or comes later.`);
+  }
+
+  async function put(table: Table, row: Row, size: number): Promise<void> {
+    const rows = waiting.get(table) ?? [];
+    rows.push({ clubId, ...row });
+    characters += size;
+    if (rows.length >= TOGETHER || characters > CHARACTERS) await flush();
+  }
+
+  async function flush(): Promise<void> {
+    for (const [table, rows] of waiting) {
+      if (rows.length === 0) continue;
+      await (models[table] as typeof models.Run).bulkCreate(rows.splice(0) as never[], { transaction });
+    }
+    characters = 0;
+  }
+
+  /** Writes the run that came last, all of whose presses are known now, with what the log shows of it. */
+  async function putRun(): Promise<void> {
+    if (!run) return;
+    const { row, size, presses, bytes } = run;
+    run = null;
+    const { record: _, startsAt, createdAt, ...rest } = row;
+    const summary = runSummary(row.plan, [...presses.values()]);
+    const count = { presses: presses.size, pressBytes: bytes, summary, summed: presses.size };
+    await put(
+      "Run",
+      { ...rest, startsAt: new Date(startsAt), createdAt: new Date(createdAt), ...count },
+      size,
+    );
+    for (const [id, event] of presses)
+      await put("RunEvent", { runId: row.id, id, event }, bytes / presses.size);
+  }
+
+  async function take(record: ClubRecord, place: string): Promise<void> {
+    const size = JSON.stringify(record).length;
+    switch (record.record) {
+      case "athlete": {
+        const { record: _, ...athlete } = record;
+        isNew("athletes", athlete.id, place);
+        return put("Athlete", athlete, size);
+      }
+      case "drill": {
+        const { record: _, changedAt, ...drill } = record;
+        isNew("drills", drill.id, place);
+        return put("Drill", { ...drill, changedAt: new Date(changedAt) }, size);
+      }
+      case "event": {
+        const { record: _, id, version, archived, name, ...body } = record;
+        isNew("events", id, place);
+        return put("EventType", { id, version, archived, name, body }, size);
+      }
+      case "template": {
+        const { record: _, createdAt, ...template } = record;
+        isNew("templates", template.id, place);
+        return put("Template", { ...template, createdAt: new Date(createdAt) }, size);
+      }
+      case "start": {
+        const { record: _, plan, listedAt, startsAt, readyAt, ...start } = record;
+        isNew("starts", start.id, place);
+        isNew("plans", plan.id, place);
+        isKnown("athletes", start.athleteId, place, "athleteId", "athlete");
+        isKnown("events", start.eventId, place, "eventId", "event");
+        edits = { planId: plan.id, saved: 0, refused: 0 };
+        const times = {
+          startsAt: new Date(startsAt),
+          readyAt: new Date(readyAt),
+          listedAt: listedAt ? new Date(listedAt) : null,
+        };
+        await put("Start", { ...start, ...times }, size);
+        return put("Plan", { ...plan, startId: start.id }, 0);
+      }
+      case "edit": {
+        const { record: _, planId, version, outcome, at, body } = record;
+        if (planId !== edits.planId)
+          throw fault(place, "planId", "An edit follows the start whose warm-up it is of.");
+        edits[outcome]++;
+        if (edits[outcome] > MOST.edits)
+          throw fault(place, "planId", `At most ${MOST.edits} edits of one warm-up.`);
+        return put("PlanEdit", { planId, version, outcome, at: new Date(at), body }, size);
+      }
+      case "run": {
+        await putRun();
+        isNew("runs", record.id, place);
+        isKnown("athletes", record.athleteId, place, "athleteId", "athlete");
+        isKnown("starts", record.startId, place, "startId", "start");
+        run = { row: record, size, presses: new Map(), bytes: 0 };
+        return;
+      }
+      case "presses": {
+        if (record.runId !== run?.row.id)
+          throw fault(place, "runId", "Presses follow the run that they are of.");
+        for (const [i, event] of record.events.entries()) {
+          if (run.presses.has(event.id)) throw fault(place, `events.${i}.id`, "A press is in the file twice.");
+          if (Date.parse(event.at) > Date.now() + MOST_AHEAD)
+            throw fault(place, `events.${i}.at`, "This was pressed later than it is now.");
+          run.presses.set(event.id, event);
+        }
+        run.bytes += size;
+        if (run.presses.size > MOST.presses || run.bytes > MOST.pressBytes)
+          throw fault(place, "events", `At most ${MOST.presses} presses of one run.`);
+        return;
+      }
+      case "end":
+        return;
+    }
+  }
+
+  async function finish(): Promise<void> {
+    await putRun();
+    await flush();
+  }
+
+  return { take, finish };
 }

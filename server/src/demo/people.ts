@@ -1,8 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { Role } from "@tonodrome/core/api";
-import { Op, type Transaction } from "sequelize";
 import type { Deed } from "../access/audit";
-import type { Database } from "../db/connect";
 
 interface Person {
   name: string;
@@ -12,7 +10,7 @@ interface Person {
   athlete?: string;
 }
 
-/** Whoever opens the demo acts as the first of them. None of them has a password. */
+/** Whoever opens a demo acts as the first of its people. None of them has a password. */
 const people: Person[] = [
   { name: "Henrike Vogt", email: "henrike@demo.invalid", role: "owner" },
   { name: "Tomas Adeyemi", email: "tomas@demo.invalid", role: "coach" },
@@ -22,60 +20,55 @@ const people: Person[] = [
 
 const HOUR = 3_600_000;
 
-/** Gives the demo club its people, and an audit trail of what they did to lay the day. */
-export async function layPeople(
-  { models }: Database,
+/** The people of one demo club, who are in no other, and an audit trail of what they did to lay the day. */
+export function peopleRows(
   clubId: string,
+  athletes: readonly { id: string; name: string }[],
+  starts: readonly { id: string }[],
   now: Date,
-  transaction: Transaction,
-): Promise<void> {
-  const write = (
+) {
+  const users = people.map(({ name, email }) => ({
+    id: randomUUID(),
+    name,
+    email,
+    passwordHash: null,
+    demo: true,
+  }));
+  const [owner, coach] = users as [(typeof users)[0], (typeof users)[0]];
+  const ago = (hours: number) => new Date(now.getTime() - hours * HOUR);
+  const deed = (
     action: Deed,
     userId: string,
-    hoursAgo: number,
+    hours: number,
     subjectId: string | null,
-    detail: object | null,
-  ) =>
-    models.AuditEntry.create(
-      {
-        clubId,
-        action,
-        userId,
-        subjectId,
-        detail: detail as Record<string, unknown> | null,
-        at: new Date(now.getTime() - hoursAgo * HOUR),
-      },
-      { transaction },
-    );
-  const ids: string[] = [];
-  for (const [i, { name, email, role, athlete }] of people.entries()) {
-    const [user] = await models.User.findOrCreate({
-      where: { email },
-      defaults: { id: randomUUID(), email, name, passwordHash: null },
-      transaction,
-    });
-    const own = athlete
-      ? await models.Athlete.findOne({ where: { clubId, name: athlete }, transaction })
-      : null;
-    const joinedAt = new Date(now.getTime() - (200 - i) * HOUR);
-    await models.Member.create(
-      { clubId, userId: user.id, role, athleteId: own?.id ?? null, joinedAt },
-      { transaction },
-    );
-    if (i === 0) await write("club.make", user.id, 200, null, null);
-    else await write("member.join", user.id, 200 - i, user.id, { role });
-    ids.push(user.id);
-  }
-  const [owner, coach] = ids as [string, string];
-  const starts = await models.Start.findAll({
-    where: { clubId, startsAt: { [Op.gt]: now } },
-    order: ["startsAt"],
-    transaction,
-  });
-  for (const [i, start] of starts.entries()) {
-    await write("start.make", i % 2 === 0 ? owner : coach, 20 - i, start.id, null);
-  }
-  if (starts[0]) {
-    await write("start.change", coach, 2, starts[0].id, { version: 2, changed: ["startsAt", "readyAt"] });
-  }
+    detail: Record<string, unknown> | null = null,
+  ) => ({ clubId, action, userId, subjectId, detail, at: ago(hours) });
+  const [next] = starts;
+  return {
+    users,
+    members: people.map(({ role, athlete }, i) => ({
+      clubId,
+      userId: (users[i] as (typeof users)[0]).id,
+      role,
+      athleteId: athletes.find((a) => a.name === athlete)?.id ?? null,
+      joinedAt: ago(200 - i),
+      demo: true,
+    })),
+    trail: [
+      ...users.map(({ id }, i) =>
+        i === 0
+          ? deed("club.make", id, 200, null)
+          : deed("member.join", id, 200 - i, id, { role: people[i]?.role }),
+      ),
+      ...starts.map(({ id }, i) => deed("start.make", (i % 2 === 0 ? owner : coach).id, 20 - i, id)),
+      ...(next
+        ? [
+            deed("start.change", coach.id, 2, next.id, {
+              version: 2,
+              changed: ["startsAt", "readyAt"],
+            }),
+          ]
+        : []),
+    ],
+  };
 }

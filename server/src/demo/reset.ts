@@ -1,9 +1,10 @@
 import { readConfig } from "../config";
 import { connect } from "../db/connect";
 import { migrate } from "../db/migrate";
-import { resetDemo } from "./seedDemo";
+import { clearDemos } from "./layDemo";
 
-const database = connect(readConfig(process.env).databaseUrl);
-await migrate(database.sequelize);
-await resetDemo(database, new Date());
+const { databaseUrl } = readConfig(process.env);
+await migrate(databaseUrl);
+const database = connect(databaseUrl, 2);
+await clearDemos(database);
 await database.sequelize.close();

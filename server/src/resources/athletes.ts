@@ -1,4 +1,4 @@
-import { randomBytes, randomUUID } from "node:crypto";
+import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import { noProfile } from "@tonodrome/core";
 import {
@@ -16,17 +16,22 @@ import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import type { Database } from "../db/connect";
 import type { AthleteRow } from "../db/models/rows";
+import { anonymise } from "../access/anonymise";
+import { checkRoom } from "../access/quota";
 import { notFound, Refusal, versionConflict } from "../errors";
 import type { Change } from "../live/changes";
+import { judge, write } from "../write";
 import type { Resource } from "./context";
 import { checkEvents } from "./events";
 
 /** The club's athletes, and the two ways to take one's person out of it. */
 export const athletes: Resource = (context) => (app, _options, done) => {
-  const { sequelize, models, changes } = context;
-  const publish = (clubId: string, ...topics: Change["topic"][]) => {
-    for (const topic of topics) changes.publish({ clubId, topic });
-  };
+  const { models, changes } = context;
+  const after = (clubId: string, ...topics: Change["topic"][]) => ({
+    after: () => {
+      for (const topic of topics) changes.publish({ clubId, topic });
+    },
+  });
 
   app.get(
     "/clubs/:clubId/athletes",
@@ -47,15 +52,17 @@ export const athletes: Resource = (context) => (app, _options, done) => {
     },
     async (request, reply) => {
       const { clubId } = placeOf(request);
-      const { name, profile = noProfile() } = request.body;
-      const athlete = { id: randomUUID(), version: 1, name, profile };
-      await sequelize.transaction(async (transaction) => {
+      const { id = randomUUID(), name, profile = noProfile() } = request.body;
+      const make = async (transaction: Transaction) => {
+        const before = await models.Athlete.findOne({ where: { clubId, id }, transaction });
+        if (before) return toAthlete(before);
+        await checkRoom(context, models.Athlete, "athletes", clubId, { clubId }, transaction);
         await checkEvents(context, profile.eventIds, clubId, "profile.eventIds", transaction);
-        await models.Athlete.create({ ...athlete, clubId }, { transaction });
-        await audit(context, transaction, request, "athlete.make", { clubId, id: athlete.id });
-      });
-      publish(clubId, "athletes");
-      return reply.code(201).send(athlete);
+        const made = await models.Athlete.create({ id, clubId, version: 1, name, profile }, { transaction });
+        await audit(context, transaction, request, "athlete.make", { clubId, id });
+        return toAthlete(made);
+      };
+      return write(context, reply, make, { status: 201, ...after(clubId, "athletes") });
     },
   );
 
@@ -65,11 +72,11 @@ export const athletes: Resource = (context) => (app, _options, done) => {
       config: { access: "build" },
       schema: { params: idParamsSchema, body: athleteWriteSchema, response: { 200: athleteSchema } },
     },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
       const { version, ...wanted } = request.body;
-      const { row, isRefused } = await sequelize.transaction(async (transaction) => {
+      const change = async (transaction: Transaction) => {
         const found = await models.Athlete.findOne({
           where: { id, clubId },
           transaction,
@@ -77,10 +84,9 @@ export const athletes: Resource = (context) => (app, _options, done) => {
         });
         if (!found) throw notFound("athlete");
         const { name, profile } = found;
-        // The same edit again: its answer was lost on the way, so it counts as saved.
-        if (found.version === version + 1 && isDeepStrictEqual({ name, profile }, wanted))
-          return { row: found, isRefused: false };
-        if (found.version !== version) return { row: found, isRefused: true };
+        const judged = judge(found.version, version, () => isDeepStrictEqual({ name, profile }, wanted));
+        if (judged === "repeated") return toAthlete(found);
+        if (judged === "stale") throw versionConflict("athlete", toAthlete(found));
         await checkEvents(context, wanted.profile.eventIds, clubId, "profile.eventIds", transaction);
         await found.update({ ...wanted, version: version + 1 }, { transaction });
         await audit(context, transaction, request, "athlete.change", {
@@ -88,65 +94,45 @@ export const athletes: Resource = (context) => (app, _options, done) => {
           id,
           detail: { version: version + 1 },
         });
-        return { row: found, isRefused: false };
-      });
-      if (isRefused) throw versionConflict("athlete", toAthlete(row));
-      publish(clubId, "athletes", "starts");
-      return toAthlete(row);
+        return toAthlete(found);
+      };
+      return write(context, reply, change, after(clubId, "athletes", "starts"));
     },
   );
 
   app.post(
     "/clubs/:clubId/athletes/:id/anonymise",
     { config: { access: "manage" }, schema: { params: idParamsSchema, response: { 200: athleteSchema } } },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
-      const name = `Athlete ${randomBytes(3).toString("hex")}`;
-      const after = await sequelize.transaction(async (transaction) => {
-        const athlete = await models.Athlete.findOne({
-          where: { clubId, id },
-          transaction,
-          lock: transaction.LOCK.UPDATE,
-        });
-        if (!athlete) throw notFound("athlete");
-        const replacements = { clubId, id, old: athlete.name, name };
-        const own = "WHERE club_id = :clubId AND athlete_id = :id";
-        for (const statement of [
-          // What is said of health and in free words goes with the name.
-          `UPDATE athletes SET name = :name, version = version + 1,
-            profile = profile || '{"notes": "", "protectedAreas": []}' WHERE club_id = :clubId AND id = :id`,
-          `UPDATE starts SET title = left(replace(title, :old, :name), 120), version = version + 1 ${own}`,
-          `UPDATE runs SET athlete_name = :name, title = left(replace(title, :old, :name), 120) ${own}`,
-          // Nobody is to be known as this athlete any more: not by an account, an invitation or a link.
-          `UPDATE members SET athlete_id = NULL ${own}`,
-          `UPDATE invites SET withdrawn_at = now() ${own} AND withdrawn_at IS NULL`,
-          `UPDATE shares SET withdrawn_at = now() WHERE club_id = :clubId AND withdrawn_at IS NULL
-            AND start_id IN (SELECT id FROM starts ${own})`,
-        ]) {
-          await sequelize.query(statement, { replacements, transaction });
-        }
+      const takeAway = async (transaction: Transaction) => {
+        const athlete = await anonymise(context, clubId, id, transaction);
         await audit(context, transaction, request, "athlete.anonymise", { clubId, id });
-        return athlete.reload({ transaction });
-      });
-      publish(clubId, "athletes", "starts", "runs", "club");
-      return toAthlete(after);
+        return toAthlete(athlete);
+      };
+      return write(
+        context,
+        reply,
+        takeAway,
+        after(clubId, "athletes", "starts", "runs", "templates", "drills", "club"),
+      );
     },
   );
 
   app.delete(
     "/clubs/:clubId/athletes/:id",
     { config: { access: "manage" }, schema: { params: idParamsSchema, response: { 200: doneSchema } } },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
-      await sequelize.transaction(async (transaction) => {
+      const remove = async (transaction: Transaction) => {
         const count = await models.Athlete.destroy({ where: { clubId, id }, transaction });
         if (count === 0) throw notFound("athlete");
         await audit(context, transaction, request, "athlete.delete", { clubId, id });
-      });
-      publish(clubId, "athletes", "starts", "runs", "club");
-      return { done: true as const };
+        return { done: true as const };
+      };
+      return write(context, reply, remove, after(clubId, "athletes", "starts", "runs", "club"));
     },
   );
   done();

@@ -1,19 +1,19 @@
 import { clubParamsSchema } from "@tonodrome/core/api";
 import { placeOf } from "../access/access";
 import { findSession } from "../access/session";
-import { streamChanges } from "../live/eventStream";
+import { streamEvents } from "../live/eventStream";
 import type { Resource } from "./context";
 
-/** The stream by which a page learns that something in its club may read differently. */
+/** The stream by which a page learns that something in its club may read differently, and which start or run it is. */
 export const changes: Resource = (context) => (app, _options, done) => {
   app.get(
     "/clubs/:clubId/changes",
     { config: { access: "see" }, compress: false, schema: { params: clubParamsSchema, hide: true } },
     async (request, reply) => {
       const { clubId } = placeOf(request);
-      return streamChanges(request, reply, context.changes, {
+      return streamEvents(request, reply, context.changes, {
         clubId,
-        concerns: () => true,
+        tell: ({ topic, id }) => ({ topic, ...(id ? { id } : {}) }),
         mayStill: async () => Boolean((await findSession(context, request, clubId))?.role),
       });
     },

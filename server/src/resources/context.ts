@@ -1,16 +1,20 @@
 import type { FastifyPluginCallbackZod } from "fastify-type-provider-zod";
 import type { Limits } from "../access/limits";
+import type { Config } from "../config";
 import type { Database } from "../db/connect";
 import type { Changes } from "../live/changes";
 
+/** What of the configuration resources go by. */
+type Settings = Pick<Config, "demos" | "signUp" | "starterFolder" | "importMegabytes" | "newImportMegabytes">;
+
 /** What every resource is given. */
-export interface Context extends Database {
+export interface Context extends Database, Settings {
   changes: Changes;
   limits: Limits;
-  /** Largest export of a club that is taken, bytes. */
-  importLimit: number;
-  /** Folder of the starter shelves that come with the server. */
-  starterFolder: string;
+  /** The file that reads an import in a thread of its own. */
+  importWorker: string;
+  /** Where the database is, for what works on a connection of its own. */
+  databaseUrl: string;
 }
 
 /** A resource: a Fastify plugin made for a context. */

@@ -16,7 +16,9 @@ import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import type { Database } from "../db/connect";
 import type { DrillRow } from "../db/models/rows";
+import { checkRoom } from "../access/quota";
 import { notFound, Refusal, versionConflict } from "../errors";
+import { judge, write } from "../write";
 import type { Resource } from "./context";
 
 /** How many of a club's warm-ups are looked through, newest first, for what is used. */
@@ -31,6 +33,7 @@ const USES = `
 /** The club's shelf. */
 export const drills: Resource = (context) => (app, _options, done) => {
   const { sequelize, models, changes } = context;
+  const after = (clubId: string) => ({ after: () => changes.publish({ clubId, topic: "drills" }) });
 
   app.get(
     "/clubs/:clubId/drills",
@@ -55,15 +58,18 @@ export const drills: Resource = (context) => (app, _options, done) => {
     },
     async (request, reply) => {
       const { clubId } = placeOf(request);
-      const row = await sequelize.transaction(async (transaction) => {
-        const drill = { id: randomUUID(), clubId, ...request.body };
+      const { id = randomUUID(), ...input } = request.body;
+      const make = async (transaction: Transaction) => {
+        const before = await models.Drill.findOne({ where: { clubId, id }, transaction });
+        if (before) return toDrill(before);
+        await checkRoom(context, models.Drill, "drills", clubId, { clubId }, transaction);
+        const drill = { id, clubId, ...input };
         await checkLinks(context, drill, transaction);
         const made = await models.Drill.create(drill, { transaction });
-        await audit(context, transaction, request, "drill.make", { clubId, id: made.id });
-        return made;
-      });
-      changes.publish({ clubId, topic: "drills" });
-      return reply.code(201).send(toDrill(row));
+        await audit(context, transaction, request, "drill.make", { clubId, id });
+        return toDrill(made);
+      };
+      return write(context, reply, make, { status: 201, ...after(clubId) });
     },
   );
 
@@ -73,22 +79,21 @@ export const drills: Resource = (context) => (app, _options, done) => {
       config: { access: "build" },
       schema: { params: idParamsSchema, body: drillWriteSchema, response: { 200: drillSchema } },
     },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
       const { version, ...wanted } = request.body;
-      const { row, isRefused } = await sequelize.transaction(async (transaction) => {
+      const change = async (transaction: Transaction) => {
         const found = await models.Drill.findOne({
           where: { id, clubId },
           transaction,
           lock: transaction.LOCK.UPDATE,
         });
         if (!found) throw notFound("drill");
-        // The same edit again: its answer was lost on the way, so it counts as saved.
         const now = { archived: found.archived, ...contentOf(found) };
-        if (found.version === version + 1 && isDeepStrictEqual(now, wanted))
-          return { row: found, isRefused: false };
-        if (found.version !== version) return { row: found, isRefused: true };
+        const judged = judge(found.version, version, () => isDeepStrictEqual(now, wanted));
+        if (judged === "repeated") return toDrill(found);
+        if (judged === "stale") throw versionConflict("drill", toDrill(found));
         const wasArchived = found.archived;
         await checkLinks(context, { id, clubId, ...wanted }, transaction);
         await found.update(
@@ -102,11 +107,9 @@ export const drills: Resource = (context) => (app, _options, done) => {
               ? "drill.archive"
               : "drill.restore";
         await audit(context, transaction, request, deed, { clubId, id, detail: { version: version + 1 } });
-        return { row: found, isRefused: false };
-      });
-      if (isRefused) throw versionConflict("drill", toDrill(row));
-      changes.publish({ clubId, topic: "drills" });
-      return toDrill(row);
+        return toDrill(found);
+      };
+      return write(context, reply, change, after(clubId));
     },
   );
   done();

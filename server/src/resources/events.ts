@@ -15,12 +15,15 @@ import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import type { Database } from "../db/connect";
 import type { EventTypeRow } from "../db/models/rows";
+import { checkRoom } from "../access/quota";
 import { notFound, Refusal, versionConflict } from "../errors";
+import { judge, write } from "../write";
 import type { Resource } from "./context";
 
 /** The club's events. */
 export const events: Resource = (context) => (app, _options, done) => {
-  const { sequelize, models, changes } = context;
+  const { models, changes } = context;
+  const after = (clubId: string) => ({ after: () => changes.publish({ clubId, topic: "events" }) });
 
   app.get(
     "/clubs/:clubId/events",
@@ -40,16 +43,19 @@ export const events: Resource = (context) => (app, _options, done) => {
     },
     async (request, reply) => {
       const { clubId } = placeOf(request);
-      const row = await sequelize.transaction(async (transaction) => {
+      const { id = randomUUID(), ...input } = request.body;
+      const make = async (transaction: Transaction) => {
+        const before = await models.EventType.findOne({ where: { clubId, id }, transaction });
+        if (before) return toEvent(before);
+        await checkRoom(context, models.EventType, "events", clubId, { clubId }, transaction);
         const made = await models.EventType.create(
-          { id: randomUUID(), clubId, version: 1, archived: false, ...columns(request.body) },
+          { id, clubId, version: 1, archived: false, ...columns(input) },
           { transaction },
         );
-        await audit(context, transaction, request, "event.make", { clubId, id: made.id });
-        return made;
-      });
-      changes.publish({ clubId, topic: "events" });
-      return reply.code(201).send(toEvent(row));
+        await audit(context, transaction, request, "event.make", { clubId, id });
+        return toEvent(made);
+      };
+      return write(context, reply, make, { status: 201, ...after(clubId) });
     },
   );
 
@@ -59,11 +65,11 @@ export const events: Resource = (context) => (app, _options, done) => {
       config: { access: "build" },
       schema: { params: idParamsSchema, body: eventWriteSchema, response: { 200: eventSchema } },
     },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
       const { version, archived, ...input } = request.body;
-      const { row, isRefused } = await sequelize.transaction(async (transaction) => {
+      const change = async (transaction: Transaction) => {
         const found = await models.EventType.findOne({
           where: { id, clubId },
           transaction,
@@ -71,30 +77,27 @@ export const events: Resource = (context) => (app, _options, done) => {
         });
         if (!found) throw notFound("event");
         const wanted = { archived, ...columns(input) };
-        // The same edit again: its answer was lost on the way, so it counts as saved.
         const { name, body } = found;
-        const isRepeated =
-          found.version === version + 1 &&
-          isDeepStrictEqual({ archived: found.archived, name, body }, wanted);
-        if (isRepeated) return { row: found, isRefused: false };
-        if (found.version !== version) return { row: found, isRefused: true };
+        const judged = judge(found.version, version, () =>
+          isDeepStrictEqual({ archived: found.archived, name, body }, wanted),
+        );
+        if (judged === "repeated") return toEvent(found);
+        if (judged === "stale") throw versionConflict("event", toEvent(found));
         await found.update({ ...wanted, version: version + 1 }, { transaction });
         await audit(context, transaction, request, "event.change", {
           clubId,
           id,
           detail: { version: version + 1 },
         });
-        return { row: found, isRefused: false };
-      });
-      if (isRefused) throw versionConflict("event", toEvent(row));
-      changes.publish({ clubId, topic: "events" });
-      return toEvent(row);
+        return toEvent(found);
+      };
+      return write(context, reply, change, after(clubId));
     },
   );
   done();
 };
 
-function columns({ name, ...body }: EventInput) {
+function columns({ name, ...body }: Omit<EventInput, "id">) {
   return { name, body };
 }
 

@@ -2,6 +2,9 @@ import { z } from "zod";
 import { Refusal } from "../errors";
 import type { Resource } from "./context";
 
+/** A database that has not answered by then is away, milliseconds: a balancer does not wait longer. */
+const PATIENCE = 2_000;
+
 /**
  * `/health` says the process answers. `/ready` says that it can do its work: its database answers and it is not about
  * to stop, so that a balancer sends people elsewhere in time.
@@ -17,7 +20,14 @@ export const health: Resource =
     app.get("/health", { schema: { response: { 200: okSchema } } }, () => ({ ok: true as const }));
     app.get("/ready", { schema: { response: { 200: okSchema } } }, async () => {
       if (isStopping) throw new Refusal("unavailable", "This server is stopping. Ask another one.");
-      await sequelize.query("SELECT 1");
+      let timer: NodeJS.Timeout | undefined;
+      const late = new Promise<never>((_resolve, reject) => {
+        timer = setTimeout(() => reject(new Refusal("unavailable", "The database does not answer.")), PATIENCE);
+      });
+      const asked = sequelize.query("SELECT 1");
+      // Where it is late, what it says in the end is nobody's concern any more.
+      asked.catch(() => undefined);
+      await Promise.race([asked, late]).finally(() => clearTimeout(timer));
       return { ok: true as const };
     });
     done();

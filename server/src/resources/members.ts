@@ -7,11 +7,14 @@ import {
   memberSchema,
   memberWriteSchema,
 } from "@tonodrome/core/api";
+import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkHasOwner, lockClub } from "../access/ownership";
+import { endRights } from "../access/rights";
 import type { MemberRow, UserRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors";
+import { write } from "../write";
 import { checkAthlete } from "./athletes";
 import type { Resource } from "./context";
 
@@ -19,7 +22,8 @@ const config = { access: "manage" } as const;
 
 /** Who belongs to the club, and as what. */
 export const members: Resource = (context) => (app, _options, done) => {
-  const { sequelize, models, changes } = context;
+  const { models, changes } = context;
+  const after = (clubId: string) => ({ after: () => changes.publish({ clubId, topic: "club" }) });
 
   app.get(
     "/clubs/:clubId/members",
@@ -41,11 +45,11 @@ export const members: Resource = (context) => (app, _options, done) => {
       config,
       schema: { params: memberParamsSchema, body: memberWriteSchema, response: { 200: memberSchema } },
     },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const { userId } = request.params;
       const { role, athleteId, was } = request.body;
-      const member = await sequelize.transaction(async (transaction) => {
+      const change = async (transaction: Transaction) => {
         await lockClub(context, clubId, transaction);
         await checkAthlete(context, athleteId, clubId, transaction);
         const row = await models.Member.findOne({
@@ -65,33 +69,34 @@ export const members: Resource = (context) => (app, _options, done) => {
         }
         await models.Member.update({ role, athleteId }, { where: { clubId, userId }, transaction });
         await checkHasOwner(context, clubId, transaction);
+        await endRights(context, clubId, userId, transaction);
         await audit(context, transaction, request, "member.change", {
           clubId,
           id: userId,
           detail: { from: now, to: role },
         });
         return { ...current, role, athleteId };
-      });
-      changes.publish({ clubId, topic: "club" });
-      return member;
+      };
+      return write(context, reply, change, after(clubId));
     },
   );
 
   app.delete(
     "/clubs/:clubId/members/:userId",
     { config, schema: { params: memberParamsSchema, response: { 200: doneSchema } } },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const { userId } = request.params;
-      await sequelize.transaction(async (transaction) => {
+      const remove = async (transaction: Transaction) => {
         await lockClub(context, clubId, transaction);
         const count = await models.Member.destroy({ where: { clubId, userId }, transaction });
         if (count === 0) throw notFound("member");
         await checkHasOwner(context, clubId, transaction);
+        await endRights(context, clubId, userId, transaction);
         await audit(context, transaction, request, "member.remove", { clubId, id: userId });
-      });
-      changes.publish({ clubId, topic: "club" });
-      return { done: true as const };
+        return { done: true as const };
+      };
+      return write(context, reply, remove, after(clubId));
     },
   );
   done();

@@ -1,5 +1,5 @@
 import { simulatedList, simulatedOrder } from "@tonodrome/core";
-import { idParamsSchema, orderQuerySchema } from "@tonodrome/core/api";
+import { idParamsSchema, may, orderQuerySchema } from "@tonodrome/core/api";
 import { placeOf } from "../access/access";
 import { findSession } from "../access/session";
 import { notFound } from "../errors";
@@ -28,20 +28,27 @@ export const runningOrder: Resource = (context) => (app, _options, done) => {
       const { startsAt, venue, zone } = start.get();
       const listedAt = (start.get("listedAt") ?? startsAt).toISOString();
       const list = simulatedList(request.query.seed, { listedAt, venue, zone });
-      const mayStill = async () => Boolean((await findSession(context, request, clubId))?.role);
-      return streamEvents(request, reply, mayStill, (send) => {
-        let last = "";
-        const look = () => {
-          const news = simulatedOrder(list, Date.parse(listedAt), Date.now());
-          // The time to be expected counts up second by second while somebody is slow; that is told every half minute.
-          const known = `${news.before} ${Math.floor(news.lateSeconds / 30)}`;
-          if (known === last) return;
-          last = known;
-          send(news);
-        };
-        look();
-        const timer = setInterval(look, LOOK);
-        return () => clearInterval(timer);
+      const mayStill = async () => {
+        const role = (await findSession(context, request, clubId))?.role;
+        return role ? may(role, "run") : false;
+      };
+      return streamEvents(request, reply, context.changes, {
+        clubId,
+        mayStill,
+        begin: (send) => {
+          let last = "";
+          const look = () => {
+            const news = simulatedOrder(list, Date.parse(listedAt), Date.now());
+            // The time to be expected counts up second by second while somebody is slow; that is told every half minute.
+            const known = `${news.before} ${Math.floor(news.lateSeconds / 30)}`;
+            if (known === last) return;
+            last = known;
+            send(news);
+          };
+          look();
+          const timer = setInterval(look, LOOK);
+          return () => clearInterval(timer);
+        },
       });
     },
   );

@@ -1,7 +1,9 @@
-import { runSummary } from "@tonodrome/core";
+import { type RunSummary, runSummary } from "@tonodrome/core";
 import {
   clubParamsSchema,
   idParamsSchema,
+  MOST,
+  MOST_AHEAD,
   type Run,
   type RunEventsInput,
   rolesThat,
@@ -12,44 +14,112 @@ import {
   runListSchema,
   runSchema,
 } from "@tonodrome/core/api";
-import { literal, Op, type WhereOptions } from "sequelize";
+import { literal, Op, QueryTypes, type Transaction, type WhereOptions } from "sequelize";
 import { type Place, placeOf, sessionOf } from "../access/access";
 import { audit } from "../access/audit";
+import { checkRoom } from "../access/quota";
 import type { Along } from "../access/session";
 import type { AthleteRow, RunEventRow, RunRow } from "../db/models/rows";
-import { notFound } from "../errors";
+import { notFound, Refusal } from "../errors";
+import { write } from "../write";
 import type { Resource } from "./context";
 
 const PAGE = 30;
 
+/** What is pressed is summed up for the log this long after it, milliseconds: a run is pressed in bursts. */
+const SETTLES = 1_000;
+
 /**
- * Records presses, each once however often it is sent, and only into a run of this club: all of it in the statement that
- * also finds out who asks, because in a hall every press waits for this.
+ * Records presses, each once however often it is sent, and only into a run of this club that has room for them: all of it
+ * in the statement that also finds out who asks, because in a hall every press waits for this. The run's row is locked,
+ * so that its count of presses is right whoever presses at the same moment.
  */
 const RECORD: Along = {
   name: "record presses",
   steps: `
     run AS (
-      SELECT r.club_id, r.id FROM runs r, asker
-      WHERE r.club_id = $2 AND r.id = $3 AND asker.role IN ('${rolesThat("run").join("', '")}')),
+      SELECT r.club_id, r.id, r.presses, r.press_bytes FROM runs r, asker
+      WHERE r.club_id = $2 AND r.id = $3 AND asker.role IN ('${rolesThat("run").join("', '")}') FOR UPDATE OF r),
+    fresh AS (
+      SELECT (e ->> 'id')::uuid AS id, e FROM run, jsonb_array_elements($4::jsonb) e
+      WHERE NOT EXISTS (SELECT 1 FROM run_events k
+        WHERE k.club_id = run.club_id AND k.run_id = run.id AND k.id = (e ->> 'id')::uuid)),
+    room AS (
+      SELECT run.* FROM run WHERE run.presses + (SELECT count(DISTINCT id) FROM fresh) <= ${MOST.presses}
+        AND run.press_bytes + (SELECT coalesce(sum(octet_length(e::text)), 0) FROM fresh) <= ${MOST.pressBytes}),
     added AS (
       INSERT INTO run_events (club_id, run_id, id, event)
-      SELECT run.club_id, run.id, (e ->> 'id')::uuid, e FROM run, jsonb_array_elements($4::jsonb) e
-      ON CONFLICT DO NOTHING)`,
-  sql: "SELECT run.id::text FROM run",
-  values: (body) => [JSON.stringify((body as RunEventsInput).events)],
+      SELECT room.club_id, room.id, fresh.id, fresh.e FROM room, fresh
+      ON CONFLICT DO NOTHING RETURNING octet_length(event::text) AS bytes),
+    counted AS (
+      UPDATE runs r SET presses = r.presses + (SELECT count(*) FROM added),
+        press_bytes = r.press_bytes + (SELECT coalesce(sum(bytes), 0) FROM added)
+      FROM room WHERE r.club_id = room.club_id AND r.id = room.id AND EXISTS (SELECT 1 FROM added))`,
+  sql: "SELECT CASE WHEN EXISTS (SELECT 1 FROM room) THEN 'recorded' ELSE 'full' END FROM run",
+  values: (body) => {
+    const { events } = body as RunEventsInput;
+    checkTimes(events);
+    return [JSON.stringify(events)];
+  },
 };
+
+/** Nothing is pressed in the future. @throws Refusal `invalid_input` at the first press that is */
+function checkTimes(events: RunEventsInput["events"]): void {
+  const latest = Date.now() + MOST_AHEAD;
+  const index = events.findIndex((e) => Date.parse(e.at) > latest);
+  if (index < 0) return;
+  throw new Refusal("invalid_input", "This was pressed later than it is now: the device's clock is wrong.", {
+    path: `events.${index}.at`,
+  });
+}
 
 /** Runs and their presses. */
 export const runs: Resource = (context) => (app, _options, done) => {
   const { sequelize, models, changes } = context;
 
-  async function read(id: string, { clubId, onlyAthlete }: Place): Promise<Run | null> {
+  async function read(id: string, { clubId, onlyAthlete }: Place, transaction?: Transaction) {
     const row = await models.Run.findOne({
       where: { id, clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) },
       include: [eventsIn(clubId)],
+      transaction,
     });
     return row && toRun(row as unknown as Joined);
+  }
+
+  /** Sums a run up from its presses and stores that, unless somebody pressed in the meantime: then it is done again. */
+  async function sumUp(clubId: string, id: string): Promise<RunSummary | null> {
+    const row = await models.Run.findOne({
+      where: { clubId, id },
+      attributes: { exclude: ["plan"], include: [[literal(`"Run"."plan" - 'source'`), "plan"]] },
+      // A row of the log says nothing of heart rates.
+      include: [eventsIn(clubId, { event: { kind: { [Op.ne]: "pulse" } } })],
+    });
+    if (!row) return null;
+    const { plan, events, presses } = row as unknown as Joined;
+    const summary = runSummary(
+      plan,
+      events.map((e) => e.event),
+    );
+    await models.Run.update({ summary, summed: presses }, { where: { clubId, id, presses } });
+    return summary;
+  }
+
+  const settling = new Map<string, NodeJS.Timeout>();
+  app.addHook("onClose", async () => {
+    for (const timer of settling.values()) clearTimeout(timer);
+  });
+  /** Sums a run up soon. Should that not come about, the log does it when it is asked. */
+  function sumUpSoon(clubId: string, id: string): void {
+    const key = `${clubId} ${id}`;
+    if (settling.has(key)) return;
+    const sum = () => {
+      settling.delete(key);
+      sumUp(clubId, id).then(
+        () => changes.publish({ clubId, topic: "runs", id }),
+        () => undefined,
+      );
+    };
+    settling.set(key, setTimeout(sum, SETTLES).unref());
   }
 
   app.get(
@@ -65,21 +135,28 @@ export const runs: Resource = (context) => (app, _options, done) => {
         where: {
           clubId,
           ...(onlyAthlete ? { athleteId: onlyAthlete } : {}),
-          ...(before ? { createdAt: { [Op.lt]: new Date(before) } } : {}),
+          ...(before ? beforeThat(before) : {}),
         },
-        // A row of the log says nothing of heart rates, nor of what the plan was fitted from.
-        attributes: { exclude: ["plan"], include: [[literal(`"Run"."plan" - 'source'`), "plan"]] },
-        include: [eventsIn(clubId, { event: { kind: { [Op.ne]: "pulse" } } })],
-        order: [["createdAt", "DESC"]],
+        attributes: { exclude: ["plan"] },
+        order: [
+          ["createdAt", "DESC"],
+          ["id", "DESC"],
+        ],
         limit: PAGE + 1,
       });
       const page = rows.slice(0, PAGE);
+      const listed = [];
+      for (const { id, startId, athleteName, title, venue, zone, startsAt, ...row } of page.map((r) => r.get())) {
+        // Not yet summed up since it was last pressed, or imported by an earlier release.
+        const sum = row.summed === row.presses && row.summary ? row.summary : await sumUp(clubId, id);
+        if (!sum) continue;
+        const about = { id, startId, athleteName, title, venue, zone, startsAt: startsAt.toISOString() };
+        listed.push({ ...about, ...sum });
+      }
+      const last = page.at(-1);
       return {
-        runs: page.map((row) => {
-          const { plan, events, ...about } = toRun(row as unknown as Joined);
-          return { ...about, ...runSummary(plan, events) };
-        }),
-        next: rows.length > PAGE ? (page.at(-1)?.createdAt.toISOString() ?? null) : null,
+        runs: listed,
+        next: rows.length > PAGE && last ? `${last.createdAt.toISOString()}~${last.id}` : null,
       };
     },
   );
@@ -104,28 +181,53 @@ export const runs: Resource = (context) => (app, _options, done) => {
       const place = placeOf(request);
       const { clubId } = place;
       const { id, startId, plan } = request.body;
-      await sequelize.transaction(async (transaction) => {
+      const make = async (transaction: Transaction) => {
         const start = await models.Start.findOne({
           where: { id: startId, clubId },
           include: [{ association: "athlete", where: { clubId } }],
           transaction,
         });
         if (!start) throw notFound("start");
+        // Sent twice is made once; the first one stands.
+        const before = await read(id, place, transaction);
+        if (before) return before;
+        await checkRoom(context, models.Run, "runs", clubId, { clubId }, transaction);
+        await checkRoom(context, models.Run, "runsOfStart", startId, { clubId, startId }, transaction);
         const { title, venue, zone, startsAt, athleteId } = start;
         const { athlete } = start as unknown as { athlete: AthleteRow };
         const about = { startId, athleteId, athleteName: athlete.name, title, venue, zone, startsAt };
-        // Sent twice is made once; the first one stands.
-        const before = await models.Run.count({ where: { id, clubId }, transaction });
-        await models.Run.bulkCreate([{ id, clubId, ...about, plan }], {
-          ignoreDuplicates: true,
-          transaction,
-        });
-        if (before === 0) await audit(context, transaction, request, "run.make", { clubId, id });
+        const summary = runSummary(plan, []);
+        const [made] = await sequelize.query<{ id: string }>(
+          `INSERT INTO runs (id, club_id, start_id, athlete_id, athlete_name, title, venue, zone, starts_at, plan, summary, summed,
+              created_at)
+            VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, 0, date_trunc('milliseconds', now())) ON CONFLICT DO NOTHING RETURNING id`,
+          {
+            bind: [
+              id,
+              clubId,
+              about.startId,
+              about.athleteId,
+              about.athleteName,
+              about.title,
+              about.venue,
+              about.zone,
+              about.startsAt,
+              JSON.stringify(plan),
+              JSON.stringify(summary),
+            ],
+            type: QueryTypes.SELECT,
+            transaction,
+          },
+        );
+        if (made) await audit(context, transaction, request, "run.make", { clubId, id });
+        const run = await read(id, place, transaction);
+        if (!run) throw notFound("run");
+        return run;
+      };
+      return write(context, reply, make, {
+        status: 201,
+        after: () => changes.publish({ clubId, topic: "runs", id }),
       });
-      const run = await read(id, place);
-      if (!run) throw notFound("run");
-      changes.publish({ clubId, topic: "runs", id });
-      return reply.code(201).send(run);
     },
   );
 
@@ -143,13 +245,32 @@ export const runs: Resource = (context) => (app, _options, done) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
       const { events } = request.body;
-      if (sessionOf(request).along === null) throw notFound("run");
+      const { along } = sessionOf(request);
+      if (along === null) throw notFound("run");
+      if (along === "full") {
+        throw new Refusal(
+          "full",
+          `This run has as many presses as one may have (${MOST.presses}). These were not recorded.`,
+        );
+      }
       changes.publish({ clubId, topic: "runs", id });
+      sumUpSoon(clubId, id);
       return { recorded: [...new Set(events.map((e) => e.id))] };
     },
   );
   done();
 };
+
+/** Runs after a place in the list, which is newest first. */
+function beforeThat(cursor: string): WhereOptions<RunRow> {
+  const [at = "", id = ""] = cursor.split("~");
+  return {
+    [Op.or]: [
+      { createdAt: { [Op.lt]: new Date(at) } },
+      { createdAt: new Date(at), id: { [Op.lt]: id } },
+    ],
+  } as unknown as WhereOptions<RunRow>;
+}
 
 /** A run's events, of its own club: ids are unique within a club only. */
 function eventsIn(clubId: string, only: WhereOptions = {}) {
@@ -169,6 +290,9 @@ function toRun(row: Joined): Run {
     zone,
     startsAt: startsAt.toISOString(),
     plan,
-    events: events.map((e) => e.event).sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
+    events: events
+      .map(({ event }) => ({ event, at: Date.parse(event.at) }))
+      .sort((a, b) => a.at - b.at)
+      .map(({ event }) => event),
   };
 }

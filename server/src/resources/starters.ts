@@ -6,9 +6,12 @@ import {
   starterListSchema,
 } from "@tonodrome/core/api";
 import type { StarterShelf } from "@tonodrome/core/starter";
+import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
+import { checkRoom } from "../access/quota";
 import { notFound, Refusal } from "../errors";
+import { write } from "../write";
 import { readStarter } from "../starters/readStarter";
 import { shippedStarters } from "../starters/shipped";
 import { starterDrills } from "../starters/starterDrills";
@@ -19,7 +22,7 @@ const MOST_TOLD = 5;
 
 /** Starter shelves: drills to begin with, put onto the club's own shelf. */
 export const starters: Resource = (context) => (app, _options, done) => {
-  const { sequelize, models, changes } = context;
+  const { models, changes } = context;
 
   app.get(
     "/clubs/:clubId/starters",
@@ -51,15 +54,16 @@ export const starters: Resource = (context) => (app, _options, done) => {
         response: { 200: starterInstalledSchema },
       },
     },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const shelf = shelfOf(request.body, context.starterFolder);
       const drills = starterDrills(shelf);
-      const added = await sequelize.transaction(async (transaction) => {
+      const install = async (transaction: Transaction) => {
         const where = { clubId, id: drills.map((d) => d.id) };
         const rows = await models.Drill.findAll({ where, attributes: ["id"], transaction });
         const there = new Set(rows.map((row) => row.id));
         const fresh = drills.filter((d) => !there.has(d.id));
+        await checkRoom(context, models.Drill, "drills", clubId, { clubId }, transaction, fresh.length);
         // Nothing that is there is written over, not even by somebody who installs at the same moment.
         await models.Drill.bulkCreate(
           fresh.map((drill) => ({ clubId, ...drill })),
@@ -69,10 +73,9 @@ export const starters: Resource = (context) => (app, _options, done) => {
           clubId,
           detail: { added: fresh.length, kept: there.size },
         });
-        return fresh.length;
-      });
-      changes.publish({ clubId, topic: "drills" });
-      return { name: shelf.name, added, kept: drills.length - added };
+        return { name: shelf.name, added: fresh.length, kept: drills.length - fresh.length };
+      };
+      return write(context, reply, install, { after: () => changes.publish({ clubId, topic: "drills" }) });
     },
   );
   done();

@@ -5,44 +5,53 @@ import {
   clubParamsSchema,
   doneSchema,
   idParamsSchema,
+  MOST,
   type Start,
   type StartInput,
+  type StartRow as StartInList,
+  type StartWrite,
   startInputSchema,
   startListQuerySchema,
   startListSchema,
   startSchema,
   startWriteSchema,
+  wholeStartsQuerySchema,
+  wholeStartsSchema,
 } from "@tonodrome/core/api";
-import { Op, type Transaction } from "sequelize";
+import { Op, type Transaction, type WhereOptions } from "sequelize";
 import { type Place, placeOf } from "../access/access";
 import { audit } from "../access/audit";
+import { checkRoom } from "../access/quota";
 import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../db/models/rows";
 import { notFound, versionConflict } from "../errors";
+import { judge, write } from "../write";
 import { checkAthlete } from "./athletes";
 import type { Resource } from "./context";
 import { checkEvents } from "./events";
 import { toPlan } from "./plans";
 
-/** Most starts one answer holds; Today never needs more. */
-const MOST = 100;
-
-/** Most starts that have been, newest first. */
-const MOST_BEFORE = 20;
-
 /** Starts with their plans. */
 export const starts: Resource = (context) => (app, _options, done) => {
-  const { sequelize, models, changes } = context;
+  const { models, changes } = context;
   const params = idParamsSchema;
-  const publish = (clubId: string, id: string) => changes.publish({ clubId, topic: "starts", id });
+  const after = (clubId: string, id: string) => ({
+    after: () => changes.publish({ clubId, topic: "starts", id }),
+  });
 
-  async function read(id: string, place: Place, transaction?: Transaction): Promise<Start> {
-    const row = await models.Start.findOne({
-      where: { id, ...ownOf(place) },
+  async function findWhole(place: Place, where: WhereOptions, transaction?: Transaction): Promise<Start[]> {
+    const rows = await models.Start.findAll({
+      where: { [Op.and]: [ownOf(place), where] },
       include: joined(place),
+      order: ["startsAt", "id"],
       transaction,
     });
-    if (!row) throw notFound("start");
-    return toStart(row as unknown as Joined);
+    return rows.map((row) => toStart(row as unknown as Joined));
+  }
+
+  async function read(id: string, place: Place, transaction?: Transaction): Promise<Start> {
+    const [start] = await findWhole(place, { id }, transaction);
+    if (!start) throw notFound("start");
+    return start;
   }
 
   app.get(
@@ -67,11 +76,29 @@ export const starts: Resource = (context) => (app, _options, done) => {
           // An athlete who asks for another's starts still gets none but their own.
           [Op.and]: [ownOf(place), athleteId ? { athleteId } : {}, from || before ? { startsAt } : {}],
         },
-        include: joined(place),
+        // What is large is read apart, when it changed.
+        attributes: { exclude: ["setting"] },
+        include: joined(place, true),
         order: before ? [["startsAt", "DESC"], "id"] : ["startsAt", "id"],
-        limit: before ? MOST_BEFORE : MOST,
+        limit: before ? MOST.listedBefore : MOST.listedStarts,
       });
-      return { starts: rows.map((row) => toStart(row as unknown as Joined)) };
+      return { starts: rows.map((row) => toRow(row as unknown as Joined)) };
+    },
+  );
+
+  app.get(
+    "/clubs/:clubId/starts/whole",
+    {
+      config: { access: "see" },
+      schema: {
+        params: clubParamsSchema,
+        querystring: wholeStartsQuerySchema,
+        response: { 200: wholeStartsSchema },
+      },
+    },
+    async (request) => {
+      const id = [...new Set(request.query.ids.split(","))];
+      return { starts: await findWhole(placeOf(request), { id }) };
     },
   );
 
@@ -90,20 +117,22 @@ export const starts: Resource = (context) => (app, _options, done) => {
     async (request, reply) => {
       const place = placeOf(request);
       const { clubId } = place;
-      const start = await sequelize.transaction(async (transaction) => {
-        await checkAthlete(context, request.body.athleteId, clubId, transaction);
-        await checkEvents(context, eventsOf(request.body), clubId, "eventId", transaction);
-        const id = randomUUID();
-        await models.Start.create({ id, clubId, version: 1, ...columns(request.body) }, { transaction });
+      const { id = randomUUID(), ...input } = request.body;
+      const make = async (transaction: Transaction) => {
+        if ((await models.Start.count({ where: { id, clubId }, transaction })) > 0)
+          return read(id, place, transaction);
+        await checkRoom(context, models.Start, "starts", clubId, { clubId }, transaction);
+        await checkAthlete(context, input.athleteId, clubId, transaction);
+        await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
+        await models.Start.create({ id, clubId, version: 1, ...columns(input) }, { transaction });
         await models.Plan.create(
           { id: randomUUID(), clubId, startId: id, version: 1, body: emptyPlan() },
           { transaction },
         );
         await audit(context, transaction, request, "start.make", { clubId, id });
         return read(id, place, transaction);
-      });
-      publish(clubId, start.id);
-      return reply.code(201).send(start);
+      };
+      return write(context, reply, make, { status: 201, ...after(clubId, id) });
     },
   );
 
@@ -113,47 +142,48 @@ export const starts: Resource = (context) => (app, _options, done) => {
       config: { access: "build" },
       schema: { params, body: startWriteSchema, response: { 200: startSchema } },
     },
-    async (request) => {
+    async (request, reply) => {
       const place = placeOf(request);
       const { clubId } = place;
       const { version, ...input } = request.body;
       const { id } = request.params;
-      const { current, isStale } = await sequelize.transaction(async (transaction) => {
+      const change = async (transaction: Transaction) => {
+        const row = await models.Start.findOne({
+          where: { id, clubId },
+          transaction,
+          lock: transaction.LOCK.UPDATE,
+        });
+        if (!row) throw notFound("start");
+        const before = await read(id, place, transaction);
+        const judged = judge(row.version, version, () => saysTheSame(before, input));
+        if (judged === "repeated") return before;
+        if (judged === "stale") throw versionConflict("start", before);
         await checkAthlete(context, input.athleteId, clubId, transaction);
         await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
-        const before = await read(id, place, transaction);
-        const [count] = await models.Start.update(
-          { ...columns({ listedAt: before.listedAt, ...input }), version: version + 1 },
-          { where: { id, clubId, version }, transaction },
-        );
-        const after = await read(id, place, transaction);
-        if (count > 0) {
-          const detail = { version: after.version, changed: changedFields(before, after) };
-          await audit(context, transaction, request, "start.change", { clubId, id, detail });
-        }
-        // Nothing changed, and yet it reads as asked: this edit came through before, and its answer was lost.
-        const isRepeated = after.version === version + 1 && saysTheSame(after, input);
-        return { current: after, isStale: count === 0 && !isRepeated };
-      });
-      if (isStale) throw versionConflict("start", current);
-      publish(clubId, id);
-      return current;
+        const wanted = columns({ listedAt: before.listedAt, ...input });
+        await row.update({ ...wanted, version: version + 1 }, { transaction });
+        const now = await read(id, place, transaction);
+        const detail = { version: now.version, changed: changedFields(before, now) };
+        await audit(context, transaction, request, "start.change", { clubId, id, detail });
+        return now;
+      };
+      return write(context, reply, change, after(clubId, id));
     },
   );
 
   app.delete(
     "/clubs/:clubId/starts/:id",
     { config: { access: "build" }, schema: { params, response: { 200: doneSchema } } },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
-      await sequelize.transaction(async (transaction) => {
+      const remove = async (transaction: Transaction) => {
         const count = await models.Start.destroy({ where: { id, clubId }, transaction });
         if (count === 0) throw notFound("start");
         await audit(context, transaction, request, "start.delete", { clubId, id });
-      });
-      publish(clubId, id);
-      return { done: true as const };
+        return { done: true as const };
+      };
+      return write(context, reply, remove, after(clubId, id));
     },
   );
   done();
@@ -164,36 +194,43 @@ function ownOf({ clubId, onlyAthlete }: Place) {
   return { clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) };
 }
 
-/** Ids are unique within a club only, so what is joined is scoped to it too. */
-function joined({ clubId }: Place) {
-  const ofClub = { where: { clubId } };
+/** Ids are unique within a club only, so what is joined is scoped to it too. A list has of each what tells its version. */
+function joined({ clubId }: Place, listed = false) {
+  const ofClub = (association: string, attributes: string[]) => ({
+    association,
+    where: { clubId },
+    ...(listed ? { attributes } : {}),
+  });
   return [
-    { association: "athlete", ...ofClub },
-    { association: "plan", ...ofClub },
-    { association: "event", required: false, ...ofClub },
+    ofClub("athlete", ["id", "name", "version"]),
+    ofClub("plan", ["id", "version"]),
+    { ...ofClub("event", ["id", "version"]), required: false },
   ];
 }
 
 type Joined = StartRow & { athlete: AthleteRow; plan: PlanRow; event: EventTypeRow | null };
 
-function toStart(row: Joined): Start {
-  const { id, version, athlete, title, venue, zone, startsAt, readyAt, eventId, setting, plan, event } = row;
-  const listedAt = row.listedAt ?? startsAt;
+/** A start without what is large. */
+function toRow(row: Joined): StartInList {
+  const { id, version, athlete, title, venue, zone, startsAt, readyAt, eventId, plan, event } = row;
   return {
     id,
     version,
+    stamp: [version, plan.version, athlete.version, event?.version ?? 0].join("."),
     athlete: { id: athlete.id, name: athlete.name },
     title,
     venue,
     zone,
     startsAt: startsAt.toISOString(),
     readyAt: readyAt.toISOString(),
-    listedAt: listedAt.toISOString(),
+    listedAt: (row.listedAt ?? startsAt).toISOString(),
     eventId,
-    setting,
-    facts: factsOf(event, athlete.profile),
-    plan: toPlan(plan),
   };
+}
+
+function toStart(row: Joined): Start {
+  const { athlete, setting, plan, event } = row;
+  return { ...toRow(row), setting, facts: factsOf(event, athlete.profile), plan: toPlan(plan) };
 }
 
 /** What the fit has to know of an event and an athlete, and nothing more. */
@@ -204,7 +241,9 @@ export function factsOf(
   return { points: event?.body.fixedPoints ?? [], places: event?.body.places ?? [], usualReps };
 }
 
-function columns(input: StartInput) {
+type Wanted = Omit<StartInput, "id">;
+
+function columns(input: Wanted) {
   const { startsAt, readyAt, listedAt } = input;
   return {
     ...input,
@@ -224,7 +263,7 @@ function changedFields(before: Start, after: Start): string[] {
   return before.athlete.id === after.athlete.id ? changed : ["athlete", ...changed];
 }
 
-function saysTheSame(start: Start, input: StartInput): boolean {
+function saysTheSame(start: Start, input: Omit<StartWrite, "version">): boolean {
   const sameTime = (a: string, b: string) => Date.parse(a) === Date.parse(b);
   return (
     start.athlete.id === input.athleteId &&

@@ -8,15 +8,19 @@ import {
   templateListSchema,
   templateSchema,
 } from "@tonodrome/core/api";
+import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
+import { checkRoom } from "../access/quota";
 import type { TemplateRow } from "../db/models/rows";
 import { notFound } from "../errors";
+import { write } from "../write";
 import type { Resource } from "./context";
 
 /** Warm-ups that the club begins others from. */
 export const templates: Resource = (context) => (app, _options, done) => {
-  const { sequelize, models, changes } = context;
+  const { models, changes } = context;
+  const after = (clubId: string) => ({ after: () => changes.publish({ clubId, topic: "templates" }) });
 
   app.get(
     "/clubs/:clubId/templates",
@@ -39,32 +43,32 @@ export const templates: Resource = (context) => (app, _options, done) => {
     },
     async (request, reply) => {
       const { clubId } = placeOf(request);
-      const row = await sequelize.transaction(async (transaction) => {
-        const made = await models.Template.create(
-          { id: randomUUID(), clubId, ...request.body },
-          { transaction },
-        );
-        await audit(context, transaction, request, "template.make", { clubId, id: made.id });
-        return made;
-      });
-      changes.publish({ clubId, topic: "templates" });
-      return reply.code(201).send(toTemplate(row));
+      const { id = randomUUID(), ...input } = request.body;
+      const make = async (transaction: Transaction) => {
+        const before = await models.Template.findOne({ where: { clubId, id }, transaction });
+        if (before) return toTemplate(before);
+        await checkRoom(context, models.Template, "templates", clubId, { clubId }, transaction);
+        const made = await models.Template.create({ id, clubId, ...input }, { transaction });
+        await audit(context, transaction, request, "template.make", { clubId, id });
+        return toTemplate(made);
+      };
+      return write(context, reply, make, { status: 201, ...after(clubId) });
     },
   );
 
   app.delete(
     "/clubs/:clubId/templates/:id",
     { config: { access: "build" }, schema: { params: idParamsSchema, response: { 200: doneSchema } } },
-    async (request) => {
+    async (request, reply) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
-      await sequelize.transaction(async (transaction) => {
+      const remove = async (transaction: Transaction) => {
         const count = await models.Template.destroy({ where: { id, clubId }, transaction });
         if (count === 0) throw notFound("template");
         await audit(context, transaction, request, "template.delete", { clubId, id });
-      });
-      changes.publish({ clubId, topic: "templates" });
-      return { done: true as const };
+        return { done: true as const };
+      };
+      return write(context, reply, remove, after(clubId));
     },
   );
   done();

@@ -5,6 +5,7 @@ import { accounts } from "./0002-accounts";
 import { shelf } from "./0003-shelf";
 import { building } from "./0004-building";
 import { listed } from "./0005-listed";
+import { trust } from "./0006-trust";
 
 /** In order, forward only: never change one that has been released, add another. */
 export const migrations: RunnableMigration<QueryInterface>[] = [
@@ -13,4 +14,5 @@ export const migrations: RunnableMigration<QueryInterface>[] = [
   shelf,
   building,
   listed,
+  trust,
 ];

@@ -30,13 +30,13 @@ export interface Models {
   Drill: Table<DrillRow, Creation<DrillRow, "version" | "archived" | "changedAt" | "details">>;
   Start: Table<StartRow, Creation<StartRow, "eventId" | "setting">>;
   Plan: Table<PlanRow>;
-  PlanEdit: Table<PlanEditRow, Creation<PlanEditRow, "at">>;
-  Run: Table<RunRow, Creation<RunRow, "createdAt">>;
+  PlanEdit: Table<PlanEditRow, Creation<PlanEditRow, "id" | "at">>;
+  Run: Table<RunRow, Creation<RunRow, "createdAt" | "presses" | "pressBytes" | "summary" | "summed">>;
   RunEvent: Table<RunEventRow>;
-  User: Table<UserRow>;
+  User: Table<UserRow, Creation<UserRow, "demo">>;
   Session: Table<SessionRow>;
-  Member: Table<MemberRow, Creation<MemberRow, "joinedAt">>;
-  Invite: Table<InviteRow, Creation<InviteRow, "usedAt" | "usedBy" | "withdrawnAt">>;
+  Member: Table<MemberRow, Creation<MemberRow, "joinedAt" | "demo">>;
+  Invite: Table<InviteRow, Creation<InviteRow, "usedAt" | "usedBy" | "withdrawnAt" | "byOperator">>;
   Share: Table<ShareRow, Creation<ShareRow, "createdAt" | "withdrawnAt">>;
   AuditEntry: Table<AuditEntryRow>;
 }
@@ -140,6 +140,10 @@ export function defineModels(sequelize: Sequelize): Models {
       startsAt: instant,
       plan: needed(JSONB),
       createdAt: madeNow,
+      presses: { ...needed(INTEGER), defaultValue: 0 },
+      pressBytes: { ...needed(INTEGER), defaultValue: 0 },
+      summary: { type: JSONB },
+      summed: { ...needed(INTEGER), defaultValue: -1 },
     }),
     RunEvent: define("RunEvent", "run_events", {
       id: key,
@@ -152,6 +156,7 @@ export function defineModels(sequelize: Sequelize): Models {
       email: needed(TEXT),
       name,
       passwordHash: { type: TEXT },
+      demo: { ...needed(BOOLEAN), defaultValue: false },
     }),
     Session: define("Session", "sessions", {
       id: key,
@@ -166,6 +171,7 @@ export function defineModels(sequelize: Sequelize): Models {
       role: needed(TEXT),
       athleteId: { type: UUID },
       joinedAt: madeNow,
+      demo: { ...needed(BOOLEAN), defaultValue: false },
     }),
     Invite: define("Invite", "invites", {
       id: key,
@@ -174,6 +180,8 @@ export function defineModels(sequelize: Sequelize): Models {
       athleteId: { type: UUID },
       tokenHash: needed(BLOB),
       expiresAt: instant,
+      madeBy: { type: UUID },
+      byOperator: { ...needed(BOOLEAN), defaultValue: false },
       usedAt: { type: DATE },
       usedBy: { type: UUID },
       withdrawnAt: { type: DATE },
@@ -183,6 +191,7 @@ export function defineModels(sequelize: Sequelize): Models {
       clubId,
       startId: needed(UUID),
       tokenHash: needed(BLOB),
+      madeBy: { type: UUID },
       createdAt: madeNow,
       expiresAt: { type: DATE },
       withdrawnAt: { type: DATE },
@@ -202,6 +211,7 @@ export function defineModels(sequelize: Sequelize): Models {
   models.Start.belongsTo(models.EventType, { as: "event", foreignKey: "eventId", constraints: false });
   models.Start.hasOne(models.Plan, { as: "plan", foreignKey: "startId", constraints: false });
   models.Run.hasMany(models.RunEvent, { as: "events", foreignKey: "runId", constraints: false });
+  models.Invite.belongsTo(models.User, { as: "maker", foreignKey: "madeBy", constraints: false });
   models.Member.belongsTo(models.User, { as: "user", foreignKey: "userId", constraints: false });
   models.Member.belongsTo(models.Club, { as: "club", foreignKey: "clubId", constraints: false });
   return models;

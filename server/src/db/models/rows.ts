@@ -8,6 +8,7 @@ import type {
   Priority,
   RunEvent,
   RunPlan,
+  RunSummary,
   Setting,
 } from "@tonodrome/core";
 import type { Role } from "@tonodrome/core/api";
@@ -85,6 +86,8 @@ export interface PlanRow {
 }
 
 export interface PlanEditRow {
+  /** A 64-bit number, as text. */
+  id: string;
   clubId: string;
   planId: string;
   version: number;
@@ -105,6 +108,12 @@ export interface RunRow {
   startsAt: Date;
   plan: RunPlan;
   createdAt: Date;
+  /** How many presses there are, and their bytes. */
+  presses: number;
+  pressBytes: number;
+  /** What the log shows, as it was with so many presses (`summed`). */
+  summary: RunSummary | null;
+  summed: number;
 }
 
 export interface RunEventRow {
@@ -120,6 +129,8 @@ export interface UserRow {
   name: string;
   /** Null for somebody who cannot sign in with a password. */
   passwordHash: string | null;
+  /** A visitor of the demo. */
+  demo: boolean;
 }
 
 export interface SessionRow {
@@ -136,6 +147,8 @@ export interface MemberRow {
   role: Role;
   athleteId: string | null;
   joinedAt: Date;
+  /** As the person and the club both are; the database keeps them apart. */
+  demo: boolean;
 }
 
 export interface InviteRow {
@@ -145,6 +158,9 @@ export interface InviteRow {
   athleteId: string | null;
   tokenHash: Buffer;
   expiresAt: Date;
+  /** Whose rights it stands on; null where whoever runs the server made it, or the maker is gone. */
+  madeBy: string | null;
+  byOperator: boolean;
   usedAt: Date | null;
   usedBy: string | null;
   withdrawnAt: Date | null;
@@ -155,6 +171,8 @@ export interface ShareRow {
   clubId: string;
   startId: string;
   tokenHash: Buffer;
+  /** Whose rights it stands on; null when they are gone. */
+  madeBy: string | null;
   createdAt: Date;
   /** Null: to the end of the start's day. */
   expiresAt: Date | null;

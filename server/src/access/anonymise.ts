@@ -1,0 +1,161 @@
+import { randomBytes } from "node:crypto";
+import { isDeepStrictEqual } from "node:util";
+import { cutText, drillDetailsSchema, noProfile, planBodySchema } from "@tonodrome/core";
+import { runEventSchema, runPlanSchema, settingSchema } from "@tonodrome/core/api";
+import type { Model, ModelStatic, Transaction, WhereOptions } from "sequelize";
+import type { Database } from "../db/connect";
+import { notFound } from "../errors";
+import { mapTexts } from "../validation/mapTexts";
+import type { z } from "zod";
+
+/** Rows rewritten at a time. */
+const TOGETHER = 200;
+
+/** Fields whose words are a coach's about the athlete, wherever they stand in what is theirs: they go altogether. */
+const ABOUT_THEM = new Set(["focus", "why", "note", "notes", "first", "line"]);
+
+/** Shorter parts of a name are other words too often. */
+const LEAST_PART = 3;
+
+/**
+ * Replaces a name, and each part of it, wherever it stands in a text as a word, in whatever case and form its letters are.
+ * @example withoutName("For ADA FINCH's knee", "Ada Finch", "Athlete 1") // "For Athlete 1's knee"
+ */
+export function withoutName(text: string, name: string, by: string): string {
+  const composed = text.normalize("NFC");
+  const parts = name.split(/\s+/u).filter((part) => part.length >= LEAST_PART);
+  const wanted = [name, ...parts].map((part) => part.normalize("NFC").replace(/[.*+?^${}()|[\]\\]/g, "\\$&"));
+  const whole = wanted.map((part) => part.replace(/\s+/gu, "\\s+")).join("|");
+  const found = new RegExp(`(?<![\\p{L}\\p{N}])(?:${whole})(?![\\p{L}\\p{N}])`, "giu");
+  const after = composed.replace(found, by);
+  if (after === composed) return text;
+  return cutText(after.replaceAll(new RegExp(`${by}(?:\\s+${by})+`, "g"), by), Math.max(FITS, text.length));
+}
+
+/** Shortest of the longest that any text may be: what grows with the new name is cut to what fits everywhere. */
+const FITS = 40;
+
+/**
+ * Takes a person out of the club for good: their name wherever it stands, and what was said about them in words. What
+ * they did and how long it took stays. Nobody is to be known as this athlete any more: not by an account, an
+ * invitation or a link.
+ * @throws Refusal `not_found`
+ */
+export async function anonymise(
+  { sequelize, models }: Database,
+  clubId: string,
+  id: string,
+  transaction: Transaction,
+) {
+  const athlete = await models.Athlete.findOne({
+    where: { clubId, id },
+    transaction,
+    lock: transaction.LOCK.UPDATE,
+  });
+  if (!athlete) throw notFound("athlete");
+  const { name: old, profile, version } = athlete;
+  const name = `Athlete ${randomBytes(3).toString("hex")}`;
+  const { ageBand, usualMinutes, usualReps, recentLoad, eventIds, approach } = profile;
+  await athlete.update(
+    {
+      name,
+      version: version + 1,
+      profile: { ...noProfile(), ageBand, usualMinutes, usualReps, recentLoad, eventIds, approach },
+    },
+    { transaction },
+  );
+
+  const starts = await models.Start.findAll({
+    where: { clubId, athleteId: id },
+    attributes: ["id"],
+    transaction,
+  });
+  const startId = starts.map((s) => s.id);
+  const plans = await models.Plan.findAll({ where: { clubId, startId }, attributes: ["id"], transaction });
+  const planId = plans.map((p) => p.id);
+  const runs = await models.Run.findAll({
+    where: { clubId, athleteId: id },
+    attributes: ["id"],
+    transaction,
+  });
+  const runId = runs.map((r) => r.id);
+
+  const taken = (text: string) => withoutName(text, old, name);
+  const own = (text: string, field: string) => (ABOUT_THEM.has(field) ? "" : taken(text));
+  const inJson = (schema: z.ZodType, change: (text: string, field: string) => string) => (value: unknown) =>
+    value === null ? null : mapTexts(schema, value, change);
+  const plain = (value: unknown) => taken(String(value));
+
+  /** Rewrites columns of the rows there are, some rows at a time, each column by its own rule. */
+  async function rewrite(
+    table: ModelStatic<Model>,
+    where: WhereOptions,
+    keys: string[],
+    rules: Record<string, (value: unknown) => unknown>,
+  ): Promise<void> {
+    const columns = Object.keys(rules);
+    for (let offset = 0; ; offset += TOGETHER) {
+      const rows = await table.findAll({
+        where,
+        attributes: [...keys, ...columns],
+        order: keys,
+        limit: TOGETHER,
+        offset,
+        transaction,
+      });
+      for (const row of rows) {
+        const before = row.get() as Record<string, unknown>;
+        const after = Object.fromEntries(columns.map((c) => [c, rules[c]?.(before[c])]));
+        if (columns.every((c) => isDeepStrictEqual(before[c], after[c]))) continue;
+        const of = Object.fromEntries(keys.map((key) => [key, before[key]]));
+        await table.update(after, { where: { clubId, ...of }, transaction });
+      }
+      if (rows.length < TOGETHER) return;
+    }
+  }
+  const inPlan = { body: inJson(planBodySchema, own) };
+  // A title says anything: nobody can tell what of it was about the athlete.
+  const untitled = { title: () => "A start", venue: plain };
+  await rewrite(models.Start, { clubId, id: startId }, ["id"], {
+    ...untitled,
+    setting: inJson(settingSchema, own),
+  });
+  await rewrite(models.Plan, { clubId, id: planId }, ["id"], inPlan);
+  await rewrite(models.PlanEdit, { clubId, planId }, ["id"], inPlan);
+  await rewrite(models.Run, { clubId, id: runId }, ["id"], { ...untitled, plan: inJson(runPlanSchema, own) });
+  await rewrite(models.RunEvent, { clubId, runId }, ["runId", "id"], {
+    event: inJson(runEventSchema, own),
+  });
+  // Elsewhere in the club only the name is theirs.
+  const elsewhere = { clubId };
+  await rewrite(models.Template, elsewhere, ["id"], { name: plain, body: inJson(planBodySchema, taken) });
+  await rewrite(models.Drill, elsewhere, ["id"], {
+    name: plain,
+    focus: plain,
+    place: plain,
+    details: inJson(drillDetailsSchema, taken),
+  });
+  for (const statement of [
+    `UPDATE runs SET athlete_name = :name WHERE club_id = :clubId AND athlete_id = :id`,
+    `UPDATE starts SET version = version + 1 WHERE club_id = :clubId AND athlete_id = :id`,
+    `UPDATE plans SET version = version + 1 WHERE club_id = :clubId AND id IN (:planId)`,
+    // As every other version it is among the edits.
+    `INSERT INTO plan_edits (club_id, plan_id, version, outcome, body)
+      SELECT club_id, id, version, 'saved', body FROM plans WHERE club_id = :clubId AND id IN (:planId)`,
+    `UPDATE members SET athlete_id = NULL WHERE club_id = :clubId AND athlete_id = :id`,
+    `UPDATE invites SET withdrawn_at = now()
+      WHERE club_id = :clubId AND athlete_id = :id AND withdrawn_at IS NULL`,
+    `UPDATE shares SET withdrawn_at = now()
+      WHERE club_id = :clubId AND withdrawn_at IS NULL AND start_id IN (:startId)`,
+  ]) {
+    const replacements = {
+      name,
+      clubId,
+      id,
+      planId: planId.length > 0 ? planId : [id],
+      startId: startId.length > 0 ? startId : [id],
+    };
+    await sequelize.query(statement, { replacements, transaction });
+  }
+  return athlete;
+}

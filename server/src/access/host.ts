@@ -1,0 +1,14 @@
+import type { FastifyRequest } from "fastify";
+import { Refusal } from "../errors";
+
+/**
+ * Refuses what is asked by a name that is not this server's: a page elsewhere can make its own name lead here.
+ * @param hosts names with or without a port; null for any
+ * @throws Refusal `invalid_input`
+ */
+export function checkHost(request: FastifyRequest, hosts: readonly string[] | null): void {
+  if (hosts === null) return;
+  const host = request.host.toLowerCase();
+  if (hosts.includes(host) || hosts.includes(host.replace(/:\d+$/, ""))) return;
+  throw new Refusal("invalid_input", "This server is not known by that name. Open it by its own address.");
+}

@@ -1,0 +1,52 @@
+import { MOST } from "@tonodrome/core/api";
+import type { Model, ModelStatic, Transaction, WhereOptions } from "sequelize";
+import type { Database } from "../db/connect";
+import { Refusal } from "../errors";
+
+/** What of each kind there is, in words. */
+const WORDS = {
+  clubs: "clubs as a person may belong to",
+  athletes: "athletes as a club may have",
+  drills: "drills as a shelf may have",
+  events: "events as a club may have",
+  templates: "templates as a club may have",
+  starts: "starts as a club may have",
+  runs: "runs as a club may have",
+  members: "members as a club may have",
+  invites: "open invitations as a club may have",
+  shares: "open links as a club may have",
+  sharesOfStart: "open links as a start may have",
+  runsOfStart: "runs as a start may have",
+} as const;
+
+export type Kept = keyof typeof WORDS;
+
+/** There are as many of a kind as there may be. */
+export function full(kind: Kept): Refusal {
+  return new Refusal(
+    "full",
+    `There are as many ${WORDS[kind]} (${MOST[kind]}). Nothing was made; take out what is not needed any more.`,
+  );
+}
+
+/**
+ * Refuses one more than there may be. Whoever makes something of a kind in one club does so in turn, so that the count
+ * holds.
+ * @param whose the club, or person, whose things are counted
+ * @throws Refusal `full`
+ */
+export async function checkRoom(
+  { sequelize }: Database,
+  model: ModelStatic<Model>,
+  kind: Kept,
+  whose: string,
+  where: WhereOptions,
+  transaction: Transaction,
+  more = 1,
+): Promise<void> {
+  await sequelize.query("SELECT pg_advisory_xact_lock(hashtextextended($1, 5))", {
+    bind: [`${kind} ${whose}`],
+    transaction,
+  });
+  if ((await model.count({ where, transaction })) + more > MOST[kind]) throw full(kind);
+}

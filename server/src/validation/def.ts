@@ -1,0 +1,27 @@
+import type { z } from "zod";
+
+/** What a Zod schema says of itself, as far as it is walked here. */
+export interface Def {
+  type: string;
+  format?: string;
+  shape?: Record<string, z.ZodType>;
+  element?: z.ZodType;
+  options?: z.ZodType[];
+  discriminator?: string;
+  innerType?: z.ZodType;
+  in?: z.ZodType;
+  values?: unknown[];
+  checks?: { _zod: { def: { check?: string; format?: string; maximum?: number } } }[];
+}
+
+export const defOf = (schema: z.ZodType): Def => schema._zod.def as unknown as Def;
+
+/** The options of a union that a value may be meant for: all, or, where a field names it, that one. */
+export function optionsFor({ options = [], discriminator }: Def, value: unknown): z.ZodType[] {
+  if (!discriminator) return options;
+  const named = (value as Record<string, unknown> | null)?.[discriminator];
+  return options.filter((option) => {
+    const literal = defOf(option).shape?.[discriminator];
+    return literal !== undefined && defOf(literal).values?.includes(named);
+  });
+}

@@ -1,0 +1,48 @@
+import type { FastifyReply } from "fastify";
+import type { Transaction } from "sequelize";
+import type { Database } from "./db/connect";
+import { Refusal } from "./errors";
+
+export interface WriteOptions<T> {
+  status?: number;
+  /** Done once it is committed, and before it is answered. */
+  after?: (answer: T) => void;
+}
+
+/**
+ * Does a write within one transaction and answers with what it made. The answer is written out, by the route's own
+ * schema, before the transaction commits: one that cannot be written undoes the write, so that nothing is ever saved of
+ * which it is said that it was not.
+ * @param work what is done; a Refusal that it returns, instead of throwing it, is answered and what was written is kept
+ * @returns the reply, sent
+ */
+export async function write<T>(
+  { sequelize }: Database,
+  reply: FastifyReply,
+  work: (transaction: Transaction) => Promise<T | Refusal>,
+  { status = 200, after }: WriteOptions<T> = {},
+): Promise<never> {
+  const { answer, text } = await sequelize.transaction(async (transaction) => {
+    const made = await work(transaction);
+    if (made instanceof Refusal) return { answer: made, text: "" };
+    reply.code(status);
+    return { answer: made, text: String(reply.serialize(made)) };
+  });
+  if (answer instanceof Refusal) throw answer;
+  after?.(answer);
+  return reply.type("application/json; charset=utf-8").send(text as never) as never;
+}
+
+/** How a write against a version is to be taken. */
+export type Judged = "write" | "repeated" | "stale";
+
+/**
+ * Judges a write against the version that it was made against. The same edit sent again, because its answer was lost on
+ * the way, counts as saved.
+ * @param now the version as it stands, read and locked within the transaction
+ * @param isSame whether what stands already reads as it is wanted
+ */
+export function judge(now: number, against: number, isSame: () => boolean): Judged {
+  if (now === against) return "write";
+  return now === against + 1 && isSame() ? "repeated" : "stale";
+}
