@@ -8,6 +8,17 @@ export async function openDemo(page: Page): Promise<void> {
   expect(answer.ok()).toBe(true);
 }
 
+/** Signs up with a club of its own that has in it what the demo has, by its export. */
+export async function openFilledClub(page: Page): Promise<void> {
+  await openDemo(page);
+  const data = await (await page.request.get(`${await clubApi(page)}/export`)).body();
+  await page.context().clearCookies();
+  await openNewClub(page, "Filled club");
+  const headers = { "content-type": "application/x-ndjson" };
+  const answer = await page.request.post(`${await clubApi(page)}/import`, { data, headers });
+  expect(answer.ok()).toBe(true);
+}
+
 /** Signs up with a club of its own, whose shelf is empty. */
 export async function openNewClub(page: Page, clubName: string): Promise<void> {
   const data = {

@@ -37,6 +37,7 @@ main(async () => {
       TONODROME_WRITES_PER_MINUTE: "100000",
       TONODROME_READS_PER_MINUTE: "100000",
       TONODROME_DEMOS_PER_HOUR: "1000",
+      TONODROME_ACCOUNTS_PER_HOUR: "1000",
       PORT: String(port),
       TONODROME_WEB: inRoot("app", "dist"),
     });

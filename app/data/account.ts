@@ -48,7 +48,19 @@ function tell(): void {
   for (const listener of listeners) listener();
 }
 
-whenSignedOut(() => put(null, null, window.location.pathname));
+const endings = new Set<() => void>();
+
+/** What is to happen when the session here is over, whoever ended it and wherever. */
+export function whenSessionEnds(act: () => void): void {
+  endings.add(act);
+}
+
+function ended(wanted: string | null): void {
+  put(null, null, wanted);
+  for (const act of endings) act();
+}
+
+whenSignedOut(() => ended(window.location.pathname));
 
 /** Takes what signing up, in or joining answered. */
 export function signedInAs(me: Me): void {
@@ -57,7 +69,7 @@ export function signedInAs(me: Me): void {
 
 /** Signed out here. */
 export function signedOutHere(): void {
-  put(null, null, null);
+  ended(null);
 }
 
 /** Forgets where one wanted to go on: one is there. */

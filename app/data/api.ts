@@ -30,21 +30,43 @@ export function whenSignedOut(act: () => void): void {
  * @param patience longest wait for an answer, milliseconds
  * @throws ApiFailure always with a sentence to show
  */
-export async function ask<S extends z.ZodType>(
+export function ask<S extends z.ZodType>(
   schema: S,
   method: "GET" | "POST" | "PUT" | "DELETE",
   path: string,
   body?: unknown,
   patience = PATIENCE,
 ): Promise<z.infer<S>> {
+  const sent =
+    body === undefined ? {} : { body: JSON.stringify(body), headers: { "content-type": "application/json" } };
+  return request(schema, path, { method, ...sent }, patience);
+}
+
+/**
+ * Sends a file as it is, read by the browser as it goes: a large one is never in memory as a whole.
+ * @param patience longest wait for an answer, milliseconds
+ * @throws ApiFailure always with a sentence to show
+ */
+export function sendFile<S extends z.ZodType>(
+  schema: S,
+  path: string,
+  file: Blob,
+  patience: number,
+): Promise<z.infer<S>> {
+  const headers = { "content-type": "application/x-ndjson" };
+  return request(schema, path, { method: "POST", body: file, headers }, patience);
+}
+
+async function request<S extends z.ZodType>(
+  schema: S,
+  path: string,
+  init: RequestInit,
+  patience: number,
+): Promise<z.infer<S>> {
   const asked = askedNow();
-  const answer = await fetch(`/api${path}`, {
-    method,
-    signal: AbortSignal.timeout(patience),
-    ...(body === undefined
-      ? {}
-      : { body: JSON.stringify(body), headers: { "content-type": "application/json" } }),
-  }).catch(() => null);
+  const answer = await fetch(`/api${path}`, { ...init, signal: AbortSignal.timeout(patience) }).catch(
+    () => null,
+  );
   hearServerTime(answer?.headers?.get("date") ?? null, asked);
   const data: unknown = await answer?.json().catch(() => null);
   if (!answer || data === null || data === undefined) throw unreachable();

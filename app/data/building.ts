@@ -13,6 +13,7 @@ import {
   templateSchema,
 } from "@tonodrome/core/api";
 import { useClubAsk } from "./queries";
+import { useSendOnce } from "./useSendOnce";
 
 /** Longest wait for a whole starter shelf to be put up, milliseconds. */
 const INSTALL_PATIENCE = 30_000;
@@ -27,11 +28,15 @@ export function useEvents() {
 }
 
 export function useCreateEvent() {
+  const once = useSendOnce<EventInput>();
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (input: EventInput) => ask(eventSchema, "POST", "/events", input),
-    onSuccess: () => client.invalidateQueries({ queryKey: ["events"] }),
+    mutationFn: (input: EventInput) => ask(eventSchema, "POST", "/events", once.withId(input)),
+    onSuccess: () => {
+      once.made();
+      return client.invalidateQueries({ queryKey: ["events"] });
+    },
   });
 }
 
@@ -57,11 +62,15 @@ export function useTemplates() {
 }
 
 export function useCreateTemplate() {
+  const once = useSendOnce<TemplateInput>();
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (input: TemplateInput) => ask(templateSchema, "POST", "/templates", input),
-    onSuccess: () => client.invalidateQueries({ queryKey: ["templates"] }),
+    mutationFn: (input: TemplateInput) => ask(templateSchema, "POST", "/templates", once.withId(input)),
+    onSuccess: () => {
+      once.made();
+      return client.invalidateQueries({ queryKey: ["templates"] });
+    },
   });
 }
 

@@ -2,6 +2,7 @@ import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tansta
 import {
   auditListSchema,
   clubSchema,
+  clubShareListSchema,
   doneSchema,
   type InviteInput,
   inviteListSchema,
@@ -14,10 +15,12 @@ import {
   shareListSchema,
 } from "@tonodrome/core/api";
 import { refreshMe, useMembership } from "./account";
+import { sendFile } from "./api";
 import { useClubAsk } from "./queries";
+import { useSendOnce } from "./useSendOnce";
 
 /** Longest wait for a whole club to be taken in, milliseconds. */
-const IMPORT_PATIENCE = 120_000;
+const IMPORT_PATIENCE = 600_000;
 
 /** Reads these again after a write. */
 function useReread(...keys: string[]): () => Promise<unknown> {
@@ -67,11 +70,15 @@ export function useInvites() {
 }
 
 export function useInvite() {
+  const once = useSendOnce<InviteInput>();
   const ask = useClubAsk();
   const reread = useReread("invites");
   return useMutation({
-    mutationFn: (input: InviteInput) => ask(newInviteSchema, "POST", "/invites", input),
-    onSuccess: reread,
+    mutationFn: (input: InviteInput) => ask(newInviteSchema, "POST", "/invites", once.withId(input)),
+    onSuccess: () => {
+      once.made();
+      return reread();
+    },
   });
 }
 
@@ -95,11 +102,25 @@ export function useShares(startId: string) {
 
 /** Makes such a link, until the end of the start's day or until an instant. */
 export function useShare(startId: string) {
+  const once = useSendOnce<{ until: string }>();
   const ask = useClubAsk();
   const reread = useReread("shares");
   return useMutation({
-    mutationFn: (until: string) => ask(newShareSchema, "POST", `/starts/${startId}/shares`, { until }),
-    onSuccess: reread,
+    mutationFn: (until: string) =>
+      ask(newShareSchema, "POST", `/starts/${startId}/shares`, once.withId({ until })),
+    onSuccess: () => {
+      once.made();
+      return reread();
+    },
+  });
+}
+
+/** Every link of the club that works, for its owners. */
+export function useClubShares() {
+  const ask = useClubAsk();
+  return useQuery({
+    queryKey: ["shares"],
+    queryFn: async () => (await ask(clubShareListSchema, "GET", "/shares")).shares,
   });
 }
 
@@ -133,15 +154,16 @@ export function useRenameClub() {
   });
 }
 
-/** Where the browser fetches the whole club as a file. */
-export const useExportAddress = (): string => `/api/clubs/${useMembership().id}/export`;
+/** Where the browser fetches the whole club as a file, with or without earlier versions of warm-ups. */
+export const useExportAddress = (withEdits: boolean): string =>
+  `/api/clubs/${useMembership().id}/export${withEdits ? "" : "?edits=no"}`;
 
 /** Fills this empty club with an exported one. */
 export function useImportClub() {
-  const ask = useClubAsk();
+  const { id } = useMembership();
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (file: unknown) => ask(doneSchema, "POST", "/import", file, IMPORT_PATIENCE),
+    mutationFn: (file: Blob) => sendFile(doneSchema, `/clubs/${id}/import`, file, IMPORT_PATIENCE),
     onSuccess: async () => {
       await client.invalidateQueries();
       await refreshMe();

@@ -7,14 +7,14 @@ import {
   membershipSchema,
   meSchema,
   type PasswordChange,
+  type PasswordReset,
   type SignIn,
   type SignUp,
   sharedSchema,
 } from "@tonodrome/core/api";
 import { chooseClub, refreshMe, signedInAs, signedOutHere } from "./account";
 import { ask } from "./api";
-import { forgetQueries } from "./keptQueries";
-import { forgetSentRuns } from "./runStore";
+import { useSendOnce } from "./useSendOnce";
 
 /** What there is before one is signed in. */
 export const useDoor = () =>
@@ -40,11 +40,21 @@ export const useSignOut = () =>
   useMutation({
     mutationFn: (where: "here" | "everywhere") =>
       ask(doneSchema, "POST", where === "here" ? "/auth/sign-out" : "/me/sign-out-everywhere"),
-    onSuccess: () => {
-      forgetSentRuns();
-      void forgetQueries();
-      signedOutHere();
-    },
+    onSuccess: signedOutHere,
+  });
+
+/** Deletes one's account; the password has to be given. */
+export const useDeleteAccount = () =>
+  useMutation({
+    mutationFn: (password: string) => ask(doneSchema, "POST", "/me/delete", { password }),
+    onSuccess: signedOutHere,
+  });
+
+/** Sets a new password by the link that whoever runs the server made. */
+export const useResetPassword = () =>
+  useMutation({
+    mutationFn: (input: PasswordReset) => ask(meSchema, "POST", "/auth/reset", input),
+    onSuccess: signedInAs,
   });
 
 export const useChangePassword = () =>
@@ -79,15 +89,18 @@ export const useAccept = (token: string, onJoined: () => void) =>
   });
 
 /** A club more, of one's own, and goes on in it. */
-export const useNewClub = (onMade: () => void) =>
-  useMutation({
-    mutationFn: (name: string) => ask(membershipSchema, "POST", "/clubs", { name }),
+export const useNewClub = (onMade: () => void) => {
+  const once = useSendOnce<{ name: string }>();
+  return useMutation({
+    mutationFn: (name: string) => ask(membershipSchema, "POST", "/clubs", once.withId({ name })),
     onSuccess: async ({ id }) => {
+      once.made();
       await refreshMe();
       onMade();
       chooseClub(id);
     },
   });
+};
 
 /** What a shared link shows. */
 export const useShared = (token: string) =>

@@ -1,4 +1,4 @@
-import { changeSchema, type Topic } from "@tonodrome/core/api";
+import { type Change, changeSchema } from "@tonodrome/core/api";
 import { useEffect } from "react";
 import { useStable } from "~/ui/useStable";
 
@@ -9,7 +9,7 @@ const PATIENCE = 10_000;
  * Listens to a stream of changes while the page is in sight, and tells of each. A page that comes back into sight, or
  * whose stream was broken, has missed some: it is told so.
  */
-export function useChanges(path: string, onChange: (topic: Topic) => void, onMissed: () => void): void {
+export function useChanges(path: string, onChange: (change: Change) => void, onMissed: () => void): void {
   const change = useStable(onChange);
   const missed = useStable(onMissed);
   useEffect(() => {
@@ -32,7 +32,7 @@ export function useChanges(path: string, onChange: (topic: Topic) => void, onMis
       };
       fresh.onmessage = ({ data }) => {
         const news = changeSchema.safeParse(JSON.parse(data));
-        if (news.success) change(news.data.topic);
+        if (news.success) change(news.data);
       };
       fresh.onerror = () => {
         // The browser itself comes back to a stream that broke, but not to one that was refused.

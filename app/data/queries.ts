@@ -10,6 +10,7 @@ import {
   doneSchema,
   drillListSchema,
   drillSchema,
+  MOST,
   type Plan,
   type PlanWrite,
   planSchema,
@@ -17,16 +18,19 @@ import {
   runSchema,
   type Start,
   type StartInput,
+  type StartRow,
   type StartWrite,
   startListSchema,
   startSchema,
   type Topic,
+  wholeStartsSchema,
 } from "@tonodrome/core/api";
 import { useCallback } from "react";
 import type { z } from "zod";
 import { refreshMe, useMembership } from "./account";
 import { ApiFailure, ask } from "./api";
 import { useChanges } from "./live";
+import { useSendOnce } from "./useSendOnce";
 
 /** The one cache of what the server said. A refusal is final; only an unreachable server is asked again. */
 export function makeQueryClient(): QueryClient {
@@ -74,11 +78,14 @@ const KEYS: Record<Topic, string[]> = {
 /** Reads again whatever others change in the club, as they change it. */
 export function useLiveClub(): void {
   const client = useQueryClient();
+  const ask = useClubAsk();
   const { id } = useMembership();
   useChanges(
     `/clubs/${id}/changes`,
-    (topic) => {
-      for (const key of KEYS[topic]) void client.invalidateQueries({ queryKey: [key] });
+    (change) => {
+      const { topic } = change;
+      if (topic === "starts" && change.id) void rereadStart(client, ask, change.id);
+      else for (const key of KEYS[topic]) void client.invalidateQueries({ queryKey: [key] });
       if (topic === "club") void refreshMe();
     },
     () => {
@@ -88,14 +95,56 @@ export function useLiveClub(): void {
   );
 }
 
+type ClubAsk = ReturnType<typeof useClubAsk>;
+
+/** One start changed: it alone is read again, and stands anew wherever it is shown. */
+async function rereadStart(client: QueryClient, ask: ClubAsk, id: string): Promise<void> {
+  for (const key of ["edits", "before"]) void client.invalidateQueries({ queryKey: [key] });
+  try {
+    putStart(client, await ask(startSchema, "GET", `/starts/${id}`));
+  } catch {
+    // Deleted, or not reached just now: whoever shows it asks for itself.
+    for (const queryKey of [["starts"], ["start", id]]) void client.invalidateQueries({ queryKey });
+  }
+}
+
+/** Puts a start's newest reading wherever it is shown. */
+function putStart(client: QueryClient, start: Start): void {
+  client.setQueryData(["start", start.id], start);
+  client.setQueryData<Start[]>(["starts"], (starts) => {
+    if (!starts) return undefined;
+    const others = starts.filter((s) => s.id !== start.id);
+    const isListed = Date.parse(start.startsAt) >= Date.now() - LOOK_BACK;
+    return [...others, ...(isListed ? [start] : [])].sort(
+      (a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt),
+    );
+  });
+}
+
+/**
+ * The starts of a list, whole. The list itself is light: of what it takes to fit a start only what changed since it was
+ * last read, as its stamp tells, is read again.
+ */
+async function wholeStarts(client: QueryClient, ask: ClubAsk, rows: readonly StartRow[]): Promise<Start[]> {
+  const known = (id: string) => client.getQueryData<Start>(["start", id]);
+  const stale = rows.filter((row) => known(row.id)?.stamp !== row.stamp).map((row) => row.id);
+  for (let i = 0; i < stale.length; i += MOST.startsTogether) {
+    const ids = stale.slice(i, i + MOST.startsTogether).join(",");
+    for (const start of (await ask(wholeStartsSchema, "GET", `/starts/whole?ids=${ids}`)).starts)
+      client.setQueryData(["start", start.id], start);
+  }
+  return rows.flatMap((row) => known(row.id) ?? []);
+}
+
 /** Starts from three hours ago on, soonest first. */
 export function useStarts() {
+  const client = useQueryClient();
   const ask = useClubAsk();
   return useQuery({
     queryKey: ["starts"],
     queryFn: async () => {
       const from = new Date(Date.now() - LOOK_BACK).toISOString();
-      return (await ask(startListSchema, "GET", `/starts?from=${from}`)).starts;
+      return wholeStarts(client, ask, (await ask(startListSchema, "GET", `/starts?from=${from}`)).starts);
     },
     refetchInterval: 15_000,
   });
@@ -114,30 +163,27 @@ export function useStart(id: string, options: { every?: number } = {}) {
   });
 }
 
-/** Puts a start's newest reading wherever it is shown. */
 function useKeepStart() {
   const client = useQueryClient();
-  return (start: Start) => {
-    client.setQueryData(["start", start.id], start);
-    client.setQueryData<Start[]>(["starts"], (starts) => {
-      const others = starts?.filter((s) => s.id !== start.id) ?? [];
-      return [...others, start].sort((a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt));
-    });
-  };
+  return (start: Start) => putStart(client, start);
 }
 
 export function useCreateStart() {
+  const once = useSendOnce<StartInput>();
   const keep = useKeepStart();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (input: StartInput) => ask(startSchema, "POST", "/starts", input),
-    onSuccess: keep,
+    mutationFn: (input: StartInput) => ask(startSchema, "POST", "/starts", once.withId(input)),
+    onSuccess: (start) => {
+      once.made();
+      keep(start);
+    },
   });
 }
 
 /** The write that changes some of a start and leaves the rest as it was read. */
 export function startWrite(start: Start, changes: Partial<StartInput>): StartWrite {
-  const { id: _, plan: __, facts: ___, athlete, ...write } = start;
+  const { id: _, plan: __, facts: ___, stamp: ____, athlete, ...write } = start;
   return { ...write, athleteId: athlete.id, ...changes };
 }
 
@@ -185,11 +231,15 @@ export function useAthletes() {
 }
 
 export function useCreateAthlete() {
+  const once = useSendOnce<AthleteInput>();
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (input: AthleteInput) => ask(athleteSchema, "POST", "/athletes", input),
-    onSuccess: () => client.invalidateQueries({ queryKey: ["athletes"] }),
+    mutationFn: (input: AthleteInput) => ask(athleteSchema, "POST", "/athletes", once.withId(input)),
+    onSuccess: () => {
+      once.made();
+      return client.invalidateQueries({ queryKey: ["athletes"] });
+    },
   });
 }
 
@@ -203,11 +253,15 @@ export function useDrills(enabled = true) {
 }
 
 export function useCreateDrill() {
+  const once = useSendOnce<DrillInput>();
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (input: DrillInput) => ask(drillSchema, "POST", "/drills", input),
-    onSuccess: () => client.invalidateQueries({ queryKey: ["drills"] }),
+    mutationFn: (input: DrillInput) => ask(drillSchema, "POST", "/drills", once.withId(input)),
+    onSuccess: () => {
+      once.made();
+      return client.invalidateQueries({ queryKey: ["drills"] });
+    },
   });
 }
 
@@ -227,11 +281,14 @@ export function useSaveAthlete() {
 
 /** An athlete's latest starts before an instant, newest first. */
 export function useStartsBefore(athleteId: string, before: string) {
+  const client = useQueryClient();
   const ask = useClubAsk();
   return useQuery({
     queryKey: ["before", athleteId, before],
-    queryFn: async () =>
-      (await ask(startListSchema, "GET", `/starts?athleteId=${athleteId}&before=${before}`)).starts,
+    queryFn: async () => {
+      const path = `/starts?athleteId=${athleteId}&before=${before}`;
+      return wholeStarts(client, ask, (await ask(startListSchema, "GET", path)).starts);
+    },
   });
 }
 
@@ -272,7 +329,8 @@ export function useRuns() {
   const ask = useClubAsk();
   return useInfiniteQuery({
     queryKey: ["runs"],
-    queryFn: ({ pageParam }) => ask(runListSchema, "GET", pageParam ? `/runs?before=${pageParam}` : "/runs"),
+    queryFn: ({ pageParam }) =>
+      ask(runListSchema, "GET", pageParam ? `/runs?before=${encodeURIComponent(pageParam)}` : "/runs"),
     initialPageParam: "",
     getNextPageParam: (page) => page.next,
   });

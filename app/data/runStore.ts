@@ -1,6 +1,7 @@
 import type { RunEvent, RunPlan } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
 import {
+  MOST_AHEAD,
   runEventSchema,
   runEventsAnswerSchema,
   runInputSchema,
@@ -31,6 +32,8 @@ const pressedSchema = z.object({
   recorded: z.array(z.string()),
   /** The server's words when it will never take this run; null while there is hope. */
   refused: z.string().nullable(),
+  /** Presses that the server will never take, while it takes the others: kept, and not counted. */
+  setAside: z.array(runEventSchema).default([]),
 });
 
 type Pressed = z.infer<typeof pressedSchema>;
@@ -74,9 +77,13 @@ function load(): void {
 function merged(here: Pressed | undefined, there: Pressed): Pressed {
   if (!here) return there;
   const known = new Set(here.events.map((e) => e.id));
-  const news = there.events.filter((e) => !known.has(e.id));
-  const { events, created, recorded, refused } = here;
+  const news = there.events.filter((e) => !known.has(e.id) && !here.setAside.some((a) => a.id === e.id));
+  const { created, recorded, refused } = here;
+  const setAside = [...new Map([...here.setAside, ...there.setAside].map((e) => [e.id, e])).values()];
+  const away = new Set(setAside.map((e) => e.id));
+  const events = here.events.filter((e) => !away.has(e.id));
   return {
+    setAside,
     events: news.length > 0 ? [...events, ...news] : events,
     created: created || there.created,
     recorded: [...new Set([...recorded, ...there.recorded])],
@@ -105,9 +112,9 @@ function put(kept: KeptRun): void {
   const stored = isOwn ? null : readKept(key, pressedSchema);
   const pressed = merged(kept, stored ?? kept);
   runs.set(run.id, { clubId, run, ...pressed });
-  const { events, created, recorded, refused } = pressed;
+  const { events, created, recorded, refused, setAside } = pressed;
   const isAboutKept = isNew || !isStored(run.id) ? keep(`${ABOUT}${run.id}`, { clubId, run }) : true;
-  keeps = keep(key, { events, created, recorded, refused }) && isAboutKept;
+  keeps = keep(key, { events, created, recorded, refused, setAside }) && isAboutKept;
   written.set(run.id, keptText(key));
   for (const tell of listeners) tell();
 }
@@ -132,6 +139,7 @@ export function createRun(start: Start, plan: RunPlan): string {
     created: false,
     recorded: [],
     refused: null,
+    setAside: [],
   });
   void sendAll();
   return id;
@@ -145,7 +153,15 @@ export function adoptRun({ events, ...run }: Run): void {
   const kept = get(run.id);
   if (!kept) {
     const clubId = currentAccount().club?.id;
-    put({ clubId, run, events, created: true, recorded: events.map((e) => e.id), refused: null });
+    put({
+      clubId,
+      run,
+      events,
+      created: true,
+      recorded: events.map((e) => e.id),
+      refused: null,
+      setAside: [],
+    });
     return;
   }
   // What the server has recorded stands as it has it, also where its answer was lost and the time corrected since.
@@ -164,8 +180,14 @@ export function adoptRun({ events, ...run }: Run): void {
 
 const inTime = (a: RunEvent, b: RunEvent) => Date.parse(a.at) - Date.parse(b.at);
 
-/** When the last of some events was, milliseconds since the epoch. */
-const lastOf = (events: readonly RunEvent[]) => Math.max(0, ...events.map((e) => Date.parse(e.at)));
+/**
+ * When the last of some events was, milliseconds since the epoch. What is stamped further ahead than a clock may be off
+ * does not count: one phone with a wrong clock must not carry the others along.
+ */
+function lastOf(events: readonly RunEvent[]): number {
+  const latest = timeNow() + MOST_AHEAD;
+  return events.map((e) => Date.parse(e.at)).reduce((last, at) => (at > last && at <= latest ? at : last), 0);
+}
 
 export type Press = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
 
@@ -259,17 +281,70 @@ async function sendRun(id: string): Promise<void> {
       put({ ...(get(id) as KeptRun), created: true });
     }
     const { events, recorded } = get(id) as KeptRun;
-    const unsent = events.filter((e) => !recorded.includes(e.id)).slice(0, 200);
+    const known = new Set(recorded);
+    const unsent = events.filter((e) => !known.has(e.id)).slice(0, TOGETHER);
     if (unsent.length === 0) return;
-    const answer = await ask(runEventsAnswerSchema, "POST", `${base}/${id}/events`, { events: unsent });
-    const now = get(id) as KeptRun;
-    put({ ...now, recorded: [...now.recorded, ...answer.recorded] });
+    await sendPresses(id, base, unsent);
   } catch (error) {
     const final = error instanceof ApiFailure && FINAL.has(error.code);
     if (!final) throw error;
     // It stays on this device, but asking again is pointless.
     put({ ...(get(id) as KeptRun), refused: error.message });
   }
+}
+
+/** Presses sent in one request. */
+const TOGETHER = 200;
+
+/** Sends presses of a run. One that is refused is set aside, and the others go on. */
+async function sendPresses(id: string, base: string, unsent: readonly RunEvent[]): Promise<void> {
+  try {
+    const answer = await ask(runEventsAnswerSchema, "POST", `${base}/${id}/events`, { events: unsent });
+    const now = get(id) as KeptRun;
+    put({ ...now, recorded: [...now.recorded, ...answer.recorded] });
+  } catch (error) {
+    const refused = error instanceof ApiFailure ? refusedOf(error, unsent) : [];
+    if (refused.length === 0) throw error;
+    const isEarly = error instanceof ApiFailure && error.path?.endsWith(".at");
+    const [first] = refused;
+    if (isEarly && first && !stampedAnew.has(first.id)) {
+      // It was pressed, only by a wrong clock: it is stamped by the right one, once.
+      stampedAnew.add(first.id);
+      await askTime();
+      stampNoLaterThanNow(id);
+      return;
+    }
+    const away = new Set(refused.map((e) => e.id));
+    const now = get(id) as KeptRun;
+    put({
+      ...now,
+      events: now.events.filter((e) => !away.has(e.id)),
+      setAside: [...now.setAside, ...refused],
+    });
+  }
+}
+
+/** Presses that were stamped anew because the server found them early. */
+const stampedAnew = new Set<string>();
+
+/** Which of the presses sent the server means by a refusal: the one it names, or, of a full run, all. */
+function refusedOf({ code, path }: ApiFailure, unsent: readonly RunEvent[]): readonly RunEvent[] {
+  if (code === "full") return unsent;
+  const index = code === "invalid_input" ? /^events\.(\d+)(\.|$)/.exec(path ?? "")?.[1] : undefined;
+  return index === undefined ? [] : unsent.slice(Number(index), Number(index) + 1);
+}
+
+/** No press of this device is later than it is now; they keep their order. */
+function stampNoLaterThanNow(id: string): void {
+  const kept = get(id);
+  if (!kept) return;
+  const recorded = new Set(kept.recorded);
+  const now = timeNow();
+  const stamps = new Map<string, string>();
+  const early = kept.events.filter((e) => !recorded.has(e.id) && Date.parse(e.at) > now).sort(inTime);
+  for (const [i, event] of early.entries())
+    stamps.set(event.id, new Date(now - early.length + i).toISOString());
+  put({ ...kept, events: kept.events.map((e) => ({ ...e, at: stamps.get(e.id) ?? e.at })) });
 }
 
 /** A run that is over is kept here for so long after its last press, milliseconds. */

@@ -82,7 +82,7 @@ const database = () => pids("postgres -D", clusterDir());
 const server = (parent: number) =>
   execFileSync("ps", ["-o", "pid,args", "--ppid", String(parent)], { encoding: "utf8" })
     .split("\n")
-    .filter((line) => line.includes("server/src/main.ts"))
+    .filter((line) => line.includes("server/dist/main.js"))
     .map((line) => Number.parseInt(line, 10));
 
 /** Where the database's files are: in the data folder, or, when its user cannot reach that, in a place named after it. */
@@ -154,7 +154,7 @@ test("says what is wrong and what to do: a taken port, a port that is none, a se
   await expect.poll(first.said, { timeout: 60_000 }).toContain("ready:");
   const again = start({ PORT: "4797" });
   await once(again.process, "exit");
-  expect(again.said()).toContain("already running from this folder");
+  expect(again.said()).toContain("This data folder is in use: Tonodrome (process");
   expect(await ready()).toBe(true);
   first.process.kill("SIGINT");
   await once(first.process, "exit");

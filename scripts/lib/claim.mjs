@@ -62,7 +62,8 @@ export function claim(home, what) {
   try {
     writeFileSync(fileOf(home), mine, { mode: 0o600, flag: "wx" });
   } catch (error) {
-    if (error.code === "EEXIST") throw new Stop("Another process took this data folder just now.", "Try again.");
+    if (error.code === "EEXIST")
+      throw new Stop("Another process took this data folder just now.", "Try again.");
     throw error;
   }
   return () => {

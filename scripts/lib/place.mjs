@@ -1,5 +1,13 @@
 import { createHash } from "node:crypto";
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, statSync, writeFileSync } from "node:fs";
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  statSync,
+  writeFileSync,
+} from "node:fs";
 import path from "node:path";
 import { ask, isRoot } from "./command.mjs";
 import { Stop, say } from "./say.mjs";
@@ -116,10 +124,16 @@ function ownerOf(dir) {
     );
   }
   if (!isRoot && uid !== process.getuid?.()) {
-    throw new Stop(`${dir} belongs to another user. ${owner}`, "Start as that user, or give this one the folder.");
+    throw new Stop(
+      `${dir} belongs to another user. ${owner}`,
+      "Start as that user, or give this one the folder.",
+    );
   }
   if ((mode & 0o027) !== 0) {
-    throw new Stop(`${dir} is open to others, which PostgreSQL does not run on.`, `Close it: chmod 700 ${dir}`);
+    throw new Stop(
+      `${dir} is open to others, which PostgreSQL does not run on.`,
+      `Close it: chmod 700 ${dir}`,
+    );
   }
   const as = isRoot ? { uid, gid } : {};
   const closed = isRoot ? closedTo(dir, as) : null;
@@ -140,7 +154,10 @@ function newPlace(home) {
   const elsewhere = path.join(ELSEWHERE, mark);
   mkdirSync(elsewhere, { recursive: true, mode: 0o711 });
   if (existsSync(path.join(elsewhere, "postgres")))
-    throw new Stop(`There is something at ${path.join(elsewhere, "postgres")}.`, "Move it away, or name another data folder.");
+    throw new Stop(
+      `There is something at ${path.join(elsewhere, "postgres")}.`,
+      "Move it away, or name another data folder.",
+    );
   say(`(The database's user cannot reach ${home}; its files are in ${elsewhere}.)`);
   return { dir: path.join(elsewhere, "postgres"), as };
 }

@@ -55,7 +55,11 @@ function findBin() {
   return bins.find((bin) => bin && existsSync(path.join(bin, "initdb"))) ?? null;
 }
 
-/** Asks a database over one connection of its own, without a word of it in the process list. */
+/**
+ * Asks a database over one connection of its own, without a word of it in the process list.
+ * @param {string} url
+ * @param {(ask: (sql: string, values?: unknown[]) => Promise<Record<string, any>[]>) => Promise<any>} use
+ */
 export async function askDatabase(url, use) {
   const { default: pg } = await import("pg");
   const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 5_000 });
@@ -105,7 +109,10 @@ export class Cluster {
       if (isNew) cluster.#make();
       else cluster.#finishPassword();
       if (!existsSync(cluster.#file("app-password")))
-        writeFileSync(cluster.#file("app-password"), randomBytes(24).toString("hex"), { mode: 0o600, flag: "wx" });
+        writeFileSync(cluster.#file("app-password"), randomBytes(24).toString("hex"), {
+          mode: 0o600,
+          flag: "wx",
+        });
     } catch (error) {
       cluster.#release();
       throw error;
@@ -152,7 +159,10 @@ export class Cluster {
     try {
       await this.#setUp();
     } catch (error) {
-      throw new Stop(`The database could not be set up: ${error.message}.`, `Its log is in ${this.#dir}/log.`);
+      throw new Stop(
+        `The database could not be set up: ${error.message}.`,
+        `Its log is in ${this.#dir}/log.`,
+      );
     }
     writeFileSync(this.#file("database-url"), this.url(), { mode: 0o600 });
   }

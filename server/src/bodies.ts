@@ -25,7 +25,8 @@ export function boundBodies(app: FastifyInstance, patience = PATIENCE): void {
     const { raw } = request;
     if (raw.complete || raw.method === "GET" || raw.method === "HEAD") return;
     const tooSlow = () => {
-      if (!raw.complete) raw.destroy(Object.assign(new Error("The body took too long."), { statusCode: 408 }));
+      if (!raw.complete)
+        raw.destroy(Object.assign(new Error("The body took too long."), { statusCode: 408 }));
     };
     if (request.routeOptions.config.streamed) {
       raw.socket?.setTimeout?.(patience, tooSlow);

@@ -28,6 +28,8 @@ export interface Config {
   demos: number;
   /** Most demo clubs opened from one machine in an hour. */
   demosPerHour: number;
+  /** Most accounts with a club made from one machine in an hour. */
+  accountsPerHour: number;
   /** Whether anybody may make an account with a club. */
   signUp: boolean;
   /** Most writes one person may make in a minute on one server. */
@@ -68,13 +70,18 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     host,
     trustProxy,
     // What is only served on this machine is only asked for by its own names.
-    hosts: env.TONODROME_HOSTS ? list(env.TONODROME_HOSTS).map((h) => h.toLowerCase()) : isLocal ? LOOPBACK : null,
+    hosts: env.TONODROME_HOSTS
+      ? list(env.TONODROME_HOSTS).map((h) => h.toLowerCase())
+      : isLocal
+        ? LOOPBACK
+        : null,
     hstsDays: whole(env, "TONODROME_HSTS_DAYS", 0, 0, 3650),
     webRoot: path.resolve(env.TONODROME_WEB ?? "app/dist"),
     starterFolder: path.resolve(env.TONODROME_STARTERS ?? "server/starters"),
     logLevel: env.LOG_LEVEL ?? "warn",
     demos: env.TONODROME_DEMO === "no" ? 0 : whole(env, "TONODROME_DEMOS", 200, 0, 100_000),
     demosPerHour: whole(env, "TONODROME_DEMOS_PER_HOUR", 30, 1, 1_000_000),
+    accountsPerHour: whole(env, "TONODROME_ACCOUNTS_PER_HOUR", 20, 1, 1_000_000),
     signUp: env.TONODROME_SIGN_UP !== "no",
     writesPerMinute: whole(env, "TONODROME_WRITES_PER_MINUTE", 600, 1, 1_000_000_000),
     readsPerMinute: whole(env, "TONODROME_READS_PER_MINUTE", 3000, 1, 1_000_000_000),
@@ -98,7 +105,11 @@ function readTrust(text: string): Config["trustProxy"] {
   if (text === "yes") return 1;
   if (/^\d+$/.test(text) && Number(text) >= 1 && Number(text) <= 10) return Number(text);
   const ranges = list(text);
-  if (ranges.length > 0 && ranges.every((r) => ipaddr.isValidCIDR(r) || (/[.:]/.test(r) && ipaddr.isValid(r)))) return ranges;
+  if (
+    ranges.length > 0 &&
+    ranges.every((r) => ipaddr.isValidCIDR(r) || (/[.:]/.test(r) && ipaddr.isValid(r)))
+  )
+    return ranges;
   throw new Error(
     `TONODROME_TRUST_PROXY is "${text}": give how many balancers are in front (1), or their addresses (10.0.0.0/8, 192.0.2.7).`,
   );

@@ -329,19 +329,23 @@ describe("limits", () => {
     // The mark of somebody else, or a forged one, is none.
     for (const mark of ["forged", cookieOf(first)]) {
       const headers = { "x-forwarded-for": "10.7.0.3", cookie: `tonodrome-known=${mark}` };
-      expect((await post("/api/auth/sign-in", { email: person.email, password: PASSWORD }, headers)).statusCode).toBe(429);
+      expect(
+        (await post("/api/auth/sign-in", { email: person.email, password: PASSWORD }, headers)).statusCode,
+      ).toBe(429);
     }
   });
 
   it("count failures only: a hall of people behind one address signs in all evening", async () => {
     const { person } = await server.signUp();
-    for (let i = 0; i < 20; i++) expect((await signIn(person.email, PASSWORD, "10.6.5.4")).statusCode).toBe(200);
+    for (let i = 0; i < 20; i++)
+      expect((await signIn(person.email, PASSWORD, "10.6.5.4")).statusCode).toBe(200);
   });
 
   it("count an IPv6 network as one machine, whatever address of it is used", async () => {
     const { person } = await server.signUp();
     const answers = [];
-    for (let i = 0; i < 10; i++) answers.push((await signIn(person.email, "a guess", `2001:db8:1:2::${i + 1}`)).statusCode);
+    for (let i = 0; i < 10; i++)
+      answers.push((await signIn(person.email, "a guess", `2001:db8:1:2::${i + 1}`)).statusCode);
     expect(answers).toEqual([...Array(8).fill(401), 429, 429]);
     expect((await signIn(person.email, "a guess", "2001:db8:1:3::1")).statusCode).toBe(401);
   });
@@ -364,6 +368,31 @@ describe("limits", () => {
     answers.length = 0;
     for (let i = 0; i < 9; i++) answers.push((await guess(`10.2.3.${i}, 192.0.2.9`, "10.1.0.1")).statusCode);
     expect(answers.at(-1)).toBe(429);
+  });
+
+  it("let so many accounts be made from one machine, and people who are invited besides", async () => {
+    const small = await testServer({ accountsPerHour: 2 });
+    const from = { "x-forwarded-for": "10.4.4.4" };
+    const signUp = () =>
+      small.send({
+        method: "POST",
+        url: "/api/auth/sign-up",
+        headers: from,
+        payload: { name: "A", email: `${randomUUID()}@example.org`, password: PASSWORD, clubName: "C" },
+      });
+    expect([(await signUp()).statusCode, (await signUp()).statusCode, (await signUp()).statusCode]).toEqual([
+      201, 201, 429,
+    ]);
+    const { token } = (await small.ask("POST", "/api/:club/invites", { role: "coach", athleteId: null }))
+      .body;
+    const joined = await small.send({
+      method: "POST",
+      url: `/api/invites/${token}/sign-up`,
+      headers: from,
+      payload: { name: "B", email: `${randomUUID()}@example.org`, password: PASSWORD },
+    });
+    expect(joined.statusCode).toBe(201);
+    await small.close();
   });
 
   it("hold a program back that writes without end, and nobody else", async () => {

@@ -24,7 +24,10 @@ it("trusts nobody and is asked for by this machine's names, unless it is said ot
   });
   expect(read({ HOST: "0.0.0.0" }).hosts).toBeNull();
   expect(read({ TONODROME_TRUST_PROXY: "1" })).toMatchObject({ trustProxy: 1, hosts: null });
-  expect(read({ TONODROME_TRUST_PROXY: "10.0.0.0/8, 192.0.2.7" }).trustProxy).toEqual(["10.0.0.0/8", "192.0.2.7"]);
+  expect(read({ TONODROME_TRUST_PROXY: "10.0.0.0/8, 192.0.2.7" }).trustProxy).toEqual([
+    "10.0.0.0/8",
+    "192.0.2.7",
+  ]);
   expect(read({ TONODROME_HOSTS: "Club.example, www.club.example" }).hosts).toEqual([
     "club.example",
     "www.club.example",

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { contextOf, fitPlan } from "@tonodrome/core";
-import { clearDemos } from "../src/demo/layDemo";
 import { demoRows } from "../src/demo/demoRows";
+import { clearDemos } from "../src/demo/layDemo";
 import { purge } from "../src/upkeep/purge";
 import { makeStart } from "./make";
 import { cookieOf, PASSWORD, type TestServer, testServer } from "./testServer";
@@ -96,7 +96,10 @@ it("lets its visitors make, join, import and change nothing that would stay", as
   );
   expect(imported.json()).toMatchObject({ code: "forbidden" });
   // Its people have no way in of their own.
-  const signIn = await server.ask("POST", "/api/auth/sign-in", { email: "henrike@demo.invalid", password: "x" });
+  const signIn = await server.ask("POST", "/api/auth/sign-in", {
+    email: "henrike@demo.invalid",
+    password: "x",
+  });
   expect(signIn.body.code).toBe("wrong_password");
 });
 
@@ -135,7 +138,9 @@ it("is opened so often from one machine and no more", async () => {
   const small = await testServer({ demosPerHour: 2 });
   const open = () =>
     small.send({ method: "POST", url: "/api/auth/demo", headers: { "x-forwarded-for": "10.3.3.3" } });
-  expect([(await open()).statusCode, (await open()).statusCode, (await open()).statusCode]).toEqual([200, 200, 429]);
+  expect([(await open()).statusCode, (await open()).statusCode, (await open()).statusCode]).toEqual([
+    200, 200, 429,
+  ]);
   await small.close();
 });
 

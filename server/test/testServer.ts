@@ -76,6 +76,7 @@ export function testOptions(url: string, more: Partial<AppOptions> = {}): AppOpt
     starterFolder: STARTERS,
     demos: 20,
     demosPerHour: 1_000,
+    accountsPerHour: 1_000,
     signUp: true,
     hosts: null,
     hstsDays: 0,

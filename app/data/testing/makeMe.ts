@@ -8,6 +8,7 @@ export function makeMe(role: Role = "owner", clubId = CLUB): Me {
     id: "66666666-6666-4666-8666-666666666666",
     name: "Ada",
     email: "ada@example.org",
+    demo: false,
     clubs: [{ id: clubId, name: "Hall club", demo: false, role, athleteId: null }],
   };
 }

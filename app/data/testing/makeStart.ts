@@ -6,6 +6,7 @@ export function makeStart(more: Partial<Start> = {}, body: PlanBody = emptyPlan(
   return {
     id: "22222222-2222-4222-8222-222222222222",
     version: 1,
+    stamp: "1.1.1.0",
     athlete: { id: "33333333-3333-4333-8333-333333333333", name: "Ada" },
     title: "Final",
     venue: "Hall",

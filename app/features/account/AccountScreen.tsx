@@ -10,6 +10,7 @@ import { Notice } from "~/ui/Notice";
 import { ROLE_NAMES } from "~/ui/roleWords";
 import { Screen } from "~/ui/Screen";
 import { Section } from "~/ui/Section";
+import { DeleteAccount } from "./DeleteAccount";
 import { NewClubForm } from "./NewClubForm";
 import { PasswordForm } from "./PasswordForm";
 
@@ -37,9 +38,11 @@ export function AccountScreen() {
             {club.name}, {ROLE_NAMES[club.role]}
           </Text>
         )}
-        {club.demo ? null : <NewClubForm onMade={() => router.replace("/")} />}
+        {me.demo ? null : <NewClubForm onMade={() => router.replace("/")} />}
       </Section>
-      {club.demo ? null : (
+      {me.demo ? (
+        <Notice text="You are looking round the demo and have no account. What you change here is cleared after a day." />
+      ) : (
         <Section title="Password">
           <PasswordForm />
         </Section>
@@ -47,6 +50,11 @@ export function AccountScreen() {
       <Section title="Sign out">
         <SignOut />
       </Section>
+      {me.demo ? null : (
+        <Section title="Delete the account">
+          <DeleteAccount />
+        </Section>
+      )}
     </Screen>
   );
 }

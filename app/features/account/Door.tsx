@@ -4,6 +4,7 @@ import { usePathname, useRouter } from "expo-router";
 import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { View } from "react-native";
 import { arrived, refreshMe, useAccount } from "~/data/account";
+import "~/data/forgetting";
 import { keepQueries, restoreQueries } from "~/data/keptQueries";
 import { makeQueryClient, useLiveClub } from "~/data/queries";
 import { sendAll } from "~/data/runStore";
@@ -16,7 +17,7 @@ const NoClubScreen = lazy(() => import("./NoClubScreen").then((m) => ({ default:
 const SignInScreen = lazy(() => import("./SignInScreen").then((m) => ({ default: m.SignInScreen })));
 
 /** Addresses that anybody may open, whether signed in or not. */
-const OPEN = /^\/(sign-up|join\/|shared\/)/;
+const OPEN = /^\/(sign-up|join\/|shared\/|reset\/)/;
 
 /** Lets those in who are signed in; everybody else is asked to, at the address they wanted, and goes on there. */
 export function Door({ children }: { children: ReactNode }) {

@@ -25,7 +25,9 @@ export function JoinScreen({ token }: { token: string }) {
       lead={news ? `You are invited ${ROLE_AS[news.role]}.` : "Into a club on Tonodrome."}
     >
       <Loaded query={invitation}>
-        {(data) => (me ? <AsMyself me={me} token={token} /> : <NewOrKnown token={token} invitation={data} />)}
+        {(data) =>
+          me && !me.demo ? <AsMyself me={me} token={token} /> : <NewOrKnown token={token} invitation={data} />
+        }
       </Loaded>
       {invitation.error ? <Button label="Go to the front page" onPress={() => router.replace("/")} /> : null}
     </Welcome>

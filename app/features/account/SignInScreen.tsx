@@ -14,13 +14,18 @@ export function SignInScreen() {
   return (
     <Welcome title="Sign in" lead="Graded warm-ups, fitted to the minute of the start.">
       <SignInForm />
-      <Link href="/sign-up" className="flex min-h-press items-center justify-center">
-        <Text className="font-strong text-body text-press underline">Make an account and a club</Text>
-      </Link>
+      {door.data?.signUp === false ? null : (
+        <Link href="/sign-up" className="flex min-h-press items-center justify-center">
+          <Text className="font-strong text-body text-press underline">Make an account and a club</Text>
+        </Link>
+      )}
+      <Text className="font-text text-small text-muted">
+        Forgot your password? Whoever runs this server can give you a link to a new one.
+      </Text>
       {door.data?.demo ? (
         <View className="gap-2 border-t-2 border-line pt-4">
           <Text className="font-text text-body text-muted">
-            Only looking? The demo is an invented skating club on its competition day.
+            Only looking? The demo is an invented skating club on its competition day, yours alone for a day.
           </Text>
           <Button
             label={openDemo.isPending ? "Opening …" : "Open the demo club"}

@@ -34,7 +34,7 @@ export function ClubScreen() {
       action={wide ? undefined : <ThemeButton iconOnly />}
     >
       {club.demo ? (
-        <Notice text="This is the demo club: everybody who opens it acts as its owner. Try anything." />
+        <Notice text="This demo club is yours alone, and is cleared a day after you opened it. Try anything." />
       ) : null}
       <Text className="font-text text-body text-muted">{ROLE_MEANS[club.role]}.</Text>
       <View role="list">

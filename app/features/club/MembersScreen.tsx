@@ -1,7 +1,7 @@
 import type { Athlete, Invite, Member } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { useAccount } from "~/data/account";
+import { useAccount, useMembership } from "~/data/account";
 import { useInvites, useMembers, useWithdrawInvite } from "~/data/club";
 import { useAthletes } from "~/data/queries";
 import { Button } from "~/ui/Button";
@@ -15,19 +15,24 @@ import { Section } from "~/ui/Section";
 import { Sheet } from "~/ui/Sheet";
 import { InviteForm } from "./InviteForm";
 import { MemberForm } from "./MemberForm";
+import { OpenLinks } from "./OpenLinks";
 
 /** Who belongs to the club, as what, and who is invited. */
 export function MembersScreen() {
   const members = useMembers();
   const athletes = useAthletes();
+  const { demo } = useMembership();
   const [inviting, setInviting] = useState(false);
   const [changing, setChanging] = useState<Member | null>(null);
   return (
     <Screen
       title="Members"
       back="/club"
-      action={<Button label="Invite" icon="add" onPress={() => setInviting(true)} />}
+      action={demo ? undefined : <Button label="Invite" icon="add" onPress={() => setInviting(true)} />}
     >
+      {demo ? (
+        <Notice text="In the demo nobody is invited; in a club of your own an owner does that here." />
+      ) : null}
       <Loaded query={members}>
         {(list) => (
           <View role="list" aria-label="Members">
@@ -43,6 +48,7 @@ export function MembersScreen() {
         )}
       </Loaded>
       <OpenInvites athletes={athletes.data ?? []} />
+      <OpenLinks />
       {inviting ? (
         <Sheet title="Invite somebody" onClose={() => setInviting(false)}>
           <InviteForm athletes={athletes.data ?? []} />
@@ -93,7 +99,12 @@ function OpenInvites({ athletes }: { athletes: readonly Athlete[] }) {
           <Row
             key={invite.id}
             title={inviteTitle(invite, athletes)}
-            detail={`Link good until ${deviceDay(invite.expiresAt)}`}
+            detail={[
+              invite.madeBy ? `Made by ${invite.madeBy}` : null,
+              `link good until ${deviceDay(invite.expiresAt)}`,
+            ]
+              .filter(Boolean)
+              .join(", ")}
             action={
               <Button
                 label="Withdraw"

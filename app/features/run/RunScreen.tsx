@@ -70,10 +70,12 @@ function Beside({ kept }: { kept: KeptRun }) {
 }
 
 /** What is wrong, in one line: what matters most. */
-function useTrouble({ refused }: KeptRun, ahead: number): string | null {
+function useTrouble({ refused, setAside }: KeptRun, ahead: number): string | null {
   const link = useLink();
   const keeps = useKeeps();
   if (refused) return `Not in the log: ${refused} It is kept on this device.`;
+  if (setAside.length > 0)
+    return `${setAside.length === 1 ? "One press" : `${setAside.length} presses`} could not be recorded and ${setAside.length === 1 ? "does" : "do"} not count. The run goes on.`;
   if (!keeps)
     return link === "reached"
       ? "This device has no room to keep the log. Every press still goes to the server."

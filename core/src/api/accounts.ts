@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { isStorable } from "../plan/plainText";
+import { isPlainText, isStorable } from "../plan/plainText";
 import { nameSchema, verbatimSchema } from "../plan/text";
 import { clubSchema } from "./club";
 import { MOST } from "./most";
@@ -14,6 +14,7 @@ export const emailSchema = z
   .trim()
   .toLowerCase()
   .max(254, { error: "This address is too long." })
+  .refine(isPlainText, { error: "Give an e-mail address, like ada@example.org." })
   .pipe(z.email({ error: "Give an e-mail address, like ada@example.org." }));
 
 export const newPasswordSchema = z

@@ -29,7 +29,10 @@ export const apiErrorSchema = z.strictObject({
   /** The field at fault, dotted ("items.3.dose.sets.floor"); null when it is not one field. */
   path: z.string().nullable(),
   /** Fields at fault, the first one included; looking for them stops after so many. */
-  problems: z.array(z.strictObject({ path: z.string(), message: z.string() })).max(MOST.problems).optional(),
+  problems: z
+    .array(z.strictObject({ path: z.string(), message: z.string() }))
+    .max(MOST.problems)
+    .optional(),
   /** With `version_conflict`: the resource as it now stands. */
   current: z.unknown().optional(),
 });

@@ -32,11 +32,7 @@ export const planEditListSchema = z.strictObject({
 });
 export const planEditQuerySchema = z.strictObject({
   /** Only edits before this one. */
-  before: z
-    .string()
-    .max(18)
-    .regex(/^\d+$/, { error: "This is not an edit's id." })
-    .optional(),
+  before: z.string().max(18).regex(/^\d+$/, { error: "This is not an edit's id." }).optional(),
   /** Only those that were saved, or only those that were refused. */
   outcome: z.enum(["saved", "refused"]).optional(),
 });

@@ -18,7 +18,9 @@ export const runEventsInputSchema = z.strictObject({
   events: z.array(runEventSchema).min(1).max(MOST.pressesTogether),
 });
 /** The ids the server now holds, whether they came with this request or an earlier one. */
-export const runEventsAnswerSchema = z.strictObject({ recorded: z.array(z.uuid()).max(MOST.pressesTogether) });
+export const runEventsAnswerSchema = z.strictObject({
+  recorded: z.array(z.uuid()).max(MOST.pressesTogether),
+});
 
 const about = {
   id: z.uuid(),

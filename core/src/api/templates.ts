@@ -5,7 +5,11 @@ import { instantSchema, newIdSchema } from "./common";
 import { MOST } from "./most";
 
 /** A warm-up that the club begins others from. */
-export const templateInputSchema = z.strictObject({ id: newIdSchema, name: nameSchema, body: planBodySchema });
+export const templateInputSchema = z.strictObject({
+  id: newIdSchema,
+  name: nameSchema,
+  body: planBodySchema,
+});
 
 export const templateSchema = z.strictObject({
   id: z.uuid(),

@@ -8,9 +8,12 @@ import { type DrillDetails, drillDetailsSchema, drillDetailsShape, noDetails } f
 import { LINKS, linkFault } from "./links";
 
 /** What a drill or a shelf is called within the file: lower-case words joined by dashes. */
-const keySchema = z.string().max(100).regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, {
-  error: "Give a key of lower-case letters, figures and dashes.",
-});
+const keySchema = z
+  .string()
+  .max(100)
+  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, {
+    error: "Give a key of lower-case letters, figures and dashes.",
+  });
 
 const linkKeySchema = keySchema.nullable().optional();
 

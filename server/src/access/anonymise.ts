@@ -3,10 +3,10 @@ import { isDeepStrictEqual } from "node:util";
 import { cutText, drillDetailsSchema, noProfile, planBodySchema } from "@tonodrome/core";
 import { runEventSchema, runPlanSchema, settingSchema } from "@tonodrome/core/api";
 import type { Model, ModelStatic, Transaction, WhereOptions } from "sequelize";
+import type { z } from "zod";
 import type { Database } from "../db/connect";
 import { notFound } from "../errors";
 import { mapTexts } from "../validation/mapTexts";
-import type { z } from "zod";
 
 /** Rows rewritten at a time. */
 const TOGETHER = 200;

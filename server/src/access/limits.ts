@@ -42,10 +42,10 @@ const HOUR = 3_600;
  */
 const FAILURES = { here: 8, knownDevice: 20, address: 100, machine: 300 };
 
-/** Most new accounts with a club, and by invitation, from one machine in an hour. Custom. */
-const ACCOUNTS = { new: 20, invited: 200 };
+/** Most new accounts by invitation, which are no strangers', from one machine in an hour. Custom. */
+const INVITED = 200;
 
-type LimitsConfig = Pick<Config, "writesPerMinute" | "readsPerMinute" | "demosPerHour">;
+type LimitsConfig = Pick<Config, "writesPerMinute" | "readsPerMinute" | "demosPerHour" | "accountsPerHour">;
 
 /**
  * Tries at passwords and new accounts are counted in the database, the same for every server. Writes and readings are
@@ -67,8 +67,8 @@ export function makeLimits({ sequelize }: Database, secret: string, config: Limi
   const device = counter("device", FAILURES.knownDevice, QUARTER);
   const address = counter("address", FAILURES.address, QUARTER);
   const machine = counter("machine", FAILURES.machine, QUARTER);
-  const accounts = counter("account", ACCOUNTS.new, HOUR);
-  const joins = counter("join", ACCOUNTS.invited, HOUR);
+  const accounts = counter("account", config.accountsPerHour, HOUR);
+  const joins = counter("join", INVITED, HOUR);
   const demos = counter("demo", config.demosPerHour, HOUR);
   const writes = new RateLimiterMemory({ keyPrefix: "write", points: config.writesPerMinute, duration: 60 });
   const reads = new RateLimiterMemory({ keyPrefix: "read", points: config.readsPerMinute, duration: 60 });

@@ -5,7 +5,10 @@ import type { Database } from "../db/connect";
 /** What a person sets up in a club that stands on their own right to do something there. */
 const SET_UP: Record<string, Action> = { invites: "manage", shares: "build" };
 
-const listOf = (action: Action) => rolesThat(action).map((role) => `'${role}'`).join(", ");
+const listOf = (action: Action) =>
+  rolesThat(action)
+    .map((role) => `'${role}'`)
+    .join(", ");
 
 /**
  * SQL for whether the maker of a row still has the right that it stands on: the rule that every reading of an

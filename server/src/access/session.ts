@@ -163,4 +163,3 @@ function setCookie(reply: FastifyReply, token: string): void {
     maxAge: LIFE,
   });
 }
-

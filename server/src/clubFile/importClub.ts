@@ -223,7 +223,8 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
         if (record.runId !== run?.row.id)
           throw fault(place, "runId", "Presses follow the run that they are of.");
         for (const [i, event] of record.events.entries()) {
-          if (run.presses.has(event.id)) throw fault(place, `events.${i}.id`, "A press is in the file twice.");
+          if (run.presses.has(event.id))
+            throw fault(place, `events.${i}.id`, "A press is in the file twice.");
           if (Date.parse(event.at) > Date.now() + MOST_AHEAD)
             throw fault(place, `events.${i}.at`, "This was pressed later than it is now.");
           run.presses.set(event.id, event);

@@ -71,7 +71,8 @@ async function feed(worker: Worker, bytes: AsyncIterable<Uint8Array>, mostBytes:
       else if ("refused" in message) {
         const { code, message: words, retryAfter, ...more } = message.refused;
         over(() => reject(new Refusal(code, words, more, retryAfter)));
-      } else over(() => reject(Object.assign(new Error(message.failed.message), { name: message.failed.name })));
+      } else
+        over(() => reject(Object.assign(new Error(message.failed.message), { name: message.failed.name })));
     });
     worker.on("error", (error: Error & { code?: string }) =>
       over(() =>

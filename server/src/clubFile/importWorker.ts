@@ -2,8 +2,8 @@ import { parentPort, workerData } from "node:worker_threads";
 import { connect } from "../db/connect";
 import { apiErrorOf, Refusal } from "../errors";
 import { type Importer, importClub } from "./importClub";
-import { readClubFile } from "./readClubFile";
 import type { FromWorker, ToWorker } from "./importInWorker";
+import { readClubFile } from "./readClubFile";
 
 /*
  * Reads one club's file and writes it, in a thread of its own: neither the checking nor the memory of it is the

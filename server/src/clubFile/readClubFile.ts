@@ -35,7 +35,10 @@ export async function readClubFile(chunks: AsyncIterable<Uint8Array>): Promise<C
   const { text, number } = first.value;
   const head = parsed(text);
   // A document of an earlier version is one long line, or has line breaks anywhere.
-  if (head !== undefined && (head as { version?: unknown } | null)?.version === clubHeadSchema.shape.version.value) {
+  if (
+    head !== undefined &&
+    (head as { version?: unknown } | null)?.version === clubHeadSchema.shape.version.value
+  ) {
     return { name: headOf(head, number).name, records: recordsIn(lines) };
   }
   let document = text;
@@ -75,7 +78,9 @@ async function* recordsIn(lines: AsyncGenerator<Line>): AsyncGenerator<Placed> {
     }
     const more = await lines.next();
     if (!more.done) {
-      throw new Refusal("invalid_input", "There is more after the end.", { path: `lines.${more.value.number}` });
+      throw new Refusal("invalid_input", "There is more after the end.", {
+        path: `lines.${more.value.number}`,
+      });
     }
     return;
   }
@@ -131,7 +136,10 @@ async function* linesOf(chunks: AsyncIterable<Uint8Array>): AsyncGenerator<Line>
 }
 
 function tooLong(most: number): Refusal {
-  return new Refusal("too_large", `A line of the file is longer than ${most} characters. Nothing was imported.`);
+  return new Refusal(
+    "too_large",
+    `A line of the file is longer than ${most} characters. Nothing was imported.`,
+  );
 }
 
 function parsed(text: string): unknown {

@@ -65,7 +65,12 @@ export function demoRows(clubId: string, now: Date) {
   return {
     drills: drills.map((drill) => ({ clubId, ...drill })),
     events: events.map((event) => ({ clubId, version: 1, archived: false, ...event })),
-    athletes: [...athletes].map(([name, id]) => ({ id, clubId, name, profile: profiles[name] ?? noProfile() })),
+    athletes: [...athletes].map(([name, id]) => ({
+      id,
+      clubId,
+      name,
+      profile: profiles[name] ?? noProfile(),
+    })),
     starts: [...log.map((l) => l.start), ...day.map((d) => d.start)],
     plans: [...log.map((l) => l.plan), ...day.map((d) => d.plan)],
     runs: log.map((l) => l.run),

@@ -42,7 +42,12 @@ function checkRoom(request: FastifyRequest): string {
   const most = session ? MOST.person : MOST.machine;
   const own = [...open.values()].filter((w) => w === whose).length;
   if (own >= most || open.size >= MOST.server) {
-    throw new Refusal("too_many", "Too many pages follow along from here. Close some, and try again.", {}, 60);
+    throw new Refusal(
+      "too_many",
+      "Too many pages follow along from here. Close some, and try again.",
+      {},
+      60,
+    );
   }
   return whose;
 }

@@ -13,11 +13,11 @@ import {
 } from "@tonodrome/core/api";
 import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
+import { anonymise } from "../access/anonymise";
 import { audit } from "../access/audit";
+import { checkRoom } from "../access/quota";
 import type { Database } from "../db/connect";
 import type { AthleteRow } from "../db/models/rows";
-import { anonymise } from "../access/anonymise";
-import { checkRoom } from "../access/quota";
 import { notFound, Refusal, versionConflict } from "../errors";
 import type { Change } from "../live/changes";
 import { judge, write } from "../write";

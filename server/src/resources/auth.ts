@@ -13,8 +13,8 @@ import { audit } from "../access/audit";
 import { isKnownDevice, knowDevice } from "../access/knownDevice";
 import { meOf } from "../access/memberships";
 import { isPassword } from "../access/password";
-import { checkStrength } from "../access/passwordStrength";
 import { resetPassword } from "../access/passwordReset";
+import { checkStrength } from "../access/passwordStrength";
 import { beginSession, endSession, findSession } from "../access/session";
 import { layDemo } from "../demo/layDemo";
 import { notFound, Refusal } from "../errors";
@@ -53,7 +53,10 @@ export const auth: Resource = (context) => (app, _options, done) => {
     async (request, reply) => {
       const { clubName, ...person } = request.body;
       if (!signUp) {
-        throw new Refusal("forbidden", "New clubs are not made here by everybody. Ask whoever runs this server.");
+        throw new Refusal(
+          "forbidden",
+          "New clubs are not made here by everybody. Ask whoever runs this server.",
+        );
       }
       await limits.makeAccount(request.ip);
       const { email, password, name } = person;

@@ -13,9 +13,9 @@ import {
 import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
+import { checkRoom } from "../access/quota";
 import type { Database } from "../db/connect";
 import type { EventTypeRow } from "../db/models/rows";
-import { checkRoom } from "../access/quota";
 import { notFound, Refusal, versionConflict } from "../errors";
 import { judge, write } from "../write";
 import type { Resource } from "./context";

@@ -22,7 +22,10 @@ export const health: Resource =
       if (isStopping) throw new Refusal("unavailable", "This server is stopping. Ask another one.");
       let timer: NodeJS.Timeout | undefined;
       const late = new Promise<never>((_resolve, reject) => {
-        timer = setTimeout(() => reject(new Refusal("unavailable", "The database does not answer.")), PATIENCE);
+        timer = setTimeout(
+          () => reject(new Refusal("unavailable", "The database does not answer.")),
+          PATIENCE,
+        );
       });
       const asked = sequelize.query("SELECT 1");
       // Where it is late, what it says in the end is nobody's concern any more.

@@ -146,7 +146,9 @@ export const runs: Resource = (context) => (app, _options, done) => {
       });
       const page = rows.slice(0, PAGE);
       const listed = [];
-      for (const { id, startId, athleteName, title, venue, zone, startsAt, ...row } of page.map((r) => r.get())) {
+      for (const { id, startId, athleteName, title, venue, zone, startsAt, ...row } of page.map((r) =>
+        r.get(),
+      )) {
         // Not yet summed up since it was last pressed, or imported by an earlier release.
         const sum = row.summed === row.presses && row.summary ? row.summary : await sumUp(clubId, id);
         if (!sum) continue;
@@ -265,10 +267,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
 function beforeThat(cursor: string): WhereOptions<RunRow> {
   const [at = "", id = ""] = cursor.split("~");
   return {
-    [Op.or]: [
-      { createdAt: { [Op.lt]: new Date(at) } },
-      { createdAt: new Date(at), id: { [Op.lt]: id } },
-    ],
+    [Op.or]: [{ createdAt: { [Op.lt]: new Date(at) } }, { createdAt: new Date(at), id: { [Op.lt]: id } }],
   } as unknown as WhereOptions<RunRow>;
 }
 

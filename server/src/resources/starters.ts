@@ -11,10 +11,10 @@ import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
 import { notFound, Refusal } from "../errors";
-import { write } from "../write";
 import { readStarter } from "../starters/readStarter";
 import { shippedStarters } from "../starters/shipped";
 import { starterDrills } from "../starters/starterDrills";
+import { write } from "../write";
 import type { Resource } from "./context";
 
 /** Most faults of a file that are told at once. */

@@ -17,6 +17,11 @@ export type StarterRead = { shelf: StarterShelf } | { faults: StarterFault[] };
  * @returns the shelf, or everything that is wrong and where
  */
 export function readStarter(text: string): StarterRead {
+  const deep = tooDeepAt(text);
+  if (deep !== null) {
+    const message = `This is nested more than ${DEEPEST} deep, which no shelf is.`;
+    return { faults: [{ line: lineAt(text, deep), path: "", message }] };
+  }
   const errors: ParseError[] = [];
   const root = parseTree(text, errors, { disallowComments: true });
   if (errors.length > 0 || !root) {
@@ -37,6 +42,21 @@ export function readStarter(text: string): StarterRead {
     message: message.endsWith("received undefined") ? "It is missing: give it." : message,
   }));
   return { faults: faults.toSorted((a, b) => a.line - b.line) };
+}
+
+/** Deeper than any shelf is; what reads it goes into itself for each. */
+const DEEPEST = 30;
+
+/** Where brackets are nested too deep, counted from the beginning; null where they are not. */
+function tooDeepAt(text: string): number | null {
+  let depth = 0;
+  // A string, whatever is in it, or a bracket.
+  for (const { 0: found, index } of text.matchAll(/"(?:[^"\\]|\\.)*"?|[[\]{}]/gs)) {
+    if (found === "[" || found === "{") depth++;
+    else if (found === "]" || found === "}") depth--;
+    if (depth > DEEPEST) return index;
+  }
+  return null;
 }
 
 /** "CommaExpected" as words: "comma expected". */

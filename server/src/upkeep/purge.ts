@@ -31,7 +31,9 @@ const PURGE = [
 /** Deletes what has expired. Of several servers on one database one does it. @returns whether it was this one's turn */
 export async function purge({ sequelize }: Database): Promise<boolean> {
   return sequelize.transaction(async (transaction) => {
-    const [rows] = await sequelize.query(`SELECT pg_try_advisory_xact_lock(${TURN}) AS turn`, { transaction });
+    const [rows] = await sequelize.query(`SELECT pg_try_advisory_xact_lock(${TURN}) AS turn`, {
+      transaction,
+    });
     if (!(rows as { turn: boolean }[])[0]?.turn) return false;
     for (const statement of PURGE) await sequelize.query(statement, { transaction });
     return true;

@@ -56,10 +56,13 @@ function walk(schema: z.ZodType, value: unknown, path: string, found: Problem[])
       return value.some((one, i) => walk(def.element as z.ZodType, one, at(i), found));
     }
     case "object": {
-      if (typeof value !== "object" || value === null || Array.isArray(value)) return misfit("Give an object.");
+      if (typeof value !== "object" || value === null || Array.isArray(value))
+        return misfit("Give an object.");
       const { shape = {} } = def;
       // Each key that is not known would be named.
-      for (const key of Object.keys(value).filter((k) => !(k in shape)).slice(0, MOST.problems))
+      for (const key of Object.keys(value)
+        .filter((k) => !(k in shape))
+        .slice(0, MOST.problems))
         found.push({ path: at(key.slice(0, 40)), message: "This field is not known here." });
       return Object.keys(shape).some((key) => {
         const one = (value as Record<string, unknown>)[key];

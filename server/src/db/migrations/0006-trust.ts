@@ -7,14 +7,7 @@ import type { RunnableMigration } from "umzug";
  */
 const UNSEEN = String.raw`'[\u00AD\u034F\u061C\u115F\u1160\u17B4\u17B5\u180B-\u180F\u200B\u200E\u200F\u2028-\u202E\u2060-\u206F\u3164\uFEFF\uFFA0]'`;
 
-const NAMED = [
-  "clubs",
-  "users",
-  "athletes",
-  "drills",
-  "event_types",
-  "templates",
-];
+const NAMED = ["clubs", "users", "athletes", "drills", "event_types", "templates"];
 const WRITTEN = [
   ["athletes", "profile"],
   ["drills", "dose"],
@@ -100,12 +93,15 @@ export const trust: RunnableMigration<QueryInterface> = {
 
       ${VERSIONED.map((t) => `UPDATE ${t} SET version = 1000000 WHERE version > 1000000;`).join("\n")}
       ${NAMED.map(
-        (t) => `UPDATE ${t} SET name = coalesce(nullif(trim(regexp_replace(name, ${UNSEEN}, '', 'g')), ''), 'Unnamed')
+        (
+          t,
+        ) => `UPDATE ${t} SET name = coalesce(nullif(trim(regexp_replace(name, ${UNSEEN}, '', 'g')), ''), 'Unnamed')
           WHERE name ~ ${UNSEEN};`,
       ).join("\n")}
       ${NOTED.map(([t, c]) => `UPDATE ${t} SET ${c} = regexp_replace(${c}, ${UNSEEN}, '', 'g') WHERE ${c} ~ ${UNSEEN};`).join("\n")}
       ${WRITTEN.map(
-        ([t, c]) => `UPDATE ${t} SET ${c} = regexp_replace(${c}::text, ${UNSEEN}, '', 'g')::jsonb WHERE ${c}::text ~ ${UNSEEN};`,
+        ([t, c]) =>
+          `UPDATE ${t} SET ${c} = regexp_replace(${c}::text, ${UNSEEN}, '', 'g')::jsonb WHERE ${c}::text ~ ${UNSEEN};`,
       ).join("\n")}
     `);
   },

@@ -1,0 +1,12 @@
+import { whenSessionEnds } from "./account";
+import { forgetQueries } from "./keptQueries";
+import { forgetSentRuns } from "./runStore";
+
+/** Takes from this device what the server has anyhow: whoever finds it learns nothing. What only it knows stays. */
+export function forgetClub(): void {
+  forgetSentRuns();
+  void forgetQueries();
+}
+
+// Also when the session was ended from elsewhere: a phone that was lost is why one signs out everywhere.
+whenSessionEnds(forgetClub);
