@@ -25,6 +25,8 @@ main(async () => {
     ...env,
     TONODROME_SECRET: freshSecret(),
     TONODROME_WRITES_PER_MINUTE: "100000000",
+    TONODROME_READS_PER_MINUTE: "100000000",
+    TONODROME_ACCOUNTS_PER_HOUR: "1000",
     TONODROME_DEMO: "no",
     PORT: String(port),
   });
@@ -44,6 +46,9 @@ main(async () => {
         BENCH_URL: `http://127.0.0.1:${port}`,
         BENCH_BARE_URL: `http://127.0.0.1:${barePort}`,
       },
+    });
+    await run(process.execPath, [...tsx, inRoot("server", "bench", "season.ts")], {
+      env: { ...env, BENCH_URL: `http://127.0.0.1:${port}`, BENCH_SERVER_PID: String(server.pid) },
     });
   } finally {
     bare.kill();

@@ -38,6 +38,8 @@ main(async () => {
       TONODROME_READS_PER_MINUTE: "100000",
       TONODROME_DEMOS_PER_HOUR: "1000",
       TONODROME_ACCOUNTS_PER_HOUR: "1000",
+      // The browser's clock is in the tests' hands, and runs ahead of this one.
+      TONODROME_PRESS_AHEAD_SECONDS: "86400",
       PORT: String(port),
       TONODROME_WEB: inRoot("app", "dist"),
     });

@@ -48,3 +48,40 @@ for (const [drills, two] of [
     `${name.padEnd(33)}${replay.toFixed(2).padStart(8)}${refit.toFixed(1).padStart(9)}${kilobytes.toFixed(1).padStart(9)}`,
   );
 }
+
+/** A log as long as the server takes: of one kind of press, and of all of them by turns. */
+const MOST_PRESSES = 10_000;
+const WAYS: Record<string, (n: number, keys: string[]) => object> = {
+  "drills put in": (n) => ({
+    kind: "insert",
+    drill: { ...halfRun(30, false).run.drills[0], itemId: `put-in-${n}` },
+  }),
+  "done and back": (n) => ({ kind: n % 2 ? "back" : "done" }),
+  jumps: (n, keys) => ({ kind: "jump", to: keys[(n * 7) % keys.length] }),
+  "re-fits": (n, keys) => ({
+    kind: "refit",
+    drills: keys.map((same) => ({ same })),
+    waitSeconds: n % 600,
+    line: "",
+  }),
+  undone: (n) => (n % 2 ? { kind: "undo", undoes: `p${n - 1}` } : { kind: "hold" }),
+  pulses: () => ({ kind: "pulse", everySeconds: 5, rates: [120] }),
+};
+
+console.log(`\na log of ${MOST_PRESSES} presses, median of 5, ms`);
+const { run: long } = halfRun(60, false);
+const keys = long.drills.map((d) => (d.wait ? `${d.itemId}~` : d.itemId));
+const mixed = Object.values(WAYS);
+for (const [name, make] of Object.entries({
+  ...WAYS,
+  "all by turns": (n: number, k: string[]) =>
+    (mixed[n % mixed.length] as (n: number, k: string[]) => object)(n, k),
+})) {
+  const events = Array.from({ length: MOST_PRESSES }, (_, n) => ({
+    id: `p${n}`,
+    at: new Date(START - 5_400_000 + n * 100).toISOString(),
+    ...(n === 0 ? { kind: "begin" } : make(n, keys)),
+  })) as RunEvent[];
+  const ms = median(5, () => runState(long, events));
+  console.log(`${name.padEnd(33)}${ms.toFixed(1).padStart(8)}`);
+}

@@ -29,10 +29,12 @@ const club = `/clubs/${me.clubs[0]?.id}`;
 const athlete = await ask("POST", `${club}/athletes`, { name: "Bench" });
 const start = await ask("POST", `${club}/starts`, startInput(athlete.id));
 await ask("PUT", `${club}/plans/${start.plan.id}`, { version: 1, body: benchPlan(20) });
-const run = await ask("POST", `${club}/runs`, runInput(start.id));
+/** One run holds so many presses and no more: these are pressed by turns. */
+const runs: string[] = [];
+for (let i = 0; i < 40; i++) runs.push((await ask("POST", `${club}/runs`, runInput(start.id))).id);
 
 const newPress = () =>
-  JSON.stringify({ events: [{ id: randomUUID(), at: "2098-06-01T12:00:00.000Z", kind: "begin" }] });
+  JSON.stringify({ events: [{ id: randomUUID(), at: new Date().toISOString(), kind: "begin" }] });
 
 interface Load {
   name: string;
@@ -41,7 +43,7 @@ interface Load {
 }
 const loads: Load[] = [
   { name: "reading a plan", path: `/api${club}/plans/${start.plan.id}`, writes: false },
-  { name: "recording a press", path: `/api${club}/runs/${run.id}/events`, writes: true },
+  { name: "recording a press", path: `/api${club}/runs/${runs[0]}/events`, writes: true },
 ];
 
 interface Fired {
@@ -53,7 +55,12 @@ interface Fired {
 
 function fire(base: string, { path, writes }: Load, seconds: number): Promise<Fired> {
   const times: number[] = [];
-  const press = (request: autocannon.Request) => ({ ...request, body: newPress() });
+  let turn = 0;
+  const press = (request: autocannon.Request) => ({
+    ...request,
+    path: base === ours ? `/api${club}/runs/${runs[turn++ % runs.length]}/events` : path,
+    body: newPress(),
+  });
   return new Promise((resolve, reject) => {
     const cannon = autocannon(
       {

@@ -1,4 +1,5 @@
 import path from "node:path";
+import { MOST_AHEAD } from "@tonodrome/core/api";
 import ipaddr from "ipaddr.js";
 
 /** What the server needs to know of its surroundings, all from the environment. */
@@ -32,6 +33,8 @@ export interface Config {
   accountsPerHour: number;
   /** Whether anybody may make an account with a club. */
   signUp: boolean;
+  /** How far ahead of the server's clock a press may be stamped, milliseconds. */
+  pressAhead: number;
   /** Most writes one person may make in a minute on one server. */
   writesPerMinute: number;
   /** Most readings one person, or signed out one machine, may make in a minute on one server. */
@@ -83,6 +86,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     demosPerHour: whole(env, "TONODROME_DEMOS_PER_HOUR", 30, 1, 1_000_000),
     accountsPerHour: whole(env, "TONODROME_ACCOUNTS_PER_HOUR", 20, 1, 1_000_000),
     signUp: env.TONODROME_SIGN_UP !== "no",
+    pressAhead: whole(env, "TONODROME_PRESS_AHEAD_SECONDS", MOST_AHEAD / 1000, 1, 86_400) * 1000,
     writesPerMinute: whole(env, "TONODROME_WRITES_PER_MINUTE", 600, 1, 1_000_000_000),
     readsPerMinute: whole(env, "TONODROME_READS_PER_MINUTE", 3000, 1, 1_000_000_000),
     importMegabytes: whole(env, "TONODROME_IMPORT_MB", 500, 1, 10_000),

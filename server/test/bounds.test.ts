@@ -9,10 +9,12 @@ import {
   runEventsInputSchema,
 } from "@tonodrome/core/api";
 import { starterShelfSchema } from "@tonodrome/core/starter";
+import fc from "fast-check";
 import { z } from "zod";
 import { defOf } from "../src/validation/def";
 import { mostOf, shapeFaults } from "../src/validation/shapeFaults";
 import { readValue } from "../src/validation/validate";
+import { fromSchema } from "./fromSchema";
 import { drillInput, eventInput, makeStart, planBody, startInput } from "./make";
 import { fullClub } from "./people";
 import { type TestServer, testServer } from "./testServer";
@@ -152,6 +154,21 @@ describe("an input that is wrong in millions of places", () => {
     expect(readValue(accountDeletionSchema, { password: "" })).toMatchObject({
       problems: [{ path: "password", message: "Give your password." }],
     });
+  });
+
+  it("is never found where the schema itself finds nothing: whatever a schema takes has the right shape", () => {
+    for (const { method, url, schema } of server.app.routeTable) {
+      const body = ((schema ?? {}) as Parts).body as z.ZodType | undefined;
+      if (!body) continue;
+      fc.assert(
+        fc.property(fromSchema(body), (value) => {
+          const sent = JSON.parse(JSON.stringify(value));
+          if (body.safeParse(sent).success)
+            expect([method, url, shapeFaults(body, sent, 1)]).toEqual([method, url, null]);
+        }),
+        { numRuns: 60 },
+      );
+    }
   });
 
   it("sent as a request answers in a few words", async () => {

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import path from "node:path";
-import type { Me, Role } from "@tonodrome/core/api";
+import { type Me, MOST_AHEAD, type Role } from "@tonodrome/core/api";
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from "fastify";
 import { Client } from "pg";
 import { hashOf } from "../src/access/token";
@@ -77,6 +77,7 @@ export function testOptions(url: string, more: Partial<AppOptions> = {}): AppOpt
     demos: 20,
     demosPerHour: 1_000,
     accountsPerHour: 1_000,
+    pressAhead: MOST_AHEAD,
     signUp: true,
     hosts: null,
     hstsDays: 0,

@@ -5,7 +5,7 @@ import { runPlanOf } from "./freezeFit";
 import { runClock } from "./runClock";
 import { type RunEvent, runEventSchema } from "./runEvent";
 import { runPlanSchema } from "./runPlan";
-import { runState } from "./runState";
+import { MOST_INSERTED, MOST_REFITS, runState } from "./runState";
 import { runSummary } from "./runSummary";
 
 const T0 = Date.parse("2026-06-01T12:00:00.000Z");
@@ -140,4 +140,22 @@ it("never gives a drill negative time, whatever is pressed", () => {
       }
     }),
   );
+});
+
+it("takes so many drills put in and no more, however often one is put in again, and so many re-fits", () => {
+  const [first] = plan.drills;
+  const insert = (second: number) =>
+    press("insert", second, { drill: { ...first, itemId: id(), name: `Extra ${second}` } });
+  const begun = press("begin", 0);
+  const many = Array.from({ length: MOST_INSERTED + 50 }, (_, i) => insert(i + 1));
+  expect(runState(plan, [begun, ...many]).splits).toHaveLength(plan.drills.length + MOST_INSERTED);
+  // The same one again counts as a try, and brings nothing.
+  const again = Array.from({ length: MOST_INSERTED }, (_, i) =>
+    press("insert", i + 1, { drill: { ...first, itemId: first?.itemId } }),
+  );
+  const late = insert(MOST_INSERTED + 5);
+  expect(runState(plan, [begun, ...again, late]).splits).toHaveLength(plan.drills.length);
+  const refit = (second: number) => press("refit", second, { drills: [], waitSeconds: second, line: "" });
+  const refits = Array.from({ length: MOST_REFITS + 20 }, (_, i) => refit(i + 1));
+  expect(runState(plan, [begun, ...refits])).toMatchObject({ waitSeconds: MOST_REFITS });
 });

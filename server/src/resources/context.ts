@@ -5,7 +5,10 @@ import type { Database } from "../db/connect";
 import type { Changes } from "../live/changes";
 
 /** What of the configuration resources go by. */
-type Settings = Pick<Config, "demos" | "signUp" | "starterFolder" | "importMegabytes" | "newImportMegabytes">;
+type Settings = Pick<
+  Config,
+  "demos" | "signUp" | "starterFolder" | "importMegabytes" | "newImportMegabytes" | "pressAhead"
+>;
 
 /** What every resource is given. */
 export interface Context extends Database, Settings {

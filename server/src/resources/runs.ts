@@ -3,7 +3,6 @@ import {
   clubParamsSchema,
   idParamsSchema,
   MOST,
-  MOST_AHEAD,
   type Run,
   type RunEventsInput,
   rolesThat,
@@ -34,7 +33,7 @@ const SETTLES = 1_000;
  * in the statement that also finds out who asks, because in a hall every press waits for this. The run's row is locked,
  * so that its count of presses is right whoever presses at the same moment.
  */
-const RECORD: Along = {
+const record = (pressAhead: number): Along => ({
   name: "record presses",
   steps: `
     run AS (
@@ -58,14 +57,14 @@ const RECORD: Along = {
   sql: "SELECT CASE WHEN EXISTS (SELECT 1 FROM room) THEN 'recorded' ELSE 'full' END FROM run",
   values: (body) => {
     const { events } = body as RunEventsInput;
-    checkTimes(events);
+    checkTimes(events, pressAhead);
     return [JSON.stringify(events)];
   },
-};
+});
 
 /** Nothing is pressed in the future. @throws Refusal `invalid_input` at the first press that is */
-function checkTimes(events: RunEventsInput["events"]): void {
-  const latest = Date.now() + MOST_AHEAD;
+function checkTimes(events: RunEventsInput["events"], pressAhead: number): void {
+  const latest = Date.now() + pressAhead;
   const index = events.findIndex((e) => Date.parse(e.at) > latest);
   if (index < 0) return;
   throw new Refusal("invalid_input", "This was pressed later than it is now: the device's clock is wrong.", {
@@ -236,7 +235,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
   app.post(
     "/clubs/:clubId/runs/:id/events",
     {
-      config: { access: "run", along: RECORD },
+      config: { access: "run", along: record(context.pressAhead) },
       schema: {
         params: idParamsSchema,
         body: runEventsInputSchema,

@@ -20,8 +20,14 @@ export const defOf = (schema: z.ZodType): Def => schema._zod.def as unknown as D
 export function optionsFor({ options = [], discriminator }: Def, value: unknown): z.ZodType[] {
   if (!discriminator) return options;
   const named = (value as Record<string, unknown> | null)?.[discriminator];
-  return options.filter((option) => {
-    const literal = defOf(option).shape?.[discriminator];
-    return literal !== undefined && defOf(literal).values?.includes(named);
-  });
+  return options.filter((option) => isNamed(option, discriminator, named));
+}
+
+/** Whether an option is the one that its field names; an option may be a union of several itself. */
+function isNamed(option: z.ZodType, discriminator: string, named: unknown): boolean {
+  const def = defOf(option);
+  if (def.type === "union") return (def.options ?? []).some((inner) => isNamed(inner, discriminator, named));
+  const literal = def.shape?.[discriminator];
+  // What cannot be told here is left to the schema.
+  return literal === undefined || (defOf(literal).values?.includes(named) ?? true);
 }

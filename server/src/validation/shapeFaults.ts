@@ -22,12 +22,17 @@ export function mostOf(schema: z.ZodType): number {
  * Looks a value over beside its schema before the schema itself is asked, which would find every fault there is: lists
  * that are too long, and things of another kind than they should be. It stops after as many as are told, so that the
  * work is that of the schema and not of whoever sent the value.
+ * @param enough how many faults are enough to refuse it without asking the schema, whose words are better
  * @returns what to refuse it with, or null where the schema may be asked
  */
-export function shapeFaults(schema: z.ZodType, value: unknown): Problem[] | null {
+export function shapeFaults(
+  schema: z.ZodType,
+  value: unknown,
+  enough: number = MOST.problems,
+): Problem[] | null {
   const found: Problem[] = [];
   const isLong = walk(schema, value, "", found);
-  return isLong || found.length >= MOST.problems ? found : null;
+  return isLong || found.length >= enough ? found : null;
 }
 
 /** @returns whether a list is too long */
