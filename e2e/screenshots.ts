@@ -70,8 +70,9 @@ const shots: Shot[] = [
   {
     name: "members",
     go: async (page) => {
+      await shareStart(page, "Ilse Marrow");
       await page.goto("/club/members");
-      await page.getByText("Henrike Vogt").waitFor();
+      await page.getByText("Henrike Vogt (you)").waitFor();
     },
   },
   {

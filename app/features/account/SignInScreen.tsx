@@ -19,13 +19,10 @@ export function SignInScreen() {
           <Text className="font-strong text-body text-press underline">Make an account and a club</Text>
         </Link>
       )}
-      <Text className="font-text text-small text-muted">
-        Forgot your password? Whoever runs this server can give you a link to a new one.
-      </Text>
       {door.data?.demo ? (
         <View className="gap-2 border-t-2 border-line pt-4">
           <Text className="font-text text-body text-muted">
-            Only looking? The demo is an invented skating club on its competition day, yours alone for a day.
+            Only looking? An invented skating club on its competition day is yours alone for a day.
           </Text>
           <Button
             label={openDemo.isPending ? "Opening …" : "Open the demo club"}
@@ -34,6 +31,9 @@ export function SignInScreen() {
           />
         </View>
       ) : null}
+      <Text className="font-text text-small text-muted">
+        Forgot your password? Whoever runs this server can give you a link to a new one.
+      </Text>
       {failure ? (
         <Notice
           warn

@@ -35,8 +35,8 @@ function Export() {
       <Choice
         label="Earlier versions of warm-ups"
         options={[
-          { value: "yes", label: "With all of them" },
-          { value: "no", label: "Without, much smaller" },
+          { value: "yes", label: "With earlier versions" },
+          { value: "no", label: "Without them, much smaller" },
         ]}
         value={edits}
         onChange={setEdits}
