@@ -85,6 +85,8 @@ export function useLiveClub(): void {
     (change) => {
       const { topic } = change;
       if (topic === "starts" && change.id) void rereadStart(client, ask, change.id);
+      // Each press tells of its run; of the log it is told when that reads differently.
+      else if (topic === "runs" && change.id) void client.invalidateQueries({ queryKey: ["run", change.id] });
       else for (const key of KEYS[topic]) void client.invalidateQueries({ queryKey: [key] });
       if (topic === "club") void refreshMe();
     },

@@ -25,8 +25,12 @@ import type { Resource } from "./context";
 
 const PAGE = 30;
 
-/** What is pressed is summed up for the log this long after it, milliseconds: a run is pressed in bursts. */
-const SETTLES = 1_000;
+/**
+ * What is pressed is summed up for the log this long after it, milliseconds, and a little later for each press there is
+ * to sum up: a run is pressed in bursts, and a long log must not be read again and again.
+ */
+const SETTLES = 3_000;
+const SETTLES_EACH = 2;
 
 /**
  * Records presses, each once however often it is sent, and only into a run of this club that has room for them: all of it
@@ -95,6 +99,8 @@ export const runs: Resource = (context) => (app, _options, done) => {
     });
     if (!row) return null;
     const { plan, events, presses } = row as unknown as Joined;
+    if (events.some((e) => e.event.kind === "end")) summedUp.delete(`${clubId} ${id}`);
+    else summedUp.set(`${clubId} ${id}`, presses);
     const summary = runSummary(
       plan,
       events.map((e) => e.event),
@@ -104,21 +110,26 @@ export const runs: Resource = (context) => (app, _options, done) => {
   }
 
   const settling = new Map<string, NodeJS.Timeout>();
+  /** How many presses there were when a run was last summed up here; forgotten with the run's end. */
+  const summedUp = new Map<string, number>();
   app.addHook("onClose", async () => {
     for (const timer of settling.values()) clearTimeout(timer);
   });
   /** Sums a run up soon. Should that not come about, the log does it when it is asked. */
-  function sumUpSoon(clubId: string, id: string): void {
+  function sumUpSoon(clubId: string, id: string, isOver: boolean): void {
     const key = `${clubId} ${id}`;
-    if (settling.has(key)) return;
+    const waiting = settling.get(key);
+    if (waiting && !isOver) return;
+    clearTimeout(waiting);
     const sum = () => {
       settling.delete(key);
       sumUp(clubId, id).then(
-        () => changes.publish({ clubId, topic: "runs", id }),
+        () => changes.publish({ clubId, topic: "runs" }),
         () => undefined,
       );
     };
-    settling.set(key, setTimeout(sum, SETTLES).unref());
+    const delay = isOver ? 0 : SETTLES + SETTLES_EACH * (summedUp.get(key) ?? 0);
+    settling.set(key, setTimeout(sum, delay).unref());
   }
 
   app.get(
@@ -227,7 +238,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
       };
       return write(context, reply, make, {
         status: 201,
-        after: () => changes.publish({ clubId, topic: "runs", id }),
+        after: () => changes.publish({ clubId, topic: "runs" }),
       });
     },
   );
@@ -254,8 +265,13 @@ export const runs: Resource = (context) => (app, _options, done) => {
           `This run has as many presses as one may have (${MOST.presses}). These were not recorded.`,
         );
       }
+      // Whoever follows the run reads it again; the log does when it has been summed up.
       changes.publish({ clubId, topic: "runs", id });
-      sumUpSoon(clubId, id);
+      sumUpSoon(
+        clubId,
+        id,
+        events.some((e) => e.kind === "end"),
+      );
       return { recorded: [...new Set(events.map((e) => e.id))] };
     },
   );
