@@ -246,6 +246,17 @@ it("takes a run that nobody ended for over after half a day, and frees the devic
   expect(server.runs.get(id)?.events).toHaveLength(1);
 });
 
+it("is not gone back to from a start that was given to another athlete since", async () => {
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  expect(store.openRunOf(start)).toBe(id);
+  const given = { ...start, athlete: { id: "88888888-8888-4888-8888-888888888888", name: "Bo" } };
+  expect(store.openRunOf(given)).toBeNull();
+  load();
+  expect(store.openRunOf(start)).toBe(id);
+  expect(store.openRunOf(given)).toBeNull();
+});
+
 it("takes up what another phone has pressed, once, and sends what only this one has", async () => {
   const id = begin();
   store.pressRun(id, { kind: "begin" });

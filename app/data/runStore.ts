@@ -20,6 +20,8 @@ import { forget, keep, keptKeys, keptText, readKept } from "./storage";
 const aboutSchema = z.object({
   /** The club it is made in. A run kept by an earlier version has none and belongs to the one that is open. */
   clubId: z.string().nullish(),
+  /** Whose it is; not known of one that was taken up from the server. */
+  athleteId: z.string().nullish(),
   run: runSchema.omit({ events: true }),
 });
 
@@ -69,7 +71,9 @@ function load(): void {
     const about = here ?? readKept(key, aboutSchema);
     // An earlier version kept everything under one key.
     const pressed = readKept(`${PRESSED}${id}`, pressedSchema) ?? readKept(key, pressedSchema);
-    if (about && pressed) runs.set(id, { clubId: about.clubId, run: about.run, ...merged(here, pressed) });
+    if (!about || !pressed) continue;
+    const { clubId, athleteId, run } = about;
+    runs.set(id, { clubId, athleteId, run, ...merged(here, pressed) });
   }
 }
 
@@ -104,16 +108,17 @@ function get(id: string): KeptRun | null {
 
 /** Keeps what is known of a run. What another tab has pressed in the meantime stays with it: nothing is written over. */
 function put(kept: KeptRun): void {
-  const { clubId, run } = kept;
+  const { clubId, athleteId, run } = kept;
   const isNew = !runs.has(run.id);
   const key = `${PRESSED}${run.id}`;
   // What was written here last is known here; only what another tab wrote has to be read.
   const isOwn = written.get(run.id) === keptText(key);
   const stored = isOwn ? null : readKept(key, pressedSchema);
   const pressed = merged(kept, stored ?? kept);
-  runs.set(run.id, { clubId, run, ...pressed });
+  runs.set(run.id, { clubId, athleteId, run, ...pressed });
   const { events, created, recorded, refused, setAside } = pressed;
-  const isAboutKept = isNew || !isStored(run.id) ? keep(`${ABOUT}${run.id}`, { clubId, run }) : true;
+  const isAboutKept =
+    isNew || !isStored(run.id) ? keep(`${ABOUT}${run.id}`, { clubId, athleteId, run }) : true;
   keeps = keep(key, { events, created, recorded, refused, setAside }) && isAboutKept;
   written.set(run.id, keptText(key));
   for (const tell of listeners) tell();
@@ -134,6 +139,7 @@ export function createRun(start: Start, plan: RunPlan): string {
   const { title, venue, zone, startsAt } = start;
   put({
     clubId: currentAccount().club?.id,
+    athleteId: start.athlete.id,
     run: { id, startId: start.id, athleteName: start.athlete.name, title, venue, zone, startsAt, plan },
     events: [],
     created: false,
@@ -398,13 +404,16 @@ export function openRuns(): readonly KeptRun[] {
 
 export const useOpenRuns = (): readonly KeptRun[] => useSyncExternalStore(subscribe, openRuns);
 
-/** The run under way for a start on this device, to go back to. */
-export function useOpenRun(startId: string): string | null {
-  return useSyncExternalStore(
-    subscribe,
-    () => openRuns().find(({ run }) => run.startId === startId)?.run.id ?? null,
+/** The run under way for a start on this device, to go back to: of the athlete whose start it is, and of no earlier one. */
+export function openRunOf({ id, athlete }: Pick<Start, "id" | "athlete">): string | null {
+  const own = openRuns().find(
+    ({ run, athleteId }) => run.startId === id && (athleteId ?? athlete.id) === athlete.id,
   );
+  return own?.run.id ?? null;
 }
+
+export const useOpenRun = (start: Pick<Start, "id" | "athlete">): string | null =>
+  useSyncExternalStore(subscribe, () => openRunOf(start));
 
 /** A run that nobody ended is over all the same when nothing has been heard of it for half a day, milliseconds. */
 const FORGOTTEN = 12 * 3_600_000;

@@ -195,6 +195,25 @@ export const nasty = fc.oneof(
     { __proto__: null, constructor: 1 },
     "2026-02-30T00:00:00.000Z",
     "275760-09-13T00:00:00.000Z",
+    // Of another century, the last that is taken, and some minutes ahead.
+    "9999-01-01T00:00:00.000Z",
+    "0001-01-01T00:00:00.000Z",
+    "2099-12-31T23:59:59.999Z",
+    new Date(Date.now() + 600_000).toISOString(),
+    // Long lists, of nothing, of the wrong thing, of one thing over and over.
+    Array(20_000).fill(0),
+    Array(20_000).fill({}),
+    Array(5_000).fill("the same"),
+    Array(600).fill({
+      id: "11111111-1111-4111-8111-111111111111",
+      kind: "begin",
+      at: "2026-06-01T12:00:00.000Z",
+    }),
+    Object.fromEntries(Array.from({ length: 3_000 }, (_, i) => [`field ${i}`, i])),
+    "\u200b",
+    "\u3164",
+    "\u2028",
+    "\ufeff",
   ),
   fc.jsonValue({ maxDepth: 3 }),
 );

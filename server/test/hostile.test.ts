@@ -1,3 +1,4 @@
+import { gzipSync } from "node:zlib";
 import fc from "fast-check";
 import type { InjectOptions } from "fastify";
 import { QueryTypes } from "sequelize";
@@ -82,6 +83,26 @@ const knownIn = ({ ids }: FullClub): Known => ({
   ids: fc.constantFrom(ids.start, `${ids.start},${ids.run}`),
 });
 
+const realNow = Date.now;
+afterEach(() => {
+  Date.now = realNow;
+});
+
+const DAY = 86_400_000;
+
+/** How a request comes besides what it says: its body compressed, and while the server's clock is days off. */
+const oddly = fc.record({
+  pressed: fc.oneof(
+    { weight: 9, arbitrary: fc.constant(false) },
+    { weight: 1, arbitrary: fc.constant(true) },
+  ),
+  clockOff: fc.oneof(
+    { weight: 8, arbitrary: fc.constant(0) },
+    { weight: 1, arbitrary: fc.constant(40 * DAY) },
+    { weight: 1, arbitrary: fc.constant(-40 * DAY) },
+  ),
+});
+
 /** Ids for an address: the right one of this club, others of it, made-up ones, and what is none. */
 function anyId(url: string, { ids }: FullClub): fc.Arbitrary<string> {
   const kind = /:clubId\/(\w+?)s\/:/.exec(url)?.[1];
@@ -122,18 +143,30 @@ it.each(names)(
         anyId(url, club),
         bodies,
         maybeBroken(schema.querystring, knownIn(club)),
-        async (id, body, query) => {
+        oddly,
+        async (id, body, query, { pressed, clockOff }) => {
           const path = url.replace(":clubId", club.clubId).replace(/:(id|userId|token)/, id);
+          const json = body === undefined || method === "GET" ? undefined : JSON.stringify(body);
+          // The server's own clock may be wrong by days; the database's is what counts.
+          Date.now = () => realNow() + clockOff;
           const answer = await server.send(
             {
               method,
               url: `${path}${queryString(query)}`,
-              ...(body === undefined || method === "GET"
+              ...(json === undefined
                 ? {}
-                : { payload: JSON.stringify(body), headers: { "content-type": "application/json" } }),
+                : {
+                    payload: pressed ? gzipSync(json) : json,
+                    headers: {
+                      "content-type": "application/json",
+                      ...(pressed ? { "content-encoding": "gzip" } : {}),
+                    },
+                  }),
             },
             cookie,
           );
+          Date.now = realNow;
+          if (pressed && json !== undefined) expect(answer.statusCode).toBe(415);
           expect(answer.statusCode).toBeLessThan(500);
           const after = await fingerprint();
           if (answer.statusCode < 400) taken++;

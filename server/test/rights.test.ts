@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { LONGEST_SHARE_DAYS } from "@tonodrome/core/api";
+import fc from "fast-check";
 import { makeOwnerLink } from "../src/access/ownerLink";
 import { makeResetLink } from "../src/access/passwordReset";
 import { purge } from "../src/upkeep/purge";
@@ -100,6 +101,62 @@ describe("what a person set up ends with that person's rights:", () => {
     expect((await look(link.split("/").at(-1) as string)).statusCode).toBe(200);
   });
 });
+
+it("whoever's role changes in the middle: links and invitations are good exactly as long as their makers may make them", async () => {
+  const { people, clubId, ids } = await fullClub(server);
+  const { owner } = people;
+  // Those that there were are the owner's, whose role nobody changes.
+  const names = ["first", "second", "third"] as const;
+  type Name = (typeof names)[number];
+  const step = fc.oneof(
+    fc.record({
+      what: fc.constant("role" as const),
+      who: fc.constantFrom(...names),
+      role: fc.constantFrom("owner", "coach", "assistant", "gone"),
+    }),
+    fc.record({ what: fc.constantFrom("invite" as const, "share" as const), who: fc.constantFrom(...names) }),
+  );
+  await fc.assert(
+    fc.asyncProperty(fc.array(step, { minLength: 4, maxLength: 14 }), async (steps) => {
+      const persons = {} as Record<Name, Awaited<ReturnType<typeof server.member>>>;
+      const role: Record<Name, string> = { first: "owner", second: "coach", third: "assistant" };
+      for (const name of names)
+        persons[name] = await server.member(role[name] as "owner", null, owner, clubId);
+      /** Links that are good by the rule alone: dead for good once their maker may not make them. */
+      const made: { kind: "invite" | "share"; who: Name; token: string; good: boolean }[] = [];
+      const may = (kind: string, of: string) => of === "owner" || (kind === "share" && of === "coach");
+      for (const one of steps) {
+        const { who } = one;
+        if (one.what === "role") {
+          if (role[who] === "gone") continue;
+          const url = `/api/:club/members/${persons[who].userId}`;
+          const answer =
+            one.role === "gone"
+              ? await owner.ask("DELETE", url)
+              : await owner.ask("PUT", url, { role: one.role, athleteId: null, was: role[who] });
+          expect(answer.status).toBe(200);
+          role[who] = one.role;
+          for (const link of made) if (link.who === who && !may(link.kind, one.role)) link.good = false;
+        } else {
+          const at = one.what === "invite" ? "invites" : `starts/${ids.start}/shares`;
+          const body = one.what === "invite" ? { role: "coach", athleteId: null } : { until: "day" };
+          const answer = await persons[who].ask("POST", `/api/clubs/${clubId}/${at}`, body);
+          expect([role[who], answer.status === 201]).toEqual([role[who], may(one.what, role[who])]);
+          if (answer.status === 201) made.push({ kind: one.what, who, token: answer.body.token, good: true });
+        }
+        for (const { kind, token, good } of made) {
+          const answer = kind === "invite" ? await look(token) : await open(token);
+          expect(answer.statusCode).toBe(good ? 200 : 410);
+        }
+      }
+      // Room for the next.
+      await server.sequelize.query("UPDATE shares SET withdrawn_at = now() WHERE club_id = $1", {
+        bind: [clubId],
+      });
+    }),
+    { numRuns: 12 },
+  );
+}, 60_000);
 
 it("lists every open link of the club for its owners, with who made it and until when", async () => {
   const { people, ids } = await fullClub(server);

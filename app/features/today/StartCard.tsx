@@ -25,7 +25,7 @@ interface StartCardProps {
 /** One start: who, what, where, when to begin, how it stands, and the two taps that move it. */
 export const StartCard = memo(function StartCard({ start, now, first }: StartCardProps) {
   const [moving, setMoving] = useState(false);
-  const openRun = useOpenRun(start.id);
+  const openRun = useOpenRun(start);
   const mayMove = useMay("build");
   const mayRun = useMay("run");
   const startRun = useStartRun();

@@ -163,7 +163,7 @@ export function useWarmUp(start: Start): WarmUpModel {
   const now = useNow();
   const draft = usePlanDraft(start);
   const saveStart = useSaveStart();
-  const openRun = useOpenRun(start.id);
+  const openRun = useOpenRun(start);
   const [selectedId, setSelectedId] = useState<string | null>(null);
   const [sheet, open] = useState<OpenSheet>(null);
   const [wanted, setMinutes] = useState<number | null>(null);
