@@ -120,6 +120,21 @@ const row = (
   );
 row("alone", 5, 0, quiet);
 
+/** What Today reads of a busy club: the list, and one start after it was saved. */
+const bytesOf = async (path: string) => {
+  const answer = await fetch(`${base}/api/clubs/${season.clubId}${path}`, {
+    headers: { cookie: season.cookie },
+  });
+  return (await answer.arrayBuffer()).byteLength / 1000;
+};
+const [list, one] = [
+  await bytesOf("/starts?from=2098-01-01T00:00:00.000Z"),
+  await bytesOf(`/starts/${start.id}`),
+];
+console.log(
+  `Today of 100 starts: the list ${list.toFixed(0)} kB, after a save one start of ${one.toFixed(0)} kB`,
+);
+
 const exported = async (query: string) => {
   const chunks: Buffer[] = [];
   const answer = await fetch(`${base}/api/clubs/${season.clubId}/export${query}`, {

@@ -113,8 +113,8 @@ function RemoveAthlete({ athlete, onDone }: { athlete: Athlete; onDone: () => vo
   return (
     <View className="gap-4">
       <Text className="font-text text-body text-ink">
-        Anonymous: the name goes, everywhere and for good; starts, warm-ups and the log stay. Deleted: those
-        go too. Neither can be taken back.
+        Anonymous: the name goes, everywhere and for good, and with it titles, notes and what was attended to;
+        starts, warm-ups and the log stay. Deleted: those go too. Neither can be taken back.
       </Text>
       {failure ? <Notice warn text={failure.message} /> : null}
       <Button
