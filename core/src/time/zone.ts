@@ -1,17 +1,26 @@
-import { TZDate } from "@date-fns/tz";
+import { tzOffset } from "@date-fns/tz";
 
 /** How a wall-clock time stands on its day: once, never (clocks go forward) or twice (clocks go back). */
 export type WallClockKind = "once" | "never" | "twice";
 
 export interface ZonedInstant {
-  /** ISO 8601 instant in UTC. For `never` the moment after the gap; for `twice` the first of the two. */
+  /**
+   * ISO 8601 instant in UTC. For `twice` the first of the two; for `never` as long after the clocks went forward as the
+   * time asked for lies within the hour that is left out (RFC 5545, 3.3.5).
+   */
   instant: string;
   kind: WallClockKind;
 }
 
 const DATE = /^(\d{4})-(\d{2})-(\d{2})$/;
 const TIME = /^([01]\d|2[0-3]):([0-5]\d)$/;
-const HOUR = 3_600_000;
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
+const DAY = 24 * HOUR;
+
+/** Clocks are at most so far behind and ahead of UTC; between two changes of a zone lies more than the sum of both. */
+const BEHIND = 12 * HOUR;
+const AHEAD = 14 * HOUR;
 
 /** True when the running system knows the IANA time zone by this name. */
 export function isTimeZone(zone: string): boolean {
@@ -41,18 +50,28 @@ export function zonedInstant(date: string, time: string, zone: string): ZonedIns
   if (calendar.getUTCMonth() !== month - 1 || calendar.getUTCDate() !== day) {
     throw new RangeError(`The date "${date}" is not in the calendar.`);
   }
-  const zoned = new TZDate(year, month - 1, day, hour, minute, zone);
-  const ms = zoned.getTime();
-  const reads = (at: number) => wallClock(new Date(at).toISOString(), zone);
-  const wanted = { date, time };
-  const same = (at: number) => reads(at).date === wanted.date && reads(at).time === wanted.time;
-  if (!same(ms)) return { instant: new Date(ms).toISOString(), kind: "never" };
-  // A repeated hour is not always a whole hour (one zone moves by 30 minutes).
-  for (const shift of [HOUR, HOUR / 2]) {
-    if (same(ms - shift)) return { instant: new Date(ms - shift).toISOString(), kind: "twice" };
-    if (same(ms + shift)) return { instant: new Date(ms).toISOString(), kind: "twice" };
-  }
-  return { instant: new Date(ms).toISOString(), kind: "once" };
+  const found = instantsAt(Date.UTC(year, month - 1, day, hour, minute), zone);
+  const [first = Number.NaN] = found.instants;
+  const kind = found.isShown ? (found.instants.length > 1 ? "twice" : "once") : "never";
+  return { instant: new Date(first).toISOString(), kind };
+}
+
+/** How far the zone's clock is ahead of UTC at an instant, milliseconds. */
+const offsetAt = (at: number, zone: string) => tzOffset(zone, new Date(at)) * MINUTE;
+
+/** What a zone's clock shows at an instant, as if it were UTC, milliseconds. */
+const shownAt = (at: number, zone: string) => at + offsetAt(at, zone);
+
+/**
+ * Every instant at which a zone's clock shows a time, earliest first: none, one or two. Where there is none, the one that
+ * stands for it.
+ * @param shown the time as if it were UTC, milliseconds
+ */
+function instantsAt(shown: number, zone: string): { instants: number[]; isShown: boolean } {
+  const [before, after] = [offsetAt(shown - AHEAD, zone), offsetAt(shown + BEHIND, zone)];
+  const candidates = [...new Set([shown - before, shown - after])].sort((a, b) => a - b);
+  const instants = candidates.filter((at) => shownAt(at, zone) === shown);
+  return instants.length > 0 ? { instants, isShown: true } : { instants: [shown - before], isShown: false };
 }
 
 /**
@@ -61,27 +80,28 @@ export function zonedInstant(date: string, time: string, zone: string): ZonedIns
  * @returns date `YYYY-MM-DD` and time `HH:MM`
  */
 export function wallClock(instant: string, zone: string): { date: string; time: string } {
-  const at = new TZDate(new Date(instant).getTime(), zone);
-  const two = (n: number) => String(n).padStart(2, "0");
-  return {
-    date: `${String(at.getFullYear()).padStart(4, "0")}-${two(at.getMonth() + 1)}-${two(at.getDate())}`,
-    time: `${two(at.getHours())}:${two(at.getMinutes())}`,
-  };
+  const shown = new Date(shownAt(Date.parse(instant), zone)).toISOString();
+  return { date: shown.slice(0, 10), time: shown.slice(11, 16) };
 }
 
 /**
  * The moment nearest to another at which the venue's clock shows a time: "00:10" asked for a 23:50 start is after
- * midnight, not the night before.
+ * midnight, not the night before. A time that comes twice counts twice; one that does not come on a day, as the clocks go
+ * forward, is there what stands for it. Of two equally near it is the earlier.
  * @param time `HH:MM`; `zone` IANA name; `around` ISO 8601
  * @throws RangeError when the time or zone cannot be read
+ * @example nearestInstant("02:40", "Europe/Vienna", "2026-10-25T01:30:00.000Z") // "2026-10-25T01:40:00.000Z", the second
  */
 export function nearestInstant(time: string, zone: string, around: string): string {
   const at = Date.parse(around);
-  const distance = (instant: string) => Math.abs(Date.parse(instant) - at);
-  return [-1, 0, 1]
-    .map((days) => wallClock(new Date(at + days * 24 * HOUR).toISOString(), zone).date)
-    .map((date) => zonedInstant(date, time, zone).instant)
-    .reduce((best, instant) => (distance(instant) < distance(best) ? instant : best));
+  // Checks the words, and nothing else.
+  zonedInstant("2000-01-01", time, zone);
+  const [hour = 0, minute = 0] = time.split(":").map(Number);
+  const today = Math.floor(shownAt(at, zone) / DAY) * DAY;
+  const nearest = [-1, 0, 1]
+    .flatMap((days) => instantsAt(today + days * DAY + hour * HOUR + minute * MINUTE, zone).instants)
+    .reduce((best, instant) => (Math.abs(instant - at) < Math.abs(best - at) ? instant : best));
+  return new Date(nearest).toISOString();
 }
 
 /**
@@ -90,8 +110,7 @@ export function nearestInstant(time: string, zone: string, around: string): stri
  * @returns ISO 8601: the next day's first moment
  */
 export function endOfDay(instant: string, zone: string): string {
-  const at = new TZDate(Date.parse(instant), zone);
-  return new Date(
-    new TZDate(at.getFullYear(), at.getMonth(), at.getDate() + 1, zone).getTime(),
-  ).toISOString();
+  const today = Math.floor(shownAt(Date.parse(instant), zone) / DAY) * DAY;
+  const [first = Number.NaN] = instantsAt(today + DAY, zone).instants;
+  return new Date(first).toISOString();
 }
