@@ -55,9 +55,7 @@ export function timeNews(
     hint:
       moment?.kind === "twice"
         ? `${form.time} comes twice that night, as the clocks go back. This is the first of the two.`
-        : moment?.kind === "never"
-          ? `${form.time} does not come that day, as the clocks go forward. This is ${wallClock(moment.instant, form.zone).time}.`
-          : null,
+        : null,
   };
 }
 

@@ -32,7 +32,7 @@ export function knowDevice(request: FastifyRequest, reply: FastifyReply, userId:
   const mark = markOf(userId);
   const marks = [mark, ...marksOf(request).filter((m) => m !== mark)].slice(0, MOST);
   reply.setCookie(COOKIE, marks.join("-and-"), {
-    path: "/api/auth",
+    path: "/api",
     httpOnly: true,
     sameSite: "strict",
     secure: request.protocol === "https",
