@@ -4,7 +4,7 @@ import { QueryTypes, type Transaction } from "sequelize";
 import { full, type Kept } from "../access/quota";
 import type { Database } from "../db/connect";
 import { notFound, Refusal } from "../errors";
-import type { ClubReading } from "./readClubFile";
+import type { ClubReading, Placed } from "./readClubFile";
 
 /** Rows written with one statement, and about how many characters of them. */
 const TOGETHER = 200;
@@ -33,7 +33,7 @@ export async function importClub(
     await takeTurn(database, clubId, transaction);
     await checkEmpty(database, clubId, transaction);
     const writer = makeWriter(database, clubId, transaction);
-    for await (const { record, place } of reading.records) await writer.take(record, place);
+    for await (const placed of reading.records) await writer.take(placed);
     await writer.finish();
     const [member] = await sequelize.query<{ role: string }>(
       "SELECT role FROM members WHERE club_id = $1 AND user_id = $2",
@@ -164,8 +164,7 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
       await put("RunEvent", { runId: row.id, id, event }, bytes / presses.size);
   }
 
-  async function take(record: ClubRecord, place: string): Promise<void> {
-    const size = JSON.stringify(record).length;
+  async function take({ record, place, size }: Placed): Promise<void> {
     switch (record.record) {
       case "athlete": {
         const { record: _, ...athlete } = record;

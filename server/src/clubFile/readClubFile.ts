@@ -16,6 +16,8 @@ export interface Placed {
   record: ClubRecord;
   /** For a path: "lines.12". */
   place: string;
+  /** Characters of it in the file. */
+  size: number;
 }
 
 export interface ClubReading {
@@ -66,7 +68,7 @@ async function* recordsIn(lines: AsyncGenerator<Line>): AsyncGenerator<Placed> {
     const record = read.value;
     if (record.record !== "end") {
       count++;
-      yield { record, place };
+      yield { record, place, size: text.length };
       continue;
     }
     if (record.records !== count) {
@@ -98,7 +100,7 @@ function oldDocument(text: string): ClubReading {
     for (const record of recordsOf(file)) {
       const index = counts[record.record] ?? 0;
       counts[record.record] = index + 1;
-      yield { record, place: `${record.record}s.${index}` };
+      yield { record, place: `${record.record}s.${index}`, size: JSON.stringify(record).length };
     }
   }
   return { name: file.name, records: placed() };

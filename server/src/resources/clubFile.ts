@@ -43,7 +43,10 @@ export const clubFile: Resource = (context) => (app, _options, done) => {
         objectMode: false,
         highWaterMark: 65_536,
       });
-      lines.on("close", () => exporting.delete(clubId));
+      // Whichever ends first: what is written out, or whoever reads it.
+      const over = () => exporting.delete(clubId);
+      lines.once("close", over);
+      reply.raw.once("close", over);
       return reply
         .type("application/x-ndjson; charset=utf-8")
         .header("content-disposition", 'attachment; filename="tonodrome-club.ndjson"')

@@ -58,7 +58,8 @@ const record = (pressAhead: number): Along => ({
       UPDATE runs r SET presses = r.presses + (SELECT count(*) FROM added),
         press_bytes = r.press_bytes + (SELECT coalesce(sum(bytes), 0) FROM added)
       FROM room WHERE r.club_id = room.club_id AND r.id = room.id AND EXISTS (SELECT 1 FROM added))`,
-  sql: "SELECT CASE WHEN EXISTS (SELECT 1 FROM room) THEN 'recorded' ELSE 'full' END FROM run",
+  // How many presses there were before, which tells how long it takes to sum them up.
+  sql: "SELECT CASE WHEN EXISTS (SELECT 1 FROM room) THEN run.presses::text ELSE 'full' END FROM run",
   values: (body) => {
     const { events } = body as RunEventsInput;
     checkTimes(events, pressAhead);
@@ -99,8 +100,6 @@ export const runs: Resource = (context) => (app, _options, done) => {
     });
     if (!row) return null;
     const { plan, events, presses } = row as unknown as Joined;
-    if (events.some((e) => e.event.kind === "end")) summedUp.delete(`${clubId} ${id}`);
-    else summedUp.set(`${clubId} ${id}`, presses);
     const summary = runSummary(
       plan,
       events.map((e) => e.event),
@@ -110,16 +109,14 @@ export const runs: Resource = (context) => (app, _options, done) => {
   }
 
   const settling = new Map<string, NodeJS.Timeout>();
-  /** How many presses there were when a run was last summed up here; forgotten with the run's end. */
-  const summedUp = new Map<string, number>();
   app.addHook("onClose", async () => {
     for (const timer of settling.values()) clearTimeout(timer);
   });
   /** Sums a run up soon. Should that not come about, the log does it when it is asked. */
-  function sumUpSoon(clubId: string, id: string, isOver: boolean): void {
+  function sumUpSoon(clubId: string, id: string, delay: number): void {
     const key = `${clubId} ${id}`;
     const waiting = settling.get(key);
-    if (waiting && !isOver) return;
+    if (waiting && delay > 0) return;
     clearTimeout(waiting);
     const sum = () => {
       settling.delete(key);
@@ -128,7 +125,6 @@ export const runs: Resource = (context) => (app, _options, done) => {
         () => undefined,
       );
     };
-    const delay = isOver ? 0 : SETTLES + SETTLES_EACH * (summedUp.get(key) ?? 0);
     settling.set(key, setTimeout(sum, delay).unref());
   }
 
@@ -267,11 +263,8 @@ export const runs: Resource = (context) => (app, _options, done) => {
       }
       // Whoever follows the run reads it again; the log does when it has been summed up.
       changes.publish({ clubId, topic: "runs", id });
-      sumUpSoon(
-        clubId,
-        id,
-        events.some((e) => e.kind === "end"),
-      );
+      const isOver = events.some((e) => e.kind === "end");
+      sumUpSoon(clubId, id, isOver ? 0 : SETTLES + SETTLES_EACH * Number(along));
       return { recorded: [...new Set(events.map((e) => e.id))] };
     },
   );
