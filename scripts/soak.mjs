@@ -6,7 +6,7 @@ import { readFileSync, rmSync } from "node:fs";
 import path from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { ensurePackages } from "./lib/install.mjs";
-import { dataDir } from "./lib/paths.mjs";
+import { dataDir, inRoot } from "./lib/paths.mjs";
 import { freePort } from "./lib/ports.mjs";
 import { askDatabase, Cluster } from "./lib/postgres.mjs";
 import { main, say } from "./lib/say.mjs";
@@ -76,27 +76,11 @@ async function insist(who, method, address, body) {
   }
 }
 
-const item = (name) => ({
-  id: randomUUID(),
-  drillId: null,
-  name,
-  phase: "raise",
-  priority: "essential",
-  intensity: 20,
-  dose: {
-    kind: "time",
-    seconds: { floor: 60, ideal: 120, ceiling: 180 },
-    step: 30,
-    sides: "one",
-    changeoverSeconds: 0,
-  },
-  focus: "Tall, and quiet feet",
-  place: "",
-});
+const example = JSON.parse(readFileSync(inRoot("docs", "examples", "six-minutes.json"), "utf8")).plan;
+/** A warm-up that is told apart by its first drill. */
 const plan = (name) => ({
-  items: Array.from({ length: 14 }, (_, i) => item(i === 0 ? name : `Drill ${i}`)),
-  wait: { leastSeconds: 60, longestSeconds: 300 },
-  stepPoints: 20,
+  ...example,
+  items: example.items.map((item, i) => (i === 0 ? { ...item, name } : item)),
 });
 
 /** A club with an owner, an athlete, a start and a run of it. */

@@ -8,6 +8,8 @@ interface NameFormProps {
   label: string;
   hint?: string;
   first?: string;
+  /** What is given is a secret of one's own. */
+  secret?: boolean;
   schema: z.ZodType<string>;
   action: string;
   look?: ButtonProps["look"];
@@ -16,11 +18,12 @@ interface NameFormProps {
   failure: string | null;
 }
 
-/** One line of text to give, checked before it is sent. */
+/** One line to give, a name or a password, checked before it is sent. */
 export function NameForm({
   label,
   hint,
   first = "",
+  secret = false,
   schema,
   action,
   look = "full",
@@ -47,7 +50,7 @@ export function NameForm({
       <Field
         label={label}
         hint={hint ?? null}
-        autoComplete="off"
+        {...(secret ? { type: "password", autoComplete: "current-password" } : { autoComplete: "off" })}
         value={text}
         error={fault}
         onChange={(e) => setText(e.currentTarget.value)}
