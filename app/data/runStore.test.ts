@@ -1,82 +1,12 @@
-import { fitPlan, type RunEvent, runPlanOf, runState } from "@tonodrome/core";
+import { fitPlan, runPlanOf, runState } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
+import { FakeRuns } from "./testing/fakeRuns";
 import { CLUB, makeMe } from "./testing/makeMe";
 import { makeStart, twoMinutePlan } from "./testing/makeStart";
 
 const start = makeStart({}, twoMinutePlan);
 
-/** A server that keeps runs as the real one does, and can be taken off the net. */
-class FakeServer {
-  up = true;
-  /** Answers that something went wrong. */
-  troubled = false;
-  /** Takes what it is sent, and its answer is lost on the way. */
-  losesAnswers = false;
-  /** Keeps what comes in another order than it was pressed in. */
-  reorders = false;
-  runs = new Map<string, Run>();
-  calls = 0;
-  /** Which press it refuses, and with what. */
-  refuses: ((event: { kind: string; at: string }) => string | null) | null = null;
-  /** Whether its log is full. */
-  isFull = false;
-  /** How far its clock is behind this device's, milliseconds. */
-  behind = 0;
-  /** Clubs that were asked about. */
-  clubs = new Set<string>();
-
-  fetch = async (url: string, init: { method: string; body?: string }): Promise<Response> => {
-    this.calls++;
-    if (this.up && url === "/health") return this.answer({ ok: true });
-    this.clubs.add(/\/clubs\/([^/]+)\//.exec(url)?.[1] ?? "none");
-    if (!this.up) throw new TypeError("Failed to fetch");
-    if (this.troubled)
-      return { ok: false, json: async () => ({ code: "internal", message: "Oh", path: null }) } as Response;
-    const sent = JSON.parse(init.body ?? "{}");
-    const eventsOf = /\/runs\/([^/]+)\/events/.exec(url)?.[1];
-    if (!eventsOf) {
-      const { id: startId, title, venue, zone, startsAt } = start;
-      // Sent twice is made once; the first one stands.
-      const made = this.runs.get(sent.id);
-      if (made) return this.answer(made);
-      this.runs.set(sent.id, {
-        id: sent.id,
-        startId,
-        title,
-        venue,
-        zone,
-        startsAt,
-        athleteName: "Ada",
-        plan: sent.plan,
-        events: [],
-      });
-      return this.answer(this.runs.get(sent.id));
-    }
-    const run = this.runs.get(eventsOf) as Run;
-    if (this.isFull) return this.refusal("full", null);
-    const refused = sent.events.findIndex((e: RunEvent) => this.refuses?.(e));
-    if (refused >= 0)
-      return this.refusal("invalid_input", `events.${refused}.${this.refuses?.(sent.events[refused])}`);
-    const known = new Set(run.events.map((e) => e.id));
-    const news = sent.events.filter((e: { id: string }) => !known.has(e.id));
-    run.events.push(...(this.reorders ? news.reverse() : news));
-    if (this.losesAnswers) throw new TypeError("Failed to fetch");
-    return this.answer({ recorded: sent.events.map((e: { id: string }) => e.id) });
-  };
-
-  private refusal(code: string, path: string | null): Response {
-    const headers = new Map([["date", new Date(Date.now() - this.behind).toUTCString()]]);
-    const body = { code, message: "No.", path };
-    return { ok: false, headers, json: async () => body } as unknown as Response;
-  }
-
-  private answer(data: unknown): Response {
-    const headers = new Map([["date", new Date(Date.now() - this.behind).toUTCString()]]);
-    return { ok: true, headers, json: async () => data } as unknown as Response;
-  }
-}
-
-let server: FakeServer;
+let server: FakeRuns;
 let store: typeof import("./runStore");
 let account: typeof import("./account");
 
@@ -84,7 +14,7 @@ beforeEach(() => {
   jest.useFakeTimers();
   localStorage.clear();
   localStorage.setItem("me", JSON.stringify(makeMe()));
-  server = new FakeServer();
+  server = new FakeRuns(start);
   Object.assign(globalThis, { fetch: server.fetch });
   Object.assign(AbortSignal, { timeout: () => undefined });
   load();
@@ -295,77 +225,6 @@ it("a server in trouble for a minute loses nothing, and is told apart from no co
   await settle();
   expect(store.linkNow()).toBe("reached");
   expect(server.runs.get(id)?.events).toHaveLength(1);
-});
-
-describe("one press that the server refuses loses no run:", () => {
-  const kept = (id: string) => JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "");
-  const kinds = (id: string) => server.runs.get(id)?.events.map((e) => e.kind);
-
-  it("it is set aside, and those before and after it are recorded", async () => {
-    const id = begin();
-    await settle();
-    server.refuses = (e) => (e.kind === "hold" ? "kind" : null);
-    for (const kind of ["begin", "hold", "done", "skip"] as const) store.pressRun(id, { kind });
-    await settle();
-    expect(kinds(id)).toEqual(["begin", "done", "skip"]);
-    expect(kept(id).setAside.map((e: RunEvent) => e.kind)).toEqual(["hold"]);
-    // It does not count here either: phone and server tell the same.
-    expect(kept(id).events.map((e: RunEvent) => e.kind)).toEqual(["begin", "done", "skip"]);
-    expect(store.unsentRuns()).toBe(0);
-    load();
-    await settle();
-    expect(kept(id).setAside).toHaveLength(1);
-    expect(store.openRuns()[0]).toMatchObject({ refused: null });
-  });
-
-  it("one that is found early is stamped by the right time, once, and recorded", async () => {
-    const id = begin();
-    await settle();
-    const latest = Date.now() + 30_000;
-    server.refuses = (e) => (Date.parse(e.at) > latest ? "at" : null);
-    const early = [
-      {
-        id: "99999999-9999-4999-8999-999999999991",
-        at: new Date(Date.now() + 120_000).toISOString(),
-        kind: "begin",
-      },
-    ];
-    // As a page of an earlier release left it.
-    localStorage.setItem(`run-presses:${id}`, JSON.stringify({ ...kept(id), events: early }));
-    load();
-    void store.sendAll();
-    await settle();
-    expect(kinds(id)).toEqual(["begin"]);
-    expect(Date.parse(server.runs.get(id)?.events[0]?.at ?? "")).toBeLessThanOrEqual(latest);
-    expect(kept(id).setAside).toEqual([]);
-  });
-
-  it("of a run that is full all that are new are set aside, and nothing is asked again and again", async () => {
-    const id = begin();
-    store.pressRun(id, { kind: "begin" });
-    await settle();
-    server.isFull = true;
-    store.pressRun(id, { kind: "done" });
-    await settle();
-    const calls = server.calls;
-    await settle();
-    expect(server.calls).toBe(calls);
-    expect(kept(id).setAside.map((e: RunEvent) => e.kind)).toEqual(["done"]);
-    expect(kinds(id)).toEqual(["begin"]);
-  });
-});
-
-it("never orders its own presses after one of another century", async () => {
-  const id = begin();
-  await settle();
-  const theirs = server.runs.get(id) as Run;
-  const at = "2099-01-01T00:00:00.000Z";
-  theirs.events.push({ id: "99999999-9999-4999-8999-999999999999", at, kind: "begin" });
-  store.adoptRun(JSON.parse(JSON.stringify(theirs)));
-  store.pressRun(id, { kind: "hold" });
-  await settle();
-  const own = server.runs.get(id)?.events.find((e) => e.kind === "hold");
-  expect(Math.abs(Date.parse(own?.at ?? "") - Date.now())).toBeLessThan(60_000);
 });
 
 it("goes on without room on the device, and says so", async () => {
