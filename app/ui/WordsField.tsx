@@ -1,3 +1,4 @@
+import { wordKey } from "@tonodrome/core";
 import { useId, useState } from "react";
 import { Text, View } from "react-native";
 import { Button } from "./Button";
@@ -32,7 +33,7 @@ export function WordsField({
   const add = () => {
     const word = text.trim();
     if (word === "") return;
-    if (words.some((w) => w.toLocaleLowerCase() === word.toLocaleLowerCase())) {
+    if (words.some((w) => wordKey(w) === wordKey(word))) {
       setFault("That is there already.");
     } else if (words.length >= most) {
       setFault(`At most ${most}: take one out first.`);

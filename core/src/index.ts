@@ -10,7 +10,7 @@ export {
 } from "./athlete/profile";
 export { loadedOf, protectedOn, type Replacement, replacements } from "./athlete/protect";
 export { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "./athlete/scale";
-export { type FitContext, fitContextSchema, LONGEST_DAY, openDay, placeKey } from "./day/context";
+export { type FitContext, fitContextSchema, LONGEST_DAY, openDay } from "./day/context";
 export { contextOf, type DayFacts, type DayOf } from "./day/contextOf";
 export type { Venue, VenuePlace, VenueWindow } from "./day/venue";
 export { type DoseEnd, mainRange, moveEnd, withMainRange } from "./dose/adjustDose";
@@ -78,6 +78,7 @@ export {
 } from "./plan/plan";
 export { PRIORITIES, type Priority } from "./plan/priority";
 export { nameSchema, noteSchema, tagSchema } from "./plan/text";
+export { wordKey } from "./plan/wordKey";
 export { BREATH, type BreathNow, breathAt } from "./run/breath";
 export { coolDownOf } from "./run/coolDown";
 export { runPlanOf, stepOfDrill } from "./run/freezeFit";

@@ -1,4 +1,4 @@
-import { formatLength, placeKey, type Setting } from "@tonodrome/core";
+import { formatLength, wordKey, type Setting } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Amount } from "~/features/dose/fields";
 
@@ -37,6 +37,6 @@ export function Ways({ places, travel, onChange }: WaysProps) {
 }
 
 function joins(way: Travel[number], a: string, b: string): boolean {
-  const ends = [placeKey(way.from), placeKey(way.to)];
-  return ends.includes(placeKey(a)) && ends.includes(placeKey(b));
+  const ends = [wordKey(way.from), wordKey(way.to)];
+  return ends.includes(wordKey(a)) && ends.includes(wordKey(b));
 }

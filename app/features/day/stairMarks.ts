@@ -5,7 +5,7 @@ import {
   type Idle,
   idleLine,
   type NamedCulprit,
-  placeKey,
+  wordKey,
 } from "@tonodrome/core";
 
 /** What stands between the strips of a stair. */
@@ -107,4 +107,4 @@ function shared({ room, turns }: { room: "all" | "half"; turns: number }): strin
   return `${room === "half" ? ", half of it" : ""}${turns > 1 ? `, ${turns} take turns` : ""}`;
 }
 
-const sameName = (a: string, b: string) => placeKey(a) === placeKey(b);
+const sameName = (a: string, b: string) => wordKey(a) === wordKey(b);

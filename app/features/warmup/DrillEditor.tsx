@@ -8,6 +8,7 @@ import {
   PRIORITIES,
   phaseName,
   type SteepStep,
+  wordKey,
 } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
@@ -122,7 +123,7 @@ export function DrillEditor({
           named
           label="Where"
           options={[{ value: "", label: "Anywhere" }, ...places.map((value) => ({ value, label: value }))]}
-          value={places.find((p) => p.toLocaleLowerCase() === item.place.toLocaleLowerCase()) ?? ""}
+          value={places.find((p) => wordKey(p) === wordKey(item.place)) ?? ""}
           onChange={(place) => onChange({ place })}
         />
       ) : null}

@@ -1,4 +1,5 @@
 import type { Priority } from "../plan/priority";
+import { wordKey } from "../plan/wordKey";
 import { type Choice, type Chosen, secondsOf } from "./choice";
 import type { FillInput } from "./fillInput";
 import { NOTHING_LEFT } from "./fillUp";
@@ -34,7 +35,7 @@ export function chooseTechnical(
   const open = new Set(event?.actions ?? []);
   const prepares = (c: Choice) =>
     [...open].filter((action) =>
-      c.details?.actions.some((a) => a.toLocaleLowerCase() === action.toLocaleLowerCase()),
+      c.details?.actions.some((a) => wordKey(a) === wordKey(action)),
     );
   // What is kept from another warm-up stood in an even climb there.
   for (const choice of pool.filter((c) => c.kept)) {

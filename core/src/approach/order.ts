@@ -1,5 +1,6 @@
 import type { ScaleItem } from "../athlete/scale";
 import { stepAllowed } from "../ladder/stepRule";
+import { wordKey } from "../plan/wordKey";
 import type { Approach } from "./approaches";
 import type { Choice, Chosen } from "./choice";
 import { best } from "./pick";
@@ -65,7 +66,7 @@ const reachOf = (climb: readonly Chosen[]) => Math.max(...climb.map((c) => c.cho
 /** How often a drill succeeds, per cent: by its gate, by the athlete's scale, otherwise by how far it is from full. */
 function chanceOf({ drill, details, to }: Choice, scale: readonly ScaleItem[]): number {
   if (drill.dose.kind === "gate") return drill.dose.chancePercent;
-  const names = [drill.name, ...(details?.actions ?? [])].map((n) => n.toLocaleLowerCase());
-  const known = scale.find((item) => names.some((n) => n.includes(item.name.toLocaleLowerCase())));
+  const names = [drill.name, ...(details?.actions ?? [])].map(wordKey);
+  const known = scale.find((item) => names.some((n) => n.includes(wordKey(item.name))));
   return known?.chancePercent ?? 100 - to / 2;
 }

@@ -1,6 +1,7 @@
 import { loadedOf } from "../athlete/protect";
 import type { BodyArea } from "../drill/bodyArea";
 import type { DrillDetails } from "../drill/details";
+import { wordKey } from "../plan/wordKey";
 
 /** What there is on the day, and who it is for. */
 export interface Circumstances {
@@ -21,7 +22,7 @@ export interface Circumstances {
 export type Obstacle = "people" | "space" | "equipment" | "age" | "spared";
 
 const has = (list: readonly string[], wanted: string) =>
-  list.some((word) => word.toLocaleLowerCase() === wanted.toLocaleLowerCase());
+  list.some((word) => wordKey(word) === wordKey(wanted));
 
 /** What stands in the way of a drill, or null. What is not known of a drill never does. */
 export function obstacleTo(

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { intensitySchema } from "../plan/intensity";
 import { tagSchema } from "../plan/text";
+import { wordKey } from "../plan/wordKey";
 
 /** Longest time before a start that anything is planned for, seconds. */
 export const LONGEST_DAY = 86_400;
@@ -108,11 +109,6 @@ export const fitContextSchema = z
 
 export type FitContext = z.infer<typeof fitContextSchema>;
 
-/** Places are the same when their names are, whatever the case. */
-export function placeKey(name: string): string {
-  return name.trim().toLocaleLowerCase("en");
-}
-
 interface Fault {
   path: (string | number)[];
   message: string;
@@ -128,20 +124,20 @@ export function placeFaults(day: {
   const known = new Set<string>();
   const faults: Fault[] = [];
   day.places.forEach(({ name }, i) => {
-    if (known.has(placeKey(name)))
+    if (known.has(wordKey(name)))
       faults.push({ path: ["places", i, "name"], message: "Two places have this name: give each its own." });
-    known.add(placeKey(name));
+    known.add(wordKey(name));
   });
   const check = (name: string | null | undefined, path: (string | number)[]) => {
-    if (name && !known.has(placeKey(name)))
+    if (name && !known.has(wordKey(name)))
       faults.push({ path, message: `There is no place “${name}”: add it, or choose another.` });
   };
   const pairs = new Set<string>();
   day.travel.forEach(({ from, to }, i) => {
     check(from, ["travel", i, "from"]);
     check(to, ["travel", i, "to"]);
-    const pair = [placeKey(from), placeKey(to)].sort().join("\n");
-    if (placeKey(from) === placeKey(to))
+    const pair = [wordKey(from), wordKey(to)].sort().join("\n");
+    if (wordKey(from) === wordKey(to))
       faults.push({ path: ["travel", i, "to"], message: "A way leads from one place to another." });
     else if (pairs.has(pair))
       faults.push({ path: ["travel", i], message: "This way is given twice: keep one of the two." });

@@ -1,5 +1,7 @@
 import type { FixedPoint } from "../event/eventType";
-import { type FitContext, type FitPlace, LONGEST_DAY, placeKey } from "./context";
+import { wordKey } from "../plan/wordKey";
+import { type FitContext, type FitPlace, LONGEST_DAY } from "./context";
+
 import type { Venue, VenuePlace } from "./venue";
 
 /** What a start's event and athlete bring to its day. */
@@ -24,12 +26,12 @@ export function contextOf({ startsAt, setting, facts }: DayOf): FitContext {
   const places = setting.places
     ? setting.places.map((p) => placeOn(p, Date.parse(startsAt)))
     : facts.places.map((name) => ({ name, windows: [] }));
-  const known = new Set(places.map((p) => placeKey(p.name)));
+  const known = new Set(places.map((p) => wordKey(p.name)));
   const points = (setting.points ?? facts.points).map((p) => ({
     name: p.name,
     fromSeconds: -p.minutesBefore * 60,
     toSeconds: -(p.minutesBefore - p.minutesLong) * 60,
-    place: p.place !== undefined && known.has(placeKey(p.place)) ? p.place : null,
+    place: p.place !== undefined && known.has(wordKey(p.place)) ? p.place : null,
     closesPractice: p.closesPractice,
   }));
   return {

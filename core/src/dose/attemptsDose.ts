@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { secondsOf } from "./bouts";
 import type { DoseLevel } from "./level";
 import { partnerSchema } from "./partner";
 import { rangeSchema, stepsOf } from "./range";
@@ -35,11 +36,11 @@ export function attemptsLevels(dose: AttemptsDose): DoseLevel[] {
   const rest = attemptRest(dose);
   return stepsOf(dose.attempts, 1).map((attempts) => {
     const bouts = attempts * sideCount(dose.sides);
-    const workSeconds = bouts * dose.secondsEach;
     return {
-      seconds: workSeconds + rest * (bouts - 1),
-      workSeconds,
+      seconds: secondsOf({ bouts, boutSeconds: dose.secondsEach, restSeconds: rest }, dose.partner),
+      workSeconds: bouts * dose.secondsEach,
       volume: { unit: "attempts", amount: bouts },
+      actions: bouts,
       words:
         `${attempts} ${attempts === 1 ? "attempt" : "attempts"}${sideWords(dose.sides)}` +
         (rest > 0 && bouts > 1 ? `, ${rest} s rest` : ""),

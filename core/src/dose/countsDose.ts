@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { secondsOf } from "./bouts";
 import type { DoseLevel } from "./level";
 import { partnerSchema } from "./partner";
 import { rangeSchema, stepsOf } from "./range";
@@ -26,33 +27,37 @@ export type CountsDose = z.infer<typeof countsDoseSchema>;
 /**
  * The levels of a counts dose, fewest phrases first.
  * Duration: counts × phrases × 60 / bpm, up to the next whole second, × sides + changeover × (sides − 1). Of phrases that
- * end in the same second the most are kept.
+ * end in the same second the most are kept. A phrase is one action.
  */
 export function countsLevels(dose: CountsDose): DoseLevel[] {
   const sides = sideCount(dose.sides);
   const levels = stepsOf(dose.phrases, 1).map((phrases): DoseLevel => {
-    const workSeconds = Math.ceil((dose.counts * phrases * 60) / dose.beatsPerMinute) * sides;
+    const side = Math.ceil((dose.counts * phrases * 60) / dose.beatsPerMinute);
     return {
-      seconds: workSeconds + dose.changeoverSeconds * (sides - 1),
-      workSeconds,
+      seconds: secondsOf(
+        { bouts: sides, boutSeconds: side, restSeconds: dose.changeoverSeconds },
+        dose.partner,
+      ),
+      workSeconds: side * sides,
       volume: { unit: "counts", amount: dose.counts * phrases * sides },
+      actions: phrases * sides,
       words: `${phrases > 1 ? `${phrases} × ` : ""}${dose.counts} counts${sideWords(dose.sides)} at ${dose.beatsPerMinute} a minute`,
       counts: [{ noun: ["phrase", "phrases"], amount: phrases }],
     };
   });
-  return rising(levels, dose.phrases.ideal);
+  return rising(levels, (level) => level.counts[0]?.amount === dose.phrases.ideal);
 }
 
 /**
  * Of levels that take equally long keeps one: the ideal where it is among them, otherwise the most. Nobody would be
  * asked to do less in the same time.
- * @param ideal amount of the first count at the ideal
+ * @param isIdeal tells the ideal from the others
  */
-export function rising(levels: readonly DoseLevel[], ideal: number): DoseLevel[] {
+export function rising(levels: readonly DoseLevel[], isIdeal: (level: DoseLevel) => boolean): DoseLevel[] {
   const kept = new Map<number, DoseLevel>();
   for (const level of levels) {
     const there = kept.get(level.seconds);
-    if (there?.counts[0]?.amount !== ideal) kept.set(level.seconds, level);
+    if (!there || !isIdeal(there)) kept.set(level.seconds, level);
   }
   return [...kept.values()];
 }

@@ -1,9 +1,12 @@
 import fc from "fast-check";
 import { anyDose } from "../testing/generate";
 import { mainRange, moveEnd } from "./adjustDose";
+import type { CircuitDose } from "./circuitDose";
 import { describeChange } from "./describeChange";
 import { type Dose, doseSchema } from "./dose";
 import { idealLevel, levelsOf } from "./levelsOf";
+import { idealPlain, plainLevels } from "./plainLevels";
+import { type RepsDose, repsDoseSchema } from "./repsDose";
 
 const reps: Dose = {
   kind: "reps",
@@ -35,6 +38,7 @@ describe("durations worked by hand", () => {
     expect(ideal(reps)).toEqual({
       seconds: 6 * 20 + 5 * 30,
       workSeconds: 120,
+      actions: 30,
       volume: { unit: "reps", amount: 30 },
       words: "3 × 5 a side, 30 s rest",
       counts: [
@@ -162,7 +166,7 @@ describe("a circuit", () => {
     expect(ideal(circuit)).toMatchObject({
       seconds: 2 * (8 * 40 + 7 * 5) + 60,
       volume: { unit: "metres", amount: 800 },
-      words: "2 rounds of 8, 60 s between, 800 m",
+      words: "2 rounds of 8, 60 s between, 400 m a round, 800 m",
     });
     expect(at(circuit, 0)).toMatchObject({ seconds: 355, words: "1 round of 8, 400 m" });
   });
@@ -179,7 +183,7 @@ describe("with a partner", () => {
   });
   it.each([
     ["together", 270, "together"],
-    ["alternating", 540, "in turn"],
+    ["alternating", 6 * (20 + 20) + 5 * (30 - 20), "in turn"],
     ["swapped", 555, "roles swapped"],
   ] as const)("%s", (mode, seconds, words) => {
     expect(ideal(partner(mode))).toMatchObject({
@@ -324,4 +328,122 @@ it("moving one end pushes the others and stops at the limits", () => {
   expect(moveEnd(range, "ideal", 1, limits)).toEqual({ floor: 30, ideal: 75, ceiling: 75 });
   expect(moveEnd(range, "ceiling", -3, limits)).toEqual({ floor: 15, ideal: 15, ceiling: 15 });
   expect(moveEnd(range, "floor", 9, limits)).toEqual({ floor: 90, ideal: 90, ceiling: 90 });
+});
+
+describe("what a coach writes on a card", () => {
+  const fixed = (n: number) => ({ floor: n, ideal: n, ceiling: n });
+  const sets: RepsDose = {
+    kind: "reps",
+    sets: { floor: 1, ideal: 3, ceiling: 4 },
+    reps: { floor: 3, ideal: 5, ceiling: 8 },
+    secondsPerRep: 4,
+    sides: "one",
+    restSeconds: 0,
+    slotSeconds: 120,
+    slotFor: "drill",
+  };
+
+  it("three sets of five in a slot of two minutes: the rest is what remains", () => {
+    expect(plainLevels(sets)).toEqual([
+      {
+        seconds: 120,
+        workSeconds: 60,
+        actions: 15,
+        volume: { unit: "reps", amount: 15 },
+        words: "3 × 5, 30 s rest, in a slot of 2:00",
+        counts: [
+          { noun: ["set", "sets"], amount: 3 },
+          { noun: ["rep", "reps"], amount: 5 },
+        ],
+      },
+    ]);
+    expect(idealPlain(sets)).toBe(0);
+    // Six bouts of 20 s in turn fill the slot: nothing is left to rest but the partner's set.
+    const inTurn: RepsDose = { ...sets, partner: { mode: "alternating", changeoverSeconds: 0 } };
+    expect(plainLevels(inTurn)[0]).toMatchObject({ seconds: 120, workSeconds: 60 });
+    expect(repsDoseSchema.safeParse(inTurn).success).toBe(true);
+    for (const [slotSeconds, fits] of [
+      [59, false],
+      [60, true],
+    ] as const)
+      expect(repsDoseSchema.safeParse({ ...sets, slotSeconds }).success).toBe(fits);
+    expect(repsDoseSchema.safeParse({ ...inTurn, slotSeconds: 119 }).error?.issues[0]?.path).toEqual([
+      "slotSeconds",
+    ]);
+    expect(repsDoseSchema.safeParse({ ...sets, slotSeconds: undefined }).success).toBe(false);
+  });
+
+  it("a tempo of half seconds: five reps of 4.5 s take 23 s", () => {
+    const slow: RepsDose = {
+      kind: "reps",
+      sets: fixed(2),
+      reps: fixed(5),
+      secondsPerRep: 4.5,
+      tempo: { down: 2.5, hold: 0.5, up: 1.5 },
+      sides: "one",
+      restSeconds: 30,
+    };
+    expect(repsDoseSchema.parse(slow)).toEqual(slow);
+    expect(plainLevels(slow)[0]).toMatchObject({
+      seconds: 23 + 30 + 23,
+      workSeconds: 46,
+      words: "2 × 5, 2.5 s down 0.5 s hold 1.5 s up, 30 s rest",
+    });
+    expect(repsDoseSchema.safeParse({ ...slow, secondsPerRep: 4.2, tempo: undefined }).success).toBe(false);
+  });
+
+  it("mine, yours: the partner's set is the rest, and only a longer rest comes on top", () => {
+    const tries = (seconds: number) =>
+      plainLevels({
+        kind: "attempts",
+        attempts: fixed(3),
+        secondsEach: 20,
+        sides: "one",
+        rest: { kind: "fixed", seconds },
+        partner: { mode: "alternating", changeoverSeconds: 0 },
+      })[0];
+    expect(tries(0)).toMatchObject({ seconds: 120, workSeconds: 60, actions: 3 });
+    expect(tries(20)).toMatchObject({ seconds: 120 });
+    expect(tries(50)).toMatchObject({ seconds: 120 + 2 * 30 });
+  });
+
+  it("eight movements there and back over 25 m at 20 s a way are 400 m and 320 s a round", () => {
+    const lane = (actions?: number): CircuitDose => ({
+      kind: "circuit",
+      movements: Array.from({ length: 8 }, () => ({
+        name: "Skips",
+        seconds: 20,
+        metres: 25,
+        breather: false,
+        back: true as const,
+        ...(actions === undefined ? {} : { actions }),
+      })),
+      rounds: fixed(2),
+      restSeconds: 0,
+      roundRestSeconds: 60,
+    });
+    expect(plainLevels(lane())[0]).toMatchObject({
+      seconds: 2 * 320 + 60,
+      words: "2 rounds of 8, 60 s between, 400 m a round, 800 m",
+      actions: 0,
+      uncounted: true,
+    });
+    expect(plainLevels(lane(3))[0]).toMatchObject({ actions: 48 });
+    expect(plainLevels(lane(3))[0]).not.toHaveProperty("uncounted");
+  });
+
+  it("counts the actions in a length of time where it is said how often they come", () => {
+    const time = (more: object) =>
+      plainLevels({
+        kind: "time",
+        seconds: fixed(100),
+        step: 5,
+        sides: "both",
+        changeoverSeconds: 10,
+        ...more,
+      })[0];
+    expect(time({})).toMatchObject({ actions: 0, uncounted: true });
+    expect(time({ secondsPerAction: 8 })).toMatchObject({ actions: 24 });
+    expect(time({ secondsPerAction: 8 })).not.toHaveProperty("uncounted");
+  });
 });

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { random } from "../random";
-import { type GateRule, gateDistribution, triesFor } from "./gateDistribution";
+import { type GateRule, gateDistribution, meanTries, triesFor } from "./gateDistribution";
 import { type GateDose, gateDoseSchema, gateLevels, triesUnderCap } from "./gateDose";
 import { idealLevel } from "./levelsOf";
 
@@ -127,4 +127,12 @@ describe("a gate's time", () => {
       { numRuns: 60 },
     );
   });
+});
+
+it("says how many tries it takes on average: one hit at one in two takes two, three in a row at one in two fourteen", () => {
+  expect(meanTries({ kind: "total" }, 1, 0.5, 200)).toBeCloseTo(2, 9);
+  expect(meanTries({ kind: "total" }, 3, 0.25, 200)).toBeCloseTo(12, 6);
+  expect(meanTries({ kind: "row" }, 3, 0.5, 2000)).toBeCloseTo(14, 6);
+  // Over after two tries whatever was hit: one try by half of the chances, else two.
+  expect(meanTries({ kind: "total" }, 1, 0.5, 2)).toBeCloseTo(1.5, 9);
 });

@@ -38,6 +38,14 @@ export function triesFor(
   return tries;
 }
 
+/**
+ * Tries on average, when it is over after `most` of them whatever was hit: the sum over n of the chance that it has not
+ * opened before the n-th.
+ */
+export function meanTries(rule: GateRule, hits: number, chance: number, most: number): number {
+  return gateDistribution(rule, hits, chance, Math.max(0, most - 1)).reduce((sum, opened) => sum + 1 - opened, 1);
+}
+
 /** Takes one try after the other and tells the chance that the gate is open by then, for as long as it is asked to go on. */
 function follow(
   rule: GateRule,

@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { formatLength } from "../time/clock";
+import { restBesidePartner } from "./bouts";
 import { rising } from "./countsDose";
-import { type GateRule, triesFor } from "./gateDistribution";
+import { type GateRule, meanTries, triesFor } from "./gateDistribution";
 import type { DoseLevel } from "./level";
 import { partnerSchema } from "./partner";
 import { rangeSchema, stepsOf } from "./range";
@@ -87,25 +88,37 @@ export function triesUnderCap({
  */
 export function gateLevels(dose: GateDose): DoseLevel[] {
   const levels = stepsOf(dose.hits, 1).map((hits) => gateLevel(dose, hits));
-  return rising(levels, dose.hits.ideal);
+  return rising(levels, (level) => level.counts[0]?.amount === dose.hits.ideal);
 }
 
 function gateLevel(dose: GateDose, hits: number): DoseLevel {
   const sides = sideCount(dose.sides);
   const most = triesUnderCap(dose);
   const tries = triesFor(dose.rule, hits, dose.chancePercent / 100, dose.surePercent / 100, most);
-  const side = tries === null ? dose.capSeconds : lengthOf(dose, tries);
+  const { partner } = dose;
+  const swapping = partner?.mode === "swapped" ? partner.changeoverSeconds : 0;
   return {
-    seconds: side * sides,
+    seconds: sideSeconds(dose, tries) * sides * (partner?.mode === "swapped" ? 2 : 1) + swapping,
     workSeconds: (tries ?? most) * dose.secondsEach * sides,
     volume: { unit: "tries", amount: (tries ?? most) * sides },
+    actions: (tries ?? most) * sides,
+    meanTries: meanTries(dose.rule, hits, dose.chancePercent / 100, most) * sides,
     words: `${ruleWords(dose.rule, hits)}${sideWords(dose.sides)}, at most ${formatLength(dose.capSeconds)}`,
     counts: [{ noun: ["hit", "hits"], amount: hits }],
   };
 }
 
-function lengthOf({ secondsEach, restSeconds }: GateDose, tries: number): number {
-  return tries * secondsEach + (tries - 1) * restSeconds;
+/**
+ * Seconds planned for one side: tries with a rest between every two, in turn with the partner's tries between; the cap
+ * (for each of the two) when no number of tries is sure enough.
+ */
+function sideSeconds({ secondsEach, restSeconds, capSeconds, partner }: GateDose, tries: number | null): number {
+  const inTurn = partner?.mode === "alternating";
+  const cap = inTurn ? 2 * capSeconds : capSeconds;
+  if (tries === null) return cap;
+  const each = inTurn ? 2 * secondsEach : secondsEach;
+  const rest = inTurn ? restBesidePartner(restSeconds, secondsEach) : restSeconds;
+  return Math.min(cap, tries * each + (tries - 1) * rest);
 }
 
 function ruleWords(rule: GateRule, hits: number): string {

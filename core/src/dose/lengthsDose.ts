@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { secondsOf } from "./bouts";
 import { chainOf, isShortChain } from "./chain";
 import type { DoseLevel } from "./level";
 import { partnerSchema } from "./partner";
@@ -35,7 +36,7 @@ export type LengthsDose = z.infer<typeof lengthsDoseSchema>;
  * The levels of a lengths dose, least first. With ways = 2 for there and back, otherwise 1:
  * a round takes lengths × ways × seconds each + turn × (lengths × ways − 1), and with a walk back a walk after every
  * length but the last; all of it rounds × round + rest × (rounds − 1).
- * Metres count ways; a walk back is neither work nor metres.
+ * Metres count ways, and a way is one action; a walk back is neither.
  */
 export function lengthsLevels(dose: LengthsDose): DoseLevel[] {
   return chainOf(dose.rounds, dose.lengths).map(([r, l]) => lengthsLevel(dose, r, l));
@@ -60,9 +61,10 @@ function lengthsLevel(dose: LengthsDose, rounds: number, lengths: number): DoseL
   const back = { none: "", same: " there and back", walk: ", walk back" }[dose.back];
   const rest = dose.restSeconds > 0 && rounds > 1 ? `, ${dose.restSeconds} s rest` : "";
   return {
-    seconds: rounds * round + dose.restSeconds * (rounds - 1),
+    seconds: secondsOf({ bouts: rounds, boutSeconds: round, restSeconds: dose.restSeconds }, dose.partner),
     workSeconds: rounds * ways * dose.secondsEach,
     volume: { unit: "metres", amount: metres },
+    actions: rounds * ways,
     words: `${rounds > 1 ? `${rounds} × ` : ""}${many} of ${dose.metres} m${back}${rest}, ${metres} m`,
     counts: [
       { noun: ["round", "rounds"], amount: rounds },

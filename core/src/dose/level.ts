@@ -11,12 +11,18 @@ export interface DoseLevel {
   /** Seconds of actual work. */
   workSeconds: number;
   volume: Volume;
+  /** Single actions in it (repetitions, attempts, tries, lengths, phrases), as far as known; the partner's not among them. */
+  actions: number;
+  /** There may be more actions in it that nobody has counted, as in a length of time. */
+  uncounted?: true;
   /** The instruction as a coach would say it, without its duration: "3 × 5 a side, 30 s rest". */
   words: string;
   /** The counted things that may differ between levels of one dose, for saying what changed. */
   counts: readonly LevelCount[];
   /** Of a ladder: the rungs that are climbed, lowest first. */
   rungs?: readonly LevelRung[];
+  /** Of a gate: tries on average, those that run into the cap among them. */
+  meanTries?: number;
 }
 
 /** One rung of a ladder, at the level it is done at. */
@@ -33,6 +39,10 @@ export interface LevelRung {
   /** Seconds of the rung itself, and of the rest after it (0 after the last). */
   seconds: number;
   restSeconds: number;
+  /** Seconds of actual work in it: neither its rests nor a partner's turns. */
+  workSeconds: number;
+  /** Single actions in it, as of a level. */
+  actions: number;
 }
 
 export interface LevelCount {

@@ -1,5 +1,4 @@
 import { z } from "zod";
-import type { DoseLevel } from "./level";
 
 /** Two athletes at one drill: at the same time, one after the other, or with roles swapped so that both get everything. */
 export const partnerSchema = z.strictObject({
@@ -16,14 +15,7 @@ const WORDS: Record<Partner["mode"], string> = {
   swapped: "roles swapped",
 };
 
-/**
- * A level as it is with a partner. Together it takes as long as alone; alternating twice as long, since one waits while
- * the other works; with roles swapped twice as long and a changeover. The work of the one athlete stays the same.
- */
-export function withPartner(level: DoseLevel, partner: Partner | undefined): DoseLevel {
-  if (!partner) return level;
-  const { mode, changeoverSeconds } = partner;
-  const seconds =
-    mode === "together" ? level.seconds : level.seconds * 2 + (mode === "swapped" ? changeoverSeconds : 0);
-  return { ...level, seconds, words: `${level.words}, ${WORDS[mode]}` };
+/** ", in turn" or nothing, to follow an instruction. */
+export function partnerWords(partner: Partner | undefined): string {
+  return partner ? `, ${WORDS[partner.mode]}` : "";
 }

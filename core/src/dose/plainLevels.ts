@@ -5,9 +5,9 @@ import { countsLevels } from "./countsDose";
 import { gateLevels } from "./gateDose";
 import { lengthsLevels } from "./lengthsDose";
 import type { DoseLevel } from "./level";
-import { withPartner } from "./partner";
+import { partnerWords } from "./partner";
 import type { PlainDose } from "./plainDose";
-import { repsLevels, repsToVary } from "./repsDose";
+import { isIdealReps, repsLevels } from "./repsDose";
 import { timeLevels } from "./timeDose";
 
 /** Levels are asked for again and again for the same dose, by every fit; a dose is never changed in place. */
@@ -17,12 +17,13 @@ const known = new WeakMap<PlainDose, DoseLevel[]>();
 export function plainLevels(dose: PlainDose): DoseLevel[] {
   const before = known.get(dose);
   if (before) return before;
-  const levels = alone(dose).map((level) => withPartner(level, dose.partner));
+  const words = partnerWords(dose.partner);
+  const levels = levelsByKind(dose).map((level) => ({ ...level, words: level.words + words }));
   known.set(dose, levels);
   return levels;
 }
 
-function alone(dose: PlainDose): DoseLevel[] {
+function levelsByKind(dose: PlainDose): DoseLevel[] {
   switch (dose.kind) {
     case "time":
       return timeLevels(dose);
@@ -47,7 +48,7 @@ export function idealPlain(dose: PlainDose): number {
     case "time":
       return Math.ceil((dose.seconds.ideal - dose.seconds.floor) / dose.step);
     case "reps":
-      return idealInChain(dose.sets, repsToVary(dose));
+      return plainLevels(dose).findIndex((level) => isIdealReps(dose, level));
     case "lengths":
       return idealInChain(dose.rounds, dose.lengths);
     case "counts":

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { formatLength } from "../time/clock";
+import { secondsOf } from "./bouts";
 import type { DoseLevel } from "./level";
 import { partnerSchema } from "./partner";
 import { rangeSchema, stepsOf } from "./range";
@@ -16,6 +17,13 @@ export const timeDoseSchema = z
     sides: sidesSchema,
     /** Seconds to change sides; counted only with both sides. */
     changeoverSeconds: z.number().int().min(0).max(600),
+    /** One action of the sport every so many seconds, so that they can be counted; left out, nobody knows. */
+    secondsPerAction: z
+      .number()
+      .int()
+      .min(1, { error: "An action comes every 1 to 600 s." })
+      .max(600, { error: "An action comes every 1 to 600 s." })
+      .optional(),
     partner: partnerSchema.optional(),
   })
   .refine((d) => (d.seconds.ceiling - d.seconds.floor) / d.step <= 58, {
@@ -27,14 +35,21 @@ export type TimeDose = z.infer<typeof timeDoseSchema>;
 
 /**
  * The levels of a time dose, shortest first.
- * Duration: seconds × sides + changeover × (sides − 1).
+ * Duration: seconds × sides + changeover × (sides − 1), where the sides are bouts. Actions: the whole ones in the time of
+ * a side, times the sides.
  */
 export function timeLevels(dose: TimeDose): DoseLevel[] {
   const sides = sideCount(dose.sides);
   return stepsOf(dose.seconds, dose.step).map((seconds) => ({
-    seconds: seconds * sides + dose.changeoverSeconds * (sides - 1),
+    seconds: secondsOf(
+      { bouts: sides, boutSeconds: seconds, restSeconds: dose.changeoverSeconds },
+      dose.partner,
+    ),
     workSeconds: seconds * sides,
     volume: { unit: "seconds", amount: seconds * sides },
+    ...(dose.secondsPerAction
+      ? { actions: Math.floor(seconds / dose.secondsPerAction) * sides }
+      : { actions: 0, uncounted: true as const }),
     words: `${formatLength(seconds)}${sideWords(dose.sides)}`,
     counts: [{ noun: null, amount: seconds }],
   }));

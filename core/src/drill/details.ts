@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { intensitySchema } from "../plan/intensity";
 import { labelSchema, noteSchema, tagSchema } from "../plan/text";
+import { wordKey } from "../plan/wordKey";
 import { bodyAreasSchema } from "./bodyArea";
 import { purposeSchema } from "./purpose";
 
@@ -12,15 +13,15 @@ export type Realism = z.infer<typeof realismSchema>;
 export const distanceSchema = z.enum(["near", "middle", "far"]);
 export type Distance = z.infer<typeof distanceSchema>;
 
-/** What the plan checks and the fill have to know of a drill. */
-export const drillFlagSchema = z.enum(["static-hold", "explosive", "breather"]);
+/** What the fit, the plan checks and the fill have to know of a drill. "no-condition": kit that nothing depends on. */
+export const drillFlagSchema = z.enum(["static-hold", "explosive", "breather", "no-condition"]);
 export type DrillFlag = z.infer<typeof drillFlagSchema>;
 
 const once = <T extends z.ZodType>(of: T, most: number, what: string) =>
   z
     .array(of)
     .max(most, { error: `At most ${most} ${what}.` })
-    .refine((list) => new Set(list.map((v) => String(v).toLocaleLowerCase())).size === list.length, {
+    .refine((list) => new Set(list.map((v) => wordKey(String(v)))).size === list.length, {
       error: `One of the ${what} is named twice.`,
     });
 
@@ -58,7 +59,7 @@ export const drillDetailsShape = {
   cautions: once(remarkSchema, 4, "cautions"),
   /** Youngest age it is for, years; 0 for any. */
   leastAge: z.number().int().min(0).max(99),
-  flags: once(drillFlagSchema, 3, "flags"),
+  flags: once(drillFlagSchema, 4, "flags"),
   /** Drills of the shelf to take instead: an easier one, a harder one, another one of the same purpose. */
   easier: linkSchema,
   harder: linkSchema,

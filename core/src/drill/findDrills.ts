@@ -1,4 +1,5 @@
 import type { Phase } from "../plan/phase";
+import { wordKey } from "../plan/wordKey";
 import type { BodyArea } from "./bodyArea";
 import type { Distance, DrillDetails, DrillFlag, Realism } from "./details";
 import type { Purpose } from "./purpose";
@@ -75,14 +76,14 @@ function textOf(drill: Findable): string {
         ...details.faults,
       ]
     : [];
-  const text = [name, focus, place, ...more].join(" ").toLocaleLowerCase();
+  const text = wordKey([name, focus, place, ...more].join(" "));
   texts.set(drill, text);
   return text;
 }
 
 /** The drills that everything asked for holds of, in the order given. Of what is not known of a drill nothing holds. */
 export function findDrills<D extends Findable>(drills: readonly D[], filter: DrillFilter): D[] {
-  const words = filter.words.trim().toLocaleLowerCase().split(/\s+/).filter(Boolean);
+  const words = wordKey(filter.words).split(" ").filter(Boolean);
   const asks = askedOf(filter);
   return drills.filter((drill) => {
     if (drill.archived !== filter.archived) return false;

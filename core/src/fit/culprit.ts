@@ -12,8 +12,9 @@ interface Culprit {
 }
 
 /**
- * The first rule without which every essential drill would fit in the time available, at its floor; null when they fit,
- * when only more time helps, or when it takes more than one rule.
+ * The first rule without which every essential drill would fit, at its floor, where no amount of time helps; null when they
+ * fit, or when it takes more than one rule. Where time helps, time is the reason: of a place alone it is said as well, when
+ * it would have to open earlier by less than is missing.
  */
 function culpritOf(problem: FitProblem, needs: Needs, availableSeconds: number): Culprit | null {
   if (needs.essentials <= availableSeconds) return null;
@@ -22,9 +23,11 @@ function culpritOf(problem: FitProblem, needs: Needs, availableSeconds: number):
   const { plan, context } = problem;
   for (const rule of rulesOf(problem)) {
     // The wait is not a culprit: it is what the time is for.
-    if (rule.kind === "wait") continue;
+    if (rule.kind === "wait" || !(never || rule.kind === "window")) continue;
     if (essentialNeeds(problemOf(plan, context, { without: rule })) > limit) continue;
-    return { rule, lackSeconds: rule.kind === "window" ? windowLack(problem, rule.place, limit) : null };
+    const lackSeconds = rule.kind === "window" ? windowLack(problem, rule.place, limit) : null;
+    if (never || (lackSeconds !== null && lackSeconds < needs.essentials - availableSeconds))
+      return { rule, lackSeconds };
   }
   return null;
 }
@@ -97,6 +100,8 @@ function wordsFor({ rule, lackSeconds }: Culprit, problem: FitProblem): string {
       return "The rest owed before the start is the reason: lower the hardest drill, or ask for less rest.";
     case "travel":
       return "The ways between places are the reason: there is no time to get from one to the other.";
+    case "kit":
+      return "Kit is the reason: what needs it is not done without it, and there is no time to put it on. If it is on already, say so.";
     case "wait":
       return "The least wait before the start is the reason.";
   }

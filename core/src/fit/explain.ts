@@ -78,6 +78,8 @@ function reasonOf(p: Placement, bound: Bound, { problem }: FitProfile): string {
       }[bound.cap];
     case "pair":
       return "It must follow a drill that is not kept, or that one needs its place.";
+    case "kit":
+      return "It is not done without its kit, and there is no time to put that on: if it is on already, say so.";
     case "rest":
       return "The rest owed after it, or before it, leaves no room.";
     case "owed":

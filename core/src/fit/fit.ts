@@ -70,7 +70,7 @@ export function fitAt(profile: FitProfile, availableSeconds: number): Fit {
   const { problem, needs } = profile;
   const available = Math.max(0, Math.floor(availableSeconds));
   const steps = stepsAt(profile, available);
-  const placements = place(problem, steps);
+  const placements = withKitOn(problem, place(problem, steps));
   const beginSeconds = steps[0]?.begin ?? 0;
   const waitSeconds = waitOf(problem, steps, available);
   return {
@@ -125,6 +125,35 @@ function place({ drills }: FitProblem, steps: readonly SolvedStep[]): Placement[
   });
   return placements;
 }
+
+/** Kit that is on already has its place in the list as the plan has it, and takes no time. */
+function withKitOn({ plan: { items } }: FitProblem, placements: Placement[]): Placement[] {
+  const lineOf = (item: PlanItem) => items.indexOf(item);
+  return items.filter((i) => i.alreadyOn).reduce((all, item) => {
+    const later = all.findIndex((p) => lineOf(p.item) > lineOf(item));
+    const at = later < 0 ? all.length : later;
+    const placement: Placement = {
+      item,
+      levelIndex: 0,
+      level: ALREADY_ON,
+      ideal: ALREADY_ON,
+      beginSeconds: all[at]?.beginSeconds ?? 0,
+      spanSeconds: 0,
+      verdict: "kept",
+    };
+    return all.toSpliced(at, 0, placement);
+  }, placements);
+}
+
+/** The only way of doing what is done. */
+const ALREADY_ON: DoseLevel = {
+  seconds: 0,
+  workSeconds: 0,
+  volume: { unit: "seconds", amount: 0 },
+  actions: 0,
+  words: "already on",
+  counts: [],
+};
 
 function verdictOf(level: number, ideal: number): Verdict {
   if (level === ideal) return "kept";

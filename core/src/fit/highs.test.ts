@@ -26,10 +26,11 @@ beforeAll(async () => {
 
 it.each(CASES)("is the best plan of %i drills, day %i", (drills, seed) => {
   const { plan, day, availableSeconds } = realDay(drills, seed);
-  const solution = solveAt(problemOf(plan, day, { horizon: availableSeconds }));
+  const problem = problemOf(plan, day, { horizon: availableSeconds });
+  const solution = solveAt(problem);
   const done = solution.stepsOf(solution.begins.length - 1).map(
     (s): Done => ({
-      id: plan.items[s.drill]?.id as string,
+      id: problem.drills[s.drill]?.item.id as string,
       levelIndex: s.level,
       beginSeconds: s.begin,
       spanSeconds: s.span,

@@ -63,6 +63,8 @@ export class Labels {
 }
 
 const ROOM = 4096;
+const LOOKED = 50;
+const CHAMPIONS = 24;
 
 function grown<T extends Int32Array | Float64Array | Int16Array>(from: T, into: T): T {
   into.set(from);
@@ -76,6 +78,7 @@ export class Sieve {
   private bestHigh = -1;
   private bestLow = -1;
   private readonly stairs: number[] = [];
+  private readonly champions: number[] = [];
 
   constructor(
     private readonly labels: Labels,
@@ -102,9 +105,26 @@ export class Sieve {
 
   private beaten(id: number): boolean {
     if (this.labels.dims === 1) return this.beatenOnStairs(id);
-    for (let k = this.many - 1; k >= 0; k--) {
-      this.labels.effort++;
-      if (this.labels.dominates(this.kept[k] as number, id)) return true;
+    const { labels, kept, champions } = this;
+    for (let k = 0; k < champions.length; k++) {
+      labels.effort++;
+      const champion = champions[k] as number;
+      if (!labels.dominates(champion, id)) continue;
+      for (let n = k; n > 0; n--) champions[n] = champions[n - 1] as number;
+      champions[0] = champion;
+      return true;
+    }
+    const least = Math.max(0, this.many - LOOKED);
+    for (let k = this.many - 1; k >= least; k--) {
+      labels.effort++;
+      const other = kept[k] as number;
+      if (!labels.dominates(other, id)) continue;
+      if (champions.length < CHAMPIONS) champions.unshift(other);
+      else {
+        for (let n = champions.length - 1; n > 0; n--) champions[n] = champions[n - 1] as number;
+        champions[0] = other;
+      }
+      return true;
     }
     return false;
   }

@@ -165,7 +165,8 @@ function isRight(
   { problemOf, solve, solveAt }: typeof Problem & typeof Solve,
   { plan, day, available, best }: Case,
 ) {
-  const every = solve(problemOf(plan, day));
+  const problem = problemOf(plan, day);
+  const every = solve(problem);
   const one = solveAt(problemOf(plan, day, { horizon: available }));
   return [
     every.stepsOf(every.begins.findLastIndex((b) => b >= -available)),
@@ -173,7 +174,7 @@ function isRight(
   ].every((steps) => {
     const done = steps.map(
       (s): Done => ({
-        id: plan.items[s.drill]?.id as string,
+        id: problem.drills[s.drill]?.item.id as string,
         levelIndex: s.level,
         beginSeconds: s.begin,
         spanSeconds: s.span,

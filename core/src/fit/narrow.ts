@@ -1,48 +1,61 @@
 import type { Bound } from "./bound";
-import type { LimitBound } from "./limitBound";
-import type { Fronts } from "./state";
+import type { Hope, Outlook } from "./bounds/outlook";
+import { amountOf, type Rank } from "./rank";
+import type { Fronts, State } from "./state";
 import type { Workspace } from "./workspace";
 import type { Worth } from "./worth";
 
 /** What a search for one time drops on the way. */
 export interface Narrowing {
   bound: Bound;
-  /** The same for each limit kept an eye on, in the order of their figures. */
-  bounds: LimitBound[];
   /** Keep only so many labels of each state, those that promise most: quick, and not exact. */
   few?: number;
   /** Drop what cannot come to this much worth. */
   least?: Worth;
+  /** Drop what cannot come to each of these within the limits on totals. */
+  demands?: readonly Demand[];
+}
+
+/** So much of a rank of worth that a plan has to come to. */
+export interface Demand {
+  rank: Rank;
+  least: number;
+  outlook: Outlook;
+  /** How much there is of the ranks that its outlook is given. */
+  given: readonly { rank: Rank; amount: number }[];
 }
 
 /** What is left of fronts when hopeless labels are dropped, or only those that promise most are kept. */
 export function narrowed(workspace: Workspace, fronts: Fronts, before: number, narrowing: Narrowing): Fronts {
   const { problem, labels, dims } = workspace;
-  const { bound, bounds, few, least } = narrowing;
+  const { bound, few, least, demands = [] } = narrowing;
   const left = new Map(fronts);
   for (const [key, { state, list }] of fronts) {
-    const extra = state.warm ? 0 : problem.waitWorth;
+    const wait = state.warm ? 0 : problem.waitWorth;
     const hopes = (id: number): Worth => {
-      const seconds = problem.horizon + (labels.begin[id] as number);
-      const at = bound.at(before, seconds);
-      let high = bound.high[at] as number;
-      let low = bound.low[at] as number;
-      bounds.forEach((of, n) => {
-        const spent = labels.spent[id * dims.many + dims.many - bounds.length + n] as number;
-        const limited = of(before, seconds, allowed(workspace, n) - spent);
-        if (limited >= high) return;
-        high = limited;
-        low = Infinity;
-      });
+      const at = bound.at(before, problem.horizon + (labels.begin[id] as number));
       return {
-        high: high < 0 ? -1 : (labels.high[id] as number) + high + extra,
-        low: (labels.low[id] as number) + low,
+        high: (labels.high[id] as number) + (bound.high[at] as number) + wait,
+        low: (labels.low[id] as number) + (bound.low[at] as number),
       };
     };
     let kept = list;
-    if (least) kept = list.filter((id) => !isLess(hopes(id), least));
-    else if (few !== undefined && list.length > few) {
-      const promises = Array.from(list, (id, n) => ({ n, id, ...hopes(id) }));
+    if (least) kept = kept.filter((id) => !isLess(hopes(id), least));
+    if (demands.length > 0) {
+      const prospects = prospectsOf(demands, before, state);
+      kept = kept.filter((id) =>
+        canMeet(
+          workspace,
+          prospects,
+          labels.begin[id] as number,
+          labels.high[id] as number,
+          labels.spent,
+          id * dims.many,
+        ),
+      );
+    }
+    if (few !== undefined && kept.length > few) {
+      const promises = Array.from(kept, (id, n) => ({ n, id, ...hopes(id) }));
       promises.sort((a, b) => b.high - a.high || b.low - a.low);
       kept = Int32Array.from(
         promises.slice(0, few).sort((a, b) => a.n - b.n),
@@ -55,10 +68,52 @@ export function narrowed(workspace: Workspace, fronts: Fronts, before: number, n
   return left;
 }
 
-/** How much of a limit there is, for the limits kept an eye on in the order of their figures. */
-function allowed({ problem, dims, caps }: Workspace, n: number): number {
-  const k = dims.general >= 0 ? n - 1 : n;
-  return k < 0 ? problem.generalMost : (problem.caps[caps[k] as number]?.most ?? 0);
+/** A demand, and what labels of one state can hope for. */
+export interface Prospect {
+  demand: Demand;
+  hope: Hope;
+  left: Float64Array;
+}
+
+/** The demands on labels of one state, the last first: it is the least certain to be met. */
+export function prospectsOf(demands: readonly Demand[], before: number, state: State): Prospect[] {
+  return demands
+    .map((demand) => ({
+      demand,
+      hope: demand.outlook.before(before, state),
+      left: new Float64Array(MOST_PRICED),
+    }))
+    .reverse();
+}
+
+/** Three capped totals, and the ranks above the last. */
+const MOST_PRICED = 8;
+
+/**
+ * Whether a label can still come to all that is demanded.
+ * @param spent figures of labels, of which those of this one begin at `base`
+ */
+export function canMeet(
+  { problem, dims, caps }: Workspace,
+  prospects: readonly Prospect[],
+  begin: number,
+  high: number,
+  spent: Int32Array,
+  base: number,
+): boolean {
+  const seconds = problem.horizon + begin;
+  const run = dims.general >= 0 ? (spent[base + dims.general] as number) : 0;
+  for (const { demand, hope, left } of prospects) {
+    for (let n = 0; n < caps.length; n++)
+      left[n] = (problem.caps[caps[n] as number]?.most ?? 0) - (spent[base + dims.cap + n] as number);
+    for (let n = 0; n < demand.given.length; n++) {
+      const { rank, amount } = demand.given[n] as Demand["given"][number];
+      left[caps.length + n] = amountOf(rank, high) - amount;
+    }
+    const missing = demand.least - amountOf(demand.rank, high);
+    if (hope(seconds, run, left, missing) < missing) return false;
+  }
+  return true;
 }
 
 function isLess(a: Worth, b: Worth): boolean {

@@ -1,4 +1,5 @@
 import type { FitProblem } from "./problem";
+import { WHOLE } from "./rank";
 import { solveLatest } from "./solve";
 
 /** How long before the start a warm-up has to begin at the latest, seconds; Infinity when it never fits. */
@@ -36,6 +37,6 @@ function leastFor(problem: FitProblem, wanted: (index: number) => number): numbe
     return { ...drill, costs };
   });
   if (all === 0) return 0;
-  const [begin] = solveLatest({ ...problem, drills, waitWorth: 0 }, { high: all, low: 0 }).begins;
+  const [begin] = solveLatest({ ...problem, drills, waitWorth: 0, ranks: [WHOLE] }, { high: all, low: 0 }).begins;
   return begin === undefined ? Infinity : -begin;
 }

@@ -1,12 +1,16 @@
-import { type FitContext, LONGEST_DAY, placeKey } from "../day/context";
+import { type FitContext, LONGEST_DAY } from "../day/context";
 import type { DoseLevel } from "../dose/level";
 import { idealLevel, levelsOf } from "../dose/levelsOf";
 import { climbOf } from "../ladder/climb";
+import { actionsOf } from "../plan/actions";
+import { kitNeeded } from "../plan/kit";
 import { EASY_EFFORT, HARD_EFFORT } from "../plan/limits";
 import { partsOf } from "../plan/order";
 import type { PlanBody, PlanItem } from "../plan/plan";
 import { restOwed } from "../plan/rest";
+import { wordKey } from "../plan/wordKey";
 import { type OpenSpans, openSpans } from "./openSpans";
+import { type Rank, ranksOf } from "./rank";
 import { metricClosure } from "./travelTimes";
 import { type Worth, worthOf } from "./worth";
 
@@ -17,6 +21,8 @@ export interface LevelCost {
   deadline: number;
   /** Rest owed before the next work. */
   rest: number;
+  /** Rest owed before the start, for the hard work in it; 0 when there is none. */
+  owes: number;
   /** Effort it enters and leaves the climb at, and the largest rise between its own rungs. */
   from: number;
   to: number;
@@ -44,8 +50,8 @@ export interface FitDrill {
   /** It counts as continuous general work. */
   general: boolean;
   free: boolean;
-  /** Index of the drill it must follow; −1 for none. */
-  after: number;
+  /** Indices of the drills that it is not done without, and not before: the one it must follow, and the kit it needs. */
+  leaders: number[];
   wholePlace: boolean;
 }
 
@@ -60,7 +66,8 @@ export type Rule =
   | { kind: "wait" }
   | { kind: "general" }
   | { kind: "cap"; cap: CapName }
-  | { kind: "pair" };
+  | { kind: "pair" }
+  | { kind: "kit" };
 
 export type CapName = "volume" | "explosive" | "easy";
 
@@ -83,6 +90,7 @@ export interface BusyPoint {
 export interface FitProblem {
   plan: PlanBody;
   context: FitContext;
+  /** Those that are to be fitted: what is on already is not. */
   drills: FitDrill[];
   /** Runs of drills within which the order may be free, as indices from and up to. */
   parts: { from: number; to: number }[];
@@ -100,6 +108,8 @@ export interface FitProblem {
   longestWait: number;
   /** What a wait within the longest one is worth. */
   waitWorth: number;
+  /** The ranks of the high part of worth, the most important first. */
+  ranks: Rank[];
   /** Most seconds of continuous general work; Infinity for no limit. */
   generalMost: number;
   caps: Cap[];
@@ -120,10 +130,11 @@ export function problemOf(
   context: FitContext,
   { without, horizon = LONGEST_DAY }: ProblemOptions = {},
 ): FitProblem {
+  const items = plan.items.filter((i) => !i.alreadyOn);
   const off = (kind: Rule["kind"]) => without?.kind === kind;
   const places = context.places.map((p) => p.name);
-  const placeAt = new Map(places.map((name, i) => [placeKey(name), i]));
-  const indexOf = (name: string | null) => (name === null ? -1 : (placeAt.get(placeKey(name)) ?? -1));
+  const placeAt = new Map(places.map((name, i) => [wordKey(name), i]));
+  const indexOf = (name: string | null) => (name === null ? -1 : (placeAt.get(wordKey(name)) ?? -1));
   const travel = metricClosure(places.length, off("travel") ? [] : context.travel, indexOf);
   const points = context.points
     .filter((_, i) => !(without?.kind === "point" && without.point === i))
@@ -137,9 +148,18 @@ export function problemOf(
   const windows = context.places.map((p, i) =>
     without?.kind === "window" && without.place === i ? [] : p.windows,
   );
-  const { rows, wait: waitWorth } = worthOf(plan.items);
+  const { rows, wait: waitWorth, units } = worthOf(items);
   const caps = capsOf(plan, context).filter((c) => !(without?.kind === "cap" && without.cap === c.name));
-  const at = new Map(plan.items.map((item, i) => [item.id, i]));
+  const at = new Map(items.map((item, i) => [item.id, i]));
+  // A change that is done already may be the next of its kit.
+  const kit = kitNeeded(plan.items).flatMap((needed, i) =>
+    plan.items[i]?.alreadyOn ? [] : [needed.map((k) => at.get(plan.items[k]?.id ?? "") ?? -1)],
+  );
+  const leadersOf = ({ after }: PlanItem, i: number) => {
+    const leader = off("pair") || after === undefined ? undefined : at.get(after);
+    const all = [...(leader === undefined ? [] : [leader]), ...(off("kit") ? [] : (kit[i] as number[]))];
+    return [...new Set(all)];
+  };
   const shape = {
     caps,
     owedTimes: off("owed") ? 0 : (plan.wait.times ?? 0),
@@ -150,14 +170,14 @@ export function problemOf(
   return {
     plan,
     context,
-    drills: plan.items.map((item, i) => ({
+    drills: items.map((item, i) => ({
       ...kindOf(item),
       ...levelsAndCosts(item, rows[i] ?? [], shape),
       item,
       place: indexOf(item.place || null),
-      after: off("pair") || item.after === undefined ? -1 : (at.get(item.after) ?? -1),
+      leaders: leadersOf(item, i),
     })),
-    parts: partsOf(plan.items).flatMap((part) => looseParts(plan.items, part)),
+    parts: partsLeft(plan.items).flatMap((part) => looseParts(items, part)),
     places,
     travel,
     startPlace: indexOf(context.startPlace),
@@ -168,10 +188,22 @@ export function problemOf(
     leastWait: shape.leastWait,
     longestWait: plan.wait.longestSeconds,
     waitWorth,
+    ranks: ranksOf(units),
     generalMost: off("general") ? Infinity : (plan.limits?.generalMinutes ?? Infinity) * 60,
     caps,
     horizon,
   };
+}
+
+/** The parts of a plan without what is on already, which still parts what it stands between. */
+function partsLeft(items: readonly PlanItem[]) {
+  let from = 0;
+  return partsOf(items).flatMap((part) => {
+    const to = from + items.slice(part.from, part.to).filter((i) => !i.alreadyOn).length;
+    const left = { from, to };
+    from = to;
+    return left.from < left.to ? [left] : [];
+  });
 }
 
 /** A part in which nothing is free is as many parts as it has drills: there is only one order. */
@@ -209,13 +241,17 @@ function levelsAndCosts(item: PlanItem, rows: readonly Worth[], shape: CostShape
   const levels = levelsOf(item.dose);
   const calm = item.calm !== undefined;
   const costs = levels.map((level, k): LevelCost => {
-    const owed = calm ? 0 : shape.owedTimes * hardSeconds(item, level);
-    const uses = { volume: actionsIn(item, level), explosive: explosiveIn(item, level), easy: 0 };
-    uses.easy = easyDebt(item, level, shape.easyPercent);
+    const owes = calm ? 0 : shape.owedTimes * hardSeconds(item, level);
+    const uses = {
+      volume: actionsOf(item, level, "volume"),
+      explosive: actionsOf(item, level, "explosive"),
+      easy: easyDebt(item, level, shape.easyPercent),
+    };
     return {
       seconds: level.seconds,
-      deadline: Math.min(0, -Math.max(calm ? 0 : shape.leastWait, owed)),
+      deadline: Math.min(0, -Math.max(calm ? 0 : shape.leastWait, owes)),
       rest: shape.rests && !calm ? restOwed(item.restAfter, level.workSeconds) : 0,
+      owes,
       ...climbOf(item, level),
       uses: shape.caps.map((c) => uses[c.name]),
       worth: rows[k] as Worth,
@@ -224,23 +260,10 @@ function levelsAndCosts(item: PlanItem, rows: readonly Worth[], shape: CostShape
   return { levels, ideal: idealLevel(item.dose), costs };
 }
 
-/** Seconds of work at or above hard effort; of a ladder only the rungs that are. */
+/** Seconds of work at or above hard effort, rests and a partner's turns left out; of a ladder only the rungs that are. */
 export function hardSeconds(item: PlanItem, level: DoseLevel): number {
   if (!level.rungs) return item.intensity >= HARD_EFFORT ? level.workSeconds : 0;
-  return level.rungs.reduce((sum, r) => sum + (r.intensity >= HARD_EFFORT ? r.seconds : 0), 0);
-}
-
-const COUNTED = ["reps", "attempts", "tries"];
-
-/** Repetitions of the sport's own actions: what is counted in technical and priming drills. */
-function actionsIn(item: PlanItem, { volume }: DoseLevel): number {
-  const own = item.phase === "technical" || item.phase === "prime";
-  return own && COUNTED.includes(volume.unit) ? volume.amount : 0;
-}
-
-function explosiveIn(item: PlanItem, { volume }: DoseLevel): number {
-  const explosive = item.details?.flags.includes("explosive") ?? false;
-  return explosive && COUNTED.includes(volume.unit) ? volume.amount : 0;
+  return level.rungs.reduce((sum, r) => sum + (r.intensity >= HARD_EFFORT ? r.workSeconds : 0), 0);
 }
 
 /**

@@ -1,9 +1,7 @@
-import type { PlanBody } from "../plan/plan";
 import type { Fit } from "./fit";
-import { problemOf, type Rule } from "./problem";
+import { type FitProblem, problemOf, type Rule } from "./problem";
 import type { FitProfile } from "./profile";
 import { rulesOf } from "./rules";
-import type { Solution } from "./solution";
 import { solveAt } from "./solve";
 
 /** What kept a drill from its ideal: time, one rule, or several things at once. */
@@ -27,16 +25,17 @@ export function boundsOf(profile: FitProfile, fit: Fit): Map<string, Bound> {
       open.delete(id);
     }
   };
-  if (open.size > 0) mark(levelsOf(plan, solveAt(problemOf(plan, context))), { kind: "time" });
+  if (open.size > 0) mark(levelsOf(problemOf(plan, context)), { kind: "time" });
   for (const rule of rulesOf(profile.problem)) {
     if (open.size === 0) break;
-    mark(levelsOf(plan, solveAt(problemOf(plan, context, { without: rule }))), rule);
+    mark(levelsOf(problemOf(plan, context, { without: rule })), rule);
   }
   for (const id of open.keys()) bounds.set(id, { kind: "together" });
   return bounds;
 }
 
-/** Levels by drill in the last of the plans. */
-function levelsOf({ items }: PlanBody, { begins, stepsOf }: Solution): Map<string, number> {
-  return new Map(stepsOf(begins.length - 1).map((s) => [items[s.drill]?.id ?? "", s.level]));
+/** Levels by drill in the best plan. */
+function levelsOf(problem: FitProblem): Map<string, number> {
+  const { begins, stepsOf } = solveAt(problem);
+  return new Map(stepsOf(begins.length - 1).map((s) => [problem.drills[s.drill]?.item.id ?? "", s.level]));
 }

@@ -1,7 +1,7 @@
 import { Board } from "./board";
 import { Labels, mergeLists, Sieve } from "./labels";
 import type { Limits } from "./limits";
-import { type Narrowing, narrowed } from "./narrow";
+import { canMeet, type Narrowing, narrowed, type Prospect, prospectsOf } from "./narrow";
 import type { OpenSpan } from "./openSpans";
 import { latestEnd, type Placing } from "./placing";
 import type { FitDrill, FitProblem, LevelCost } from "./problem";
@@ -15,8 +15,10 @@ export type OnPart = (share: number) => void;
 
 export interface SearchOptions {
   onPart?: OnPart | undefined;
-  /** The most labels made and compared; no limit unless given. */
+  /** The most comparisons of labels; no limit unless given. */
   within?: number | undefined;
+  /** The most labels kept; no limit unless given. */
+  most?: number | undefined;
 }
 
 /** A search was given up because it would take too long. */
@@ -27,21 +29,21 @@ export class TooMuchWork extends Error {}
  * may depend on.
  * @param limits those on totals that are kept an eye on
  * @param narrowing what is dropped on the way; null to drop nothing
- * @throws {TooMuchWork} when it takes more than `within`
+ * @throws {TooMuchWork} when it takes more than `within` or `most`
  */
 export function search(
   problem: FitProblem,
   limits: Limits,
   narrowing: Narrowing | null,
-  { onPart, within = Infinity }: SearchOptions = {},
+  { onPart, within = Infinity, most = Infinity }: SearchOptions = {},
 ): Solution {
-  const workspace = workspaceFor(problem, limits, within);
+  const workspace = workspaceFor(problem, limits, { within, most });
   const { labels } = workspace;
   const start: State = { place: problem.startPlace, entry: -1, warm: false, owed: 0 };
   let fronts: Fronts = new Map([[keyOf(start), { state: start, list: Int32Array.of(0) }]]);
   for (let p = problem.parts.length - 1; p >= 0; p--) {
     const part = problem.parts[p] as { from: number; to: number };
-    fronts = forgetful(workspace, goThrough(workspace, part, fronts), part);
+    fronts = forgetful(workspace, goThrough(workspace, part, fronts, narrowing), part);
     if (narrowing) fronts = narrowed(workspace, fronts, part.from, narrowing);
     onPart?.(1 - p / problem.parts.length);
   }
@@ -60,7 +62,12 @@ function goesOn({ reached, stepPoints }: FitProblem, { state: { entry } }: Front
 }
 
 /** All the ways through one part: which drills of it, at which level, and in which order where that is free. */
-function goThrough(workspace: Workspace, part: { from: number; to: number }, fronts: Fronts): Fronts {
+function goThrough(
+  workspace: Workspace,
+  part: { from: number; to: number },
+  fronts: Fronts,
+  narrowing: Narrowing | null,
+): Fronts {
   const { drills } = workspace.problem;
   const all = Array.from({ length: part.to - part.from }, (_, k) => part.from + k);
   const free = all.filter((i) => drills[i]?.free);
@@ -76,18 +83,25 @@ function goThrough(workspace: Workspace, part: { from: number; to: number }, fro
       free.forEach((drill, n) => {
         if (kept & (1 << n)) return;
         const to = kept | (1 << n);
-        row[to] = keep(workspace, drill, here, ahead, row[to] ?? new Map());
+        row[to] = keep(workspace, drill, here, ahead, row[to] ?? new Map(), null);
       });
     }
     if (left === 0) break;
     const drill = fixed[left - 1] as number;
-    row = row.map((here) => here && keep(workspace, drill, here, ahead, here));
+    row = row.map((here) => here && keep(workspace, drill, here, ahead, here, free.length > 0 ? null : narrowing));
   }
   return row.reduce<Fronts>((into, here) => (here ? joined(workspace, into, here) : into), new Map());
 }
 
 /** Keeps a drill, at every level, before everything in `fronts`, and puts what comes of it beside what is in `into`. */
-function keep(workspace: Workspace, index: number, fronts: Fronts, ahead: Ahead, into: Fronts): Fronts {
+function keep(
+  workspace: Workspace,
+  index: number,
+  fronts: Fronts,
+  ahead: Ahead,
+  into: Fronts,
+  narrowing: Narrowing | null,
+): Fronts {
   const { problem, bits, collector } = workspace;
   const drill = problem.drills[index] as FitDrill;
   const result = new Map(into);
@@ -95,6 +109,7 @@ function keep(workspace: Workspace, index: number, fronts: Fronts, ahead: Ahead,
     const { state } = group[0] as Front;
     const next = nextState(bits, index, drill, state);
     const key = keyOf(next);
+    const prospects = prospectsOf(narrowing?.demands ?? [], index, next);
     const old = result.get(key);
     if (old) collector.load(old.list);
     for (const [to, levels] of levelsByTop(drill, problem.stepPoints)) {
@@ -103,10 +118,10 @@ function keep(workspace: Workspace, index: number, fronts: Fronts, ahead: Ahead,
         : group;
       const list = before.reduce<Int32Array>((all, f) => mergeLists(workspace.labels, all, f.list), NOTHING);
       for (const level of levels)
-        prepend(workspace, { drill, level, cost: drill.costs[level] as LevelCost, state, ahead }, list);
+        prepend(workspace, { drill, level, cost: drill.costs[level] as LevelCost, state, ahead, prospects }, list);
     }
     const list = collector.drain(index);
-    if (workspace.labels.effort > workspace.within) throw new TooMuchWork();
+    if (workspace.labels.effort > workspace.within || workspace.labels.count > workspace.most) throw new TooMuchWork();
     if (list.length > 0) result.set(key, { state: next, list });
   }
   return result;
@@ -144,8 +159,10 @@ function nextState(bits: ReadonlyMap<number, number>, index: number, drill: FitD
   let { owed } = state;
   const own = bits.get(index);
   if (own !== undefined && has(owed, own)) owed -= own;
-  const leader = drill.after >= 0 ? bits.get(drill.after) : undefined;
-  if (leader !== undefined && !has(owed, leader)) owed += leader;
+  for (const leader of drill.leaders) {
+    const bit = bits.get(leader);
+    if (bit !== undefined && !has(owed, bit)) owed += bit;
+  }
   return {
     place: drill.place >= 0 ? drill.place : state.place,
     entry: drill.technical ? (drill.costs[0]?.from ?? -1) : state.entry,
@@ -157,12 +174,14 @@ function nextState(bits: ReadonlyMap<number, number>, index: number, drill: FitD
 interface Prepending extends Spent {
   level: number;
   state: State;
+  /** What is demanded of it, and what it can hope for. */
+  prospects: readonly Prospect[];
 }
 
 /** Offers one drill at one level before each label of a list, as late as can be. What cannot hold is left away. */
 function prepend(workspace: Workspace, what: Prepending, list: Int32Array): void {
   const { problem, labels, dims, collector } = workspace;
-  const { drill, level, cost, state } = what;
+  const { drill, level, cost, state, prospects } = what;
   const { seconds } = cost;
   const placing = placingOf(workspace, what);
   const makesWait = drill.warming && !state.warm;
@@ -175,15 +194,18 @@ function prepend(workspace: Workspace, what: Prepending, list: Int32Array): void
     const id = list[n] as number;
     const next = labels.begin[id] as number;
     const ready = dims.rest < 0 ? next : -(labels.spent[id * dims.many + dims.rest] as number);
-    const end = latestEnd(placing, next, ready);
+    let end = latestEnd(placing, next, ready);
+    if (dims.owed >= 0 && cost.owes > 0)
+      end = Math.min(end, -cost.owes - (labels.spent[id * dims.many + dims.owed] as number));
     const open = placing.spans.find((s) => Math.min(end, s.to) - seconds * s.turns >= s.from);
     if (!open) continue;
     const finish = Math.min(end, open.to);
     const takes = seconds * open.turns;
     const begin = finish - takes;
-    if (dims.many > 0 && !spend(workspace, what, id, begin, ready)) continue;
+    if (dims.many > 0 && !spend(workspace, what, id, { begin, end: finish, ready })) continue;
     let high = (labels.high[id] as number) + addHigh;
     if (makesWait && finish >= -problem.longestWait) high += problem.waitWorth;
+    if (prospects.length > 0 && !canMeet(workspace, prospects, begin, high, collector.spentOf, 0)) continue;
     collector.add(begin, takes, high, (labels.low[id] as number) + addLow, id, level);
   }
 }

@@ -12,12 +12,13 @@ it("equals the brute force", () => {
   fc.assert(
     fc.property(anyDay(3), fc.integer({ min: 0, max: SMALL_DAY / GRID }), ({ plan, day }, tens) => {
       const available = tens * GRID;
-      const solution = solve(problemOf(plan, day));
+      const problem = problemOf(plan, day);
+      const solution = solve(problem);
       const one = solveAt(problemOf(plan, day, { horizon: available }));
       const at = solution.begins.findLastIndex((b) => b >= -available);
       const steps = solution.stepsOf(at);
       const done: Done[] = steps.map((s) => ({
-        id: plan.items[s.drill]?.id as string,
+        id: problem.drills[s.drill]?.item.id as string,
         levelIndex: s.level,
         beginSeconds: s.begin,
         spanSeconds: s.span,

@@ -1,7 +1,9 @@
 import { boundOf } from "./bound";
-import { capBound, generalBound, type LimitBound } from "./limitBound";
-import { brokenLimits, isBroken, type Limits, NO_LIMITS, withMore } from "./limits";
+import { networkFor, outlookOf } from "./bounds/outlook";
+import { allLimits, brokenLimits, isBroken, type Limits, NO_LIMITS, withMore } from "./limits";
+import { solveLimited } from "./limited";
 import type { FitProblem } from "./problem";
+import { WHOLE } from "./rank";
 import { type OnPart, search, TooMuchWork } from "./search";
 import type { Solution } from "./solution";
 import type { Worth } from "./worth";
@@ -34,8 +36,6 @@ export function solveWithin(problem: FitProblem, within: number, onPart?: OnPart
 
 /** How many labels of a state are kept when a good plan is wanted quickly, not the best. */
 const FEW = 12;
-/** The same where totals are limited: what promises most is then often what cannot be kept. */
-const FEW_LIMITED = 100;
 
 /**
  * Finds the best plan for one time available, exactly, and sooner than for every time: a quick search finds a good
@@ -60,30 +60,31 @@ export function solveFreely(problem: FitProblem): { solution: Solution; keepsLim
  */
 export function solveLatest(problem: FitProblem, least: Worth): Solution {
   const bound = boundOf(problem);
-  return asLimited(problem, (limits) => search(problem, limits, { bound, bounds: [], least }), {
-    lastOnly: true,
-  });
+  const attempt: Attempt = (limits) => {
+    if (!isBroken(limits)) return search(problem, limits, { bound, least });
+    const outlook = outlookOf(problem, limits, networkFor(problem, limits), WHOLE, []);
+    return search(problem, limits, {
+      bound,
+      least,
+      demands: [{ rank: WHOLE, least: least.high, outlook, given: [] }],
+    });
+  };
+  return asLimited(problem, attempt, { lastOnly: true });
 }
 
-/** A search for one time, twice: for a good plan, and for the best with what cannot come to that dropped. */
+/**
+ * A search for one time. Without limits on totals, twice: for a good plan, and for the best with what cannot come to that
+ * dropped.
+ */
 function searchAt(problem: FitProblem): Attempt {
   const bound = boundOf(problem);
-  const known = new Map<number, LimitBound>();
-  const limitBound = (k: number) => {
-    const old = known.get(k) ?? (k === GENERAL ? generalBound(problem) : capBound(problem, k));
-    known.set(k, old);
-    return old;
-  };
   return (limits, onPart) => {
-    const bounds = [...(limits.general ? [GENERAL] : []), ...limits.caps].map(limitBound);
-    const few = bounds.length > 0 ? FEW_LIMITED : FEW;
-    const good = search(problem, limits, { bound, bounds, few });
+    if (isBroken(limits)) return solveLimited(problem, limits, bound, onPart);
+    const good = search(problem, limits, { bound, few: FEW });
     const least = { high: good.high.at(-1) ?? 0, low: good.low.at(-1) ?? 0 };
-    return search(problem, limits, { bound, bounds, least }, { onPart });
+    return search(problem, limits, { bound, least }, { onPart });
   };
 }
-
-const GENERAL = -1;
 
 type Attempt = (limits: Limits, onPart: OnPart | undefined) => Solution;
 
@@ -106,7 +107,8 @@ function asLimited(problem: FitProblem, attempt: Attempt, { lastOnly = false, on
     const solution = attempt(limits, onShare);
     const broken = brokenLimits(problem, limits, solution, lastOnly);
     if (!isBroken(broken)) return solution;
-    limits = withMore(limits, broken);
+    // One more broken by a second answer, and all of them are put in: each answer takes longer than one more limit.
+    limits = withMore(limits, k === 0 ? broken : allLimits(problem));
   }
 }
 

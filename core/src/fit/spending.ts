@@ -1,16 +1,17 @@
 import type { FitDrill, FitProblem, LevelCost } from "./problem";
 import type { Workspace } from "./workspace";
 
-/** What the drills still to come can add at least and at most to each cap, and at most to general work. */
+/** What the drills still to come can add at least and at most to each cap, and at most to general work and to rest owed. */
 export interface Ahead {
   least: number[];
   most: number[];
   general: number;
+  owes: number;
 }
 
 /** What can still be added by the drills before an index. */
 export function whatIsAhead({ drills, caps }: FitProblem, before: number): Ahead {
-  const ahead: Ahead = { least: caps.map(() => 0), most: caps.map(() => 0), general: 0 };
+  const ahead: Ahead = { least: caps.map(() => 0), most: caps.map(() => 0), general: 0, owes: 0 };
   for (let i = 0; i < before; i++) {
     const { costs, general } = drills[i] as FitDrill;
     caps.forEach((_, k) => {
@@ -18,6 +19,7 @@ export function whatIsAhead({ drills, caps }: FitProblem, before: number): Ahead
       ahead.least[k] = (ahead.least[k] as number) + Math.min(0, ...uses);
       ahead.most[k] = (ahead.most[k] as number) + Math.max(0, ...uses);
     });
+    ahead.owes += Math.max(...costs.map((c) => c.owes));
     if (general) ahead.general += Math.max(...costs.map((c) => c.seconds));
   }
   return ahead;
@@ -30,8 +32,16 @@ export interface Spent {
   ahead: Ahead;
 }
 
-/** Reckons what is spent with one drill more; false when it is more than is allowed. */
-export function spend(workspace: Workspace, what: Spent, id: number, begin: number, ready: number): boolean {
+/**
+ * Reckons what is spent with one drill more; false when it is more than is allowed.
+ * @param begin when it begins; `end` when it ends; `ready` when the next work after it begins
+ */
+export function spend(
+  workspace: Workspace,
+  what: Spent,
+  id: number,
+  { begin, end, ready }: { begin: number; end: number; ready: number },
+): boolean {
   const { problem, labels, dims, caps, longestRest, collector } = workspace;
   const { drill, cost, ahead } = what;
   const spent = collector.spentOf;
@@ -40,6 +50,12 @@ export function spend(workspace: Workspace, what: Spent, id: number, begin: numb
     const nextWork = drill.resting ? ready : begin;
     // Further off than the longest rest there is, it makes no difference.
     spent[dims.rest] = -Math.min(nextWork, begin + longestRest);
+  }
+  if (dims.owed >= 0) {
+    const now = labels.spent[before + dims.owed] as number;
+    const needed = cost.owes > 0 ? now + cost.owes + end - begin : now;
+    // So far from the start that nothing to come can owe more than there is, it makes no difference.
+    spent[dims.owed] = Math.max(needed, -begin - ahead.owes);
   }
   if (dims.general >= 0) {
     const now = drill.general ? (labels.spent[before + dims.general] as number) + cost.seconds : 0;

@@ -5,9 +5,10 @@ import type { Limits } from "./limits";
 import { busySpans } from "./openSpans";
 import type { FitDrill, FitProblem } from "./problem";
 
-/** Rests, general work, then the caps: which figures are kept of a label, and where. */
+/** Rests, rest owed before the start, general work, then the caps: which figures are kept of a label, and where. */
 export interface Dims {
   rest: number;
+  owed: number;
   general: number;
   cap: number;
   many: number;
@@ -25,12 +26,13 @@ export interface Workspace {
   longestRest: number;
   /** The bit of each drill that others must follow. */
   bits: Map<number, number>;
-  /** The most comparisons of labels. */
+  /** The most comparisons of labels, and the most labels. */
   within: number;
+  most: number;
 }
 
 /** Sets up a search that keeps an eye on some of the limits on totals. */
-export function workspaceFor(problem: FitProblem, { general, caps }: Limits, within: number): Workspace {
+export function workspaceFor(problem: FitProblem, { owed, general, caps }: Limits, { within, most }: { within: number; most: number }): Workspace {
   const { drills } = problem;
   const longestRest = Math.max(0, ...drills.flatMap((d) => d.costs.map((c) => c.rest)));
   // Where nothing that is itself rest comes after a drill that owes one, the next work is simply the next drill.
@@ -42,11 +44,11 @@ export function workspaceFor(problem: FitProblem, { general, caps }: Limits, wit
   const rests = owing.some((p) => anyIn(drills, p, (d) => d.costs.some((c) => c.rest > 0)));
   const dims = {
     rest: rests ? 0 : -1,
-    general: general ? Number(rests) : -1,
-    cap: Number(rests) + Number(general),
-    many: Number(rests) + Number(general) + caps.length,
+    owed: owed ? Number(rests) : -1,
+    general: general ? Number(rests) + Number(owed) : -1,
+    cap: Number(rests) + Number(owed) + Number(general),
+    many: Number(rests) + Number(owed) + Number(general) + caps.length,
   };
-  const leaders = [...new Set(drills.map((d) => d.after).filter((a) => a >= 0))];
   const labels = new Labels(dims.many);
   // The first label is the start itself.
   labels.parent[labels.count++] = -1;
@@ -58,9 +60,15 @@ export function workspaceFor(problem: FitProblem, { general, caps }: Limits, wit
     dims,
     busy: busySpans(problem.points),
     longestRest,
-    bits: new Map(leaders.map((leader, n) => [leader, 2 ** n])),
+    bits: leaderBitsOf(problem),
     within,
+    most,
   };
+}
+
+/** A bit for every drill that others are not done without, as they stand in a state's `owed`. */
+export function leaderBitsOf({ drills }: FitProblem): Map<number, number> {
+  return new Map([...new Set(drills.flatMap((d) => d.leaders))].map((leader, n) => [leader, 2 ** n]));
 }
 
 function anyIn(

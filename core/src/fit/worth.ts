@@ -15,6 +15,8 @@ export interface Worths {
   rows: Worth[][];
   /** What a wait no longer than the longest tolerated is worth; goes to `high`. */
   wait: number;
+  /** The units of the ranks of `high`, the most important first: see rank.ts. */
+  units: number[];
 }
 
 /**
@@ -29,7 +31,7 @@ export interface Worths {
  * 90 drills the sums stay below 2^53 and are exact (tested for every mix of priorities).
  */
 export function worthOf(items: readonly PlanItem[]): Worths {
-  const { essential, useful, wait } = highWeights(items);
+  const { essential, useful, wait, units } = highWeights(items);
   const mostTies = POINTS * (items.length * 4 + 3) * items.length;
   const beyondPoint = mostTies + 1;
   const extraPoint = beyondPoint * (POINTS * items.length + 1);
@@ -46,7 +48,7 @@ export function worthOf(items: readonly PlanItem[]): Worths {
       return { high: (item.phase === "kit" ? keptKit : kept) + point * points, low };
     });
   });
-  return { rows, wait };
+  return { rows, wait, units };
 }
 
 /** Points for `k` of `all` equal steps. Strictly rising while `all` is at most 60. */
@@ -65,6 +67,7 @@ function highWeights(items: readonly PlanItem[]): {
   essential: RankWeight;
   useful: RankWeight;
   wait: number;
+  units: number[];
 } {
   const count = (priority: PlanItem["priority"]) => items.filter((i) => i.priority === priority).length;
   const below = count("extra");
@@ -77,5 +80,7 @@ function highWeights(items: readonly PlanItem[]): {
   const point = below + many * (usefulKept + POINTS * usefulPoint) + 1;
   const wait = point * (POINTS * essentials + 1);
   const kept = 2 * wait;
-  return { essential: { kept, keptKit: kept * (essentials + 1), point }, useful, wait };
+  // Essentials kept and the wait, essential points, useful kept, useful points, extras kept.
+  const units = [wait, point, usefulKept, usefulPoint, 1].filter((u, i, all) => all.indexOf(u) === i);
+  return { essential: { kept, keptKit: kept * (essentials + 1), point }, useful, wait, units };
 }

@@ -91,6 +91,8 @@ function levelOf(rungs: readonly { rung: Rung; levels: DoseLevel[] }[], climb: C
         counts: level.counts,
         seconds: level.seconds,
         restSeconds,
+        workSeconds: level.workSeconds,
+        actions: level.actions,
       },
       level,
     };
@@ -103,6 +105,8 @@ function levelOf(rungs: readonly { rung: Rung; levels: DoseLevel[] }[], climb: C
     seconds: climbed.reduce((sum, { of }) => sum + of.seconds + of.restSeconds, 0),
     workSeconds: levels.reduce((sum, level) => sum + level.workSeconds, 0),
     volume,
+    actions: levels.reduce((sum, level) => sum + level.actions, 0),
+    ...(levels.some((level) => level.uncounted) ? { uncounted: true as const } : {}),
     words: `${climb.length} ${climb.length === 1 ? "rung" : "rungs"}, ${first} → ${top} %, ${volumeWords(volume)}`,
     counts: [{ noun: ["rung", "rungs"], amount: climb.length }, volumeCount(volume)],
     rungs: climbed.map((c) => c.of),

@@ -1,5 +1,6 @@
 import type { BodyArea } from "../drill/bodyArea";
 import type { PlanItem } from "./plan";
+import { wordKey } from "./wordKey";
 
 export interface Covered<T> {
   what: T;
@@ -15,7 +16,7 @@ export interface Coverage {
   sides: Covered<"better side" | "other side">[];
 }
 
-const same = (a: string, b: string) => a.toLocaleLowerCase() === b.toLocaleLowerCase();
+const same = (a: string, b: string) => wordKey(a) === wordKey(b);
 
 /**
  * What is touched and what is left cold.

@@ -47,6 +47,8 @@ export const planItemSchema = z.strictObject({
   calm: z.enum(["quiet", "keep-warm"]).optional(),
   /** It needs the whole of its place, not half of it. */
   wholePlace: z.literal(true).optional(),
+  /** A change of kit that is done already: it takes no time, and nothing waits for it. */
+  alreadyOn: z.literal(true).optional(),
 });
 
 export type PlanItem = z.infer<typeof planItemSchema>;

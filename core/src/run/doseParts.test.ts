@@ -72,7 +72,7 @@ it("gives the partner the turn, or swaps roles", () => {
   expect(told(lunges)).toEqual([
     "work 6 Attempt 1 of 2",
     "rest 6 Partner's turn",
-    "rest 20 Rest",
+    "rest 4 Rest",
     "work 6 Attempt 2 of 2",
     "rest 6 Partner's turn",
   ]);

@@ -1,11 +1,11 @@
 import { attemptRest } from "../dose/attemptsDose";
-import type { CircuitDose } from "../dose/circuitDose";
-import type { GateDose } from "../dose/gateDose";
+import { restBesidePartner } from "../dose/bouts";
+import { type CircuitDose, movementSeconds } from "../dose/circuitDose";
 import { roundSeconds } from "../dose/lengthsDose";
 import type { LevelCount } from "../dose/level";
 import type { Partner } from "../dose/partner";
 import type { PlainDose } from "../dose/plainDose";
-import type { RepsDose } from "../dose/repsDose";
+import { inOneSlot, type RepsDose, setSeconds } from "../dose/repsDose";
 import { type Sides, sideCount } from "../dose/sides";
 import type { RunPart } from "./runPart";
 
@@ -17,11 +17,20 @@ interface Level {
 
 /** A dose taken apart into what is counted through while it is run. The seconds of the parts add up to the level's. */
 export function doseParts(dose: PlainDose, level: Level): RunPart[] {
-  const parts = aloneParts(dose, level).filter((p) => p.seconds > 0);
-  return dose.partner ? withPartner(parts, dose.partner) : parts;
+  const { bouts, between, after } = boutsOf(dose, level);
+  // At a gate nobody counts whose try it is.
+  const together = dose.kind === "gate" && dose.partner?.mode === "alternating";
+  return withPartner(bouts, between, after, together ? undefined : dose.partner).filter((p) => p.seconds > 0);
 }
 
-function aloneParts(dose: PlainDose, { counts, seconds }: Level): RunPart[] {
+/** Bouts, each of some parts, what lies between every two, and what comes after the last. */
+interface Taken {
+  bouts: RunPart[][];
+  between: RunPart;
+  after: number;
+}
+
+function boutsOf(dose: PlainDose, { counts, seconds }: Level): Taken {
   const [first = 1, second = 1] = counts.map((c) => c.amount);
   switch (dose.kind) {
     case "time":
@@ -34,17 +43,21 @@ function aloneParts(dose: PlainDose, { counts, seconds }: Level): RunPart[] {
       ]);
     }
     case "reps":
-      return repsParts(dose, first, second);
+      return repsBouts(dose, first, second);
     case "attempts":
-      return bouts("Attempt", first, dose.sides, attemptRest(dose), (words) => work(words, dose.secondsEach));
+      return numbered("Attempt", first, dose.sides, attemptRest(dose), (words) =>
+        work(words, dose.secondsEach),
+      );
     case "lengths":
-      return bouts("Round", first, "one", dose.restSeconds, (words) =>
+      return numbered("Round", first, "one", dose.restSeconds, (words) =>
         work(words, roundSeconds(dose, second)),
       );
-    case "gate":
-      return bySide(dose.sides, 0, (side) => [work(side, gateSideSeconds(dose, seconds))]);
+    case "gate": {
+      const side = onceSeconds(seconds, dose.partner) / sideCount(dose.sides);
+      return bySide(dose.sides, 0, (name) => [work(name, side)]);
+    }
     case "circuit":
-      return circuitParts(dose, first);
+      return circuitBouts(dose, first);
   }
 }
 
@@ -56,73 +69,98 @@ function sideNames(sides: Sides): string[] {
   return [sides === "dominant" ? "better side" : ""];
 }
 
-function bySide(sides: Sides, changeover: number, of: (side: string) => RunPart[]): RunPart[] {
-  return sideNames(sides).flatMap((side, n) => [
-    ...(n > 0 ? [{ kind: "change" as const, words: "Change sides", seconds: changeover }] : []),
-    ...of(side),
-  ]);
+function bySide(sides: Sides, changeover: number, of: (side: string) => RunPart[]): Taken {
+  return {
+    bouts: sideNames(sides).map(of),
+    between: { kind: "change", words: "Change sides", seconds: changeover },
+    after: 0,
+  };
 }
 
 /** So many of something, a side at a time, with a rest between every two. */
-function bouts(
+function numbered(
   noun: string,
   many: number,
   sides: Sides,
   restSeconds: number,
   of: (words: string) => RunPart,
-): RunPart[] {
+): Taken {
   const names = sideNames(sides);
-  const words = Array.from({ length: many }, (_, n) => n).flatMap((n) =>
-    names.map((side) => [many > 1 ? `${noun} ${n + 1} of ${many}` : "", side].filter(Boolean).join(", ")),
+  const bouts = Array.from({ length: many }, (_, n) => n).flatMap((n) =>
+    names.map((side) => [of([many > 1 ? `${noun} ${n + 1} of ${many}` : "", side].filter(Boolean).join(", "))]),
   );
-  return words.flatMap((w, n) => (n > 0 ? [rest(restSeconds), of(w)] : [of(w)]));
+  return { bouts, between: rest(restSeconds), after: 0 };
 }
 
-function repsParts(dose: RepsDose, sets: number, reps: number): RunPart[] {
-  const { secondsPerRep, slotSeconds, tempo } = dose;
-  const seconds = reps * secondsPerRep;
+function repsBouts(dose: RepsDose, sets: number, reps: number): Taken {
+  const { secondsPerRep, slotSeconds, slotFor, tempo, partner } = dose;
+  const seconds = setSeconds(dose, reps);
   const set = (words: string): RunPart => ({
     ...work(words, seconds),
     reps,
     repSeconds: secondsPerRep,
     ...(tempo ? { tempo } : {}),
   });
-  if (slotSeconds === undefined) return bouts("Set", sets, dose.sides, dose.restSeconds, set);
-  // In a slot what the set leaves is rest, after the last one too.
+  const of = (restSeconds: number, after: number) => ({
+    ...numbered("Set", sets, dose.sides, restSeconds, set),
+    after,
+  });
+  if (slotSeconds === undefined) return of(dose.restSeconds, 0);
+  if (slotFor) {
+    const { restSeconds, lastSeconds } = inOneSlot(dose, slotSeconds);
+    return of(restSeconds, lastSeconds);
+  }
+  // In a slot what the set leaves is rest, after the last one too; in turn, the partner's set is in it as well.
   const spare = slotSeconds - seconds;
-  return [...bouts("Set", sets, dose.sides, spare, set), rest(spare)];
+  return of(spare, partner?.mode === "alternating" ? restBesidePartner(spare, seconds) : spare);
 }
 
-function circuitParts(dose: CircuitDose, rounds: number): RunPart[] {
+function circuitBouts(dose: CircuitDose, rounds: number): Taken {
   const { movements, restSeconds, roundRestSeconds } = dose;
-  return Array.from({ length: rounds }, (_, r) => r).flatMap((r) =>
-    movements.flatMap((m, n): RunPart[] => {
-      const words = rounds > 1 ? `${m.name}, round ${r + 1} of ${rounds}` : m.name;
-      const before = n > 0 ? restSeconds : r > 0 ? roundRestSeconds : 0;
-      return [rest(before), { kind: m.breather ? "rest" : "work", words, seconds: m.seconds }];
-    }),
-  );
+  const round = (r: number) =>
+    movements.flatMap((m, n): RunPart[] => [
+      ...(n > 0 ? [rest(restSeconds)] : []),
+      {
+        kind: m.breather ? "rest" : "work",
+        words: rounds > 1 ? `${m.name}, round ${r + 1} of ${rounds}` : m.name,
+        seconds: movementSeconds(m),
+      },
+    ]);
+  return {
+    bouts: Array.from({ length: rounds }, (_, r) => round(r)),
+    between: rest(roundRestSeconds),
+    after: 0,
+  };
 }
 
-/** What one side of a gate is planned for, of a level that may be with a partner. */
-function gateSideSeconds({ sides, partner }: GateDose, seconds: number): number {
-  return aloneSeconds(seconds, partner) / sideCount(sides);
+/** Seconds of it without what roles swapped add. */
+function onceSeconds(seconds: number, partner: Partner | undefined): number {
+  return partner?.mode === "swapped" ? (seconds - partner.changeoverSeconds) / 2 : seconds;
 }
 
-function aloneSeconds(seconds: number, partner: Partner | undefined): number {
-  if (!partner || partner.mode === "together") return seconds;
-  return (seconds - (partner.mode === "swapped" ? partner.changeoverSeconds : 0)) / 2;
-}
-
-/** In turn: each stretch of work is followed by the partner's. Roles swapped: all of it again, after the changeover. */
-function withPartner(parts: RunPart[], { mode, changeoverSeconds }: Partner): RunPart[] {
-  if (mode === "together") return parts;
-  if (mode === "alternating")
-    return parts.flatMap((p): RunPart[] =>
-      p.kind === "work"
-        ? [p, { kind: "rest", words: "Partner's turn", seconds: p.seconds }]
-        : [{ ...p, seconds: p.seconds * 2 }],
-    );
-  const swap: RunPart = { kind: "change", words: "Swap roles", seconds: changeoverSeconds };
-  return [...parts, swap, ...parts].filter((p) => p.seconds > 0);
+/**
+ * In turn: each bout is followed by the partner's, which is rest from it. Roles swapped: all of it again, after the
+ * changeover.
+ */
+function withPartner(
+  bouts: readonly RunPart[][],
+  between: RunPart,
+  after: number,
+  partner: Partner | undefined,
+): RunPart[] {
+  const inTurn = partner?.mode === "alternating";
+  const alone = bouts.flatMap((bout, n) => {
+    const own = bout.reduce((sum, p) => sum + p.seconds, 0);
+    const turn: RunPart = { kind: "rest", words: "Partner's turn", seconds: own };
+    const gap = inTurn ? restBesidePartner(between.seconds, own) : between.seconds;
+    return [
+      ...bout,
+      ...(inTurn ? [turn] : []),
+      ...(n < bouts.length - 1 ? [{ ...between, seconds: gap }] : []),
+    ];
+  });
+  const parts = [...alone, rest(after)];
+  if (partner?.mode !== "swapped") return parts;
+  const swap: RunPart = { kind: "change", words: "Swap roles", seconds: partner.changeoverSeconds };
+  return [...parts, swap, ...parts];
 }

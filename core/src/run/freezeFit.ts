@@ -135,12 +135,14 @@ export function stepOfDrill(drill: Omit<DrillContent, "priority">, id: string): 
     ...{ itemId: id, name, phase, intensity, focus, place },
     words: level.words,
     plannedSeconds: level.seconds,
+    actions: level.actions,
     ...(dose.kind === "ladder" ? {} : counted(dose, level)),
   };
 }
 
 function drillsOf({ item, level, levelIndex, spanSeconds }: Placement): RunDrill[] {
-  if (!level) return [];
+  // What is on already takes no time.
+  if (!level || level.seconds === 0) return [];
   const drills = level.rungs ? rungsOf(item, level, levelIndex) : [plainDrill(item, level, levelIndex)];
   // Waiting one's turn is part of what takes turns.
   const turns = spanSeconds - level.seconds;
@@ -157,6 +159,7 @@ function plainDrill(item: PlanItem, level: DoseLevel, levelIndex: number): RunDr
     words: level.words,
     plannedSeconds: level.seconds,
     level: levelIndex,
+    actions: level.actions,
     ...(dose.kind === "ladder" ? {} : counted(dose, level)),
     ...breath,
   };
@@ -184,6 +187,7 @@ function rungsOf(item: PlanItem, level: DoseLevel, levelIndex: number): RunDrill
       plannedSeconds: seconds + restSeconds,
       ladderId: item.id,
       level: levelIndex,
+      actions: rung.actions,
       ...more,
       ...(more.parts && restSeconds > 0 ? { parts: [...more.parts, rest] } : {}),
     };

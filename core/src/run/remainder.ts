@@ -1,4 +1,6 @@
 import { type FitContext, LONGEST_DAY } from "../day/context";
+import { noDetails } from "../drill/details";
+import { isCounted } from "../plan/actions";
 import type { PlanBody, PlanItem } from "../plan/plan";
 import { restOwed } from "../plan/rest";
 import { runClock } from "./runClock";
@@ -103,6 +105,8 @@ function currentItem(items: readonly PlanItem[], state: RunState, now: number): 
     priority: "essential",
     // It is under way, so it gives way last; the effort that it leaves the climb at is known to the day.
     phase: "kit",
+    // Nothing waits for it: it is being done.
+    details: { ...(from.details ?? noDetails()), flags: ["no-condition" as const] },
     intensity: drill.intensity,
     dose: fixedTime(seconds),
     ...(item?.restAfter
@@ -210,10 +214,10 @@ function limitsLeft(
     const ids = new Set(plan.items.filter(is).map((i) => i.id));
     return state.splits
       .filter((s) => s.outcome !== "pending" && ids.has(s.drill.ladderId ?? s.drill.itemId))
-      .reduce((sum, s) => sum + repsIn(s), 0);
+      .reduce((sum, s) => sum + actionsIn(s), 0);
   };
-  const spentReps = counted((i) => i.phase === "technical" || i.phase === "prime");
-  const spentExplosive = counted((i) => i.details?.flags.includes("explosive") ?? false);
+  const spentReps = counted((i) => isCounted(i, "volume"));
+  const spentExplosive = counted((i) => isCounted(i, "explosive"));
   const { volumePercent, explosiveReps } = limits;
   const volumeLeft =
     volumePercent !== undefined && context.usualReps > 0
@@ -228,10 +232,8 @@ function limitsLeft(
   };
 }
 
-/** Repetitions, attempts or tries of a step: those really made at a gate, otherwise those planned. */
-function repsIn({ drill, tries, outcome }: Split): number {
+/** Actions of a step: the tries really made at a gate, otherwise those planned. */
+function actionsIn({ drill, tries, outcome }: Split): number {
   if (drill.gate) return tries.length;
-  if (outcome === "skipped") return 0;
-  const parts = drill.parts?.filter((p) => p.kind === "work") ?? [];
-  return parts.reduce((sum, p) => sum + (p.reps ?? (/^Attempt/.test(p.words) ? 1 : 0)), 0);
+  return outcome === "skipped" ? 0 : (drill.actions ?? 0);
 }

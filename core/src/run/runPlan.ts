@@ -26,6 +26,8 @@ export const runDrillSchema = z.strictObject({
   ladderId: z.uuid().optional(),
   /** The item's level, for saying what a re-fit changes. */
   level: z.number().int().min(0).max(200).optional(),
+  /** Single actions in it, as far as known, for limits on totals. */
+  actions: z.number().int().min(0).max(100_000).optional(),
   /** What is counted through. */
   parts: z.array(runPartSchema).max(600).optional(),
   /** What opens it, side by side. */

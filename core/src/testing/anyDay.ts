@@ -12,7 +12,7 @@ export const GRID = 10;
 /** How far before the start these cases go, seconds. */
 export const SMALL_DAY = 160;
 
-const PLACES = ["Hall", "Rink", "Room"];
+const PLACES = ["H\u00e4ll", "Rink", "Room"];
 
 const tens = (least: number, most: number) => fc.integer({ min: least, max: most }).map((n) => n * GRID);
 const maybe = <T>(of: fc.Arbitrary<T>, freq = 3) => fc.option(of, { nil: undefined, freq });
@@ -39,9 +39,23 @@ const tried: fc.Arbitrary<PlanItem["dose"]> = steps(2).map((attempts) => ({
   rest: { kind: "fixed" as const, seconds: 0 },
 }));
 
+/** In turn with a partner a single attempt takes twice as long and is work for half of it. */
+const anyPartner = fc.constantFrom(
+  undefined,
+  undefined,
+  { mode: "alternating" as const, changeoverSeconds: 0 },
+);
+
+/** Rungs of one attempt or two, with rests within them and after them, alone or in turn with a partner. */
 const laddered: fc.Arbitrary<PlanItem["dose"]> = fc
-  .tuple(fc.constantFrom([20, 45], [30, 60, 90], [60, 75], [30, 75]), fc.constantFrom(0, GRID))
-  .map(([efforts, restSeconds]) => ({
+  .tuple(
+    fc.constantFrom([20, 45], [30, 60, 90], [60, 75], [30, 75], [85, 90]),
+    fc.constantFrom(0, GRID),
+    fc.constantFrom(1, 1, 2),
+    fc.constantFrom(0, GRID),
+    anyPartner,
+  )
+  .map(([efforts, restSeconds, attempts, within, partner]) => ({
     kind: "ladder" as const,
     leastRungs: 1,
     rungs: efforts.map((intensity, i) => ({
@@ -50,10 +64,11 @@ const laddered: fc.Arbitrary<PlanItem["dose"]> = fc
       intensity,
       dose: {
         kind: "attempts" as const,
-        attempts: { floor: 1, ideal: 1, ceiling: 1 },
+        attempts: { floor: attempts, ideal: attempts, ceiling: attempts },
         secondsEach: GRID,
         sides: "one" as const,
-        rest: { kind: "fixed" as const, seconds: 0 },
+        rest: { kind: "fixed" as const, seconds: within },
+        ...(partner ? { partner } : {}),
       },
       focus: "",
       restSeconds,
@@ -66,7 +81,9 @@ interface Drawn {
   intensity: number;
   dose: PlanItem["dose"];
   place: string;
-  flags: ("explosive" | "breather")[];
+  flags: ("explosive" | "breather" | "no-condition")[];
+  equipment: string[];
+  alreadyOn: true | undefined;
   restAfter: PlanItem["restAfter"];
   free: true | undefined;
   follows: number | undefined;
@@ -83,8 +100,11 @@ const anyDrawn: fc.Arbitrary<Drawn> = fc.record({
     { weight: 3, arbitrary: tried },
     { weight: 1, arbitrary: laddered },
   ),
-  place: fc.constantFrom("", ...PLACES),
-  flags: fc.subarray(["explosive", "breather"] as const).map((f) => [...f]),
+  // The day's names in other spellings, and one that it does not know.
+  place: fc.constantFrom("", ...PLACES, " rINK", "Ha\u0308ll", "Nowhere"),
+  flags: fc.subarray(["explosive", "breather", "no-condition"] as const).map((f) => [...f]),
+  equipment: fc.constantFrom([], ["Boots"], ["boots "], ["Glove"]),
+  alreadyOn: maybe(fc.constant(true as const), 6),
   restAfter: maybe(
     fc.oneof(
       fc.record({ kind: fc.constant("seconds" as const), seconds: tens(1, 4) }),
@@ -100,14 +120,17 @@ const anyDrawn: fc.Arbitrary<Drawn> = fc.record({
 function itemsOf(drawn: readonly Drawn[]): PlanItem[] {
   const id = (i: number) => `00000000-0000-4000-8000-00000000000${i}`;
   const items = drawn.map((d, i): PlanItem => {
-    const { flags, follows, restAfter, free, calm, wholePlace, ...rest } = d;
+    const { flags, equipment, alreadyOn, follows, restAfter, free, calm, wholePlace, ...rest } = d;
+    const isKit = d.phase === "kit";
+    const known = flags.length > 0 || (isKit && equipment.length > 0);
     return {
       id: id(i),
       drillId: null,
       name: `Drill ${i}`,
       focus: "",
       ...rest,
-      ...(flags.length > 0 ? { details: { ...noDetails(), flags } } : {}),
+      ...(known ? { details: { ...noDetails(), flags, equipment: isKit ? equipment : [] } } : {}),
+      ...(isKit && alreadyOn ? { alreadyOn } : {}),
       ...(restAfter ? { restAfter } : {}),
       ...(free ? { free } : {}),
       ...(calm ? { calm } : {}),
@@ -166,9 +189,9 @@ const anyContext: fc.Arbitrary<FitContext> = fc
     fitContextSchema.parse({
       places: PLACES.map((name, i) => ({ name, windows: windows[i] })),
       travel: [
-        { from: "Hall", to: "Rink", seconds: ways[0] },
+        { from: "H\u00e4ll", to: "Rink", seconds: ways[0] },
         { from: "Rink", to: "Room", seconds: ways[1] },
-        { from: "Hall", to: "Room", seconds: ways[2] },
+        { from: "Ha\u0308ll", to: "room", seconds: ways[2] },
       ].filter((t) => t.seconds > 0),
       points,
       startPlace,

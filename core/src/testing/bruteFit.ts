@@ -10,7 +10,9 @@ export function rankOf(plan: PlanBody, levels: readonly number[], waitHolds: boo
   const add = (at: number, points: number) => {
     rank[at] = (rank[at] as number) + points;
   };
+  let line = 0;
   plan.items.forEach((item, i) => {
+    if (!item.alreadyOn) line++;
     const level = levels[i] as number;
     if (level < 0) return;
     const [kept, points] = { essential: [1, 3], useful: [4, 5], extra: [6, 7] }[item.priority] as [
@@ -25,7 +27,7 @@ export function rankOf(plan: PlanBody, levels: readonly number[], waitHolds: boo
     add(points, towards);
     if (level > ideal) add(8, Math.round((60 * (level - ideal)) / (last - ideal)));
     const easier = item.intensity < 33.4 ? 2 : item.intensity < 66.7 ? 1 : 0;
-    add(9, ((i + 1) * 4 + easier) * Math.max(1, towards));
+    add(9, (line * 4 + easier) * Math.max(1, towards));
   });
   return rank;
 }
@@ -66,7 +68,8 @@ function* everyChoice(items: readonly PlanItem[]): Generator<number[]> {
     return;
   }
   for (const rest of everyChoice(others)) {
-    for (let k = -1; k < levelsOf(first.dose).length; k++) yield [k, ...rest];
+    const many = first.alreadyOn ? 0 : levelsOf(first.dose).length;
+    for (let k = -1; k < many; k++) yield [k, ...rest];
   }
 }
 
@@ -102,7 +105,7 @@ function latestBegin(
           const now = [{ id: item.id, levelIndex: level, beginSeconds: begin, spanSeconds }, ...done];
           // Nothing done earlier mends what is broken later, but for these two.
           const broken = checkSchedule(plan, day, now, available);
-          if (broken.every((b) => b.startsWith("pair") || b.startsWith("easy"))) search(left - 1, begin, now);
+          if (broken.every((b) => /^(pair|kit|easy)/.test(b))) search(left - 1, begin, now);
         }
       }
     };
@@ -112,8 +115,9 @@ function latestBegin(
 }
 
 function turnsAt(day: FitContext, item: PlanItem): number[] {
-  const windows = day.places.find((p) => p.name === item.place)?.windows ?? [];
-  return windows.length === 0 ? [1] : [...new Set(windows.map((w) => w.turns))];
+  // Any number of turns that the day knows: the checker says which of them holds.
+  const turns = day.places.flatMap((p) => p.windows.map((w) => w.turns));
+  return item.place === "" ? [1] : [...new Set([1, ...turns])];
 }
 
 function orders<T extends { item: PlanItem }>(kept: readonly T[]): T[][] {

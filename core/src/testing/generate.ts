@@ -21,6 +21,10 @@ function range(least: number, most: number) {
     });
 }
 
+/** A field that may be missing altogether. */
+const maybe = <K extends string, T>(key: K, of: fc.Arbitrary<T>) =>
+  ({ [key]: fc.option(of, { nil: undefined }) }) as Record<K, fc.Arbitrary<T | undefined>>;
+
 const small = (max: number) => fc.integer({ min: 0, max });
 
 const anyPartner = fc.option(
@@ -39,14 +43,26 @@ const anyDoseAlone: fc.Arbitrary<PlainDose> = fc.oneof(
     step: fc.integer({ min: 25, max: 60 }),
     sides,
     changeoverSeconds: fc.integer({ min: 0, max: 9 }),
+    ...maybe("secondsPerAction", fc.integer({ min: 1, max: 40 })),
   }),
   fc.record({
     kind: fc.constant("reps" as const),
     sets: range(1, 2),
     reps: range(3, 5),
-    secondsPerRep: fc.integer({ min: 1, max: 4 }),
+    secondsPerRep: fc.integer({ min: 1, max: 9 }).map((halves) => halves / 2),
     sides,
     restSeconds: fc.integer({ min: 0, max: 20 }),
+    ...maybe("slotSeconds", fc.integer({ min: 25, max: 40 })),
+  }),
+  fc.record({
+    kind: fc.constant("reps" as const),
+    sets: range(1, 2),
+    reps: range(3, 5),
+    secondsPerRep: fc.integer({ min: 1, max: 9 }).map((halves) => halves / 2),
+    sides,
+    restSeconds: fc.constant(0),
+    slotSeconds: fc.integer({ min: 200, max: 260 }),
+    slotFor: fc.constant("drill" as const),
   }),
   fc.record({
     kind: fc.constant("attempts" as const),
@@ -100,6 +116,8 @@ const anyDoseAlone: fc.Arbitrary<PlainDose> = fc.oneof(
         seconds: fc.integer({ min: 5, max: 20 }),
         metres: fc.constantFrom(0, 25),
         breather: fc.boolean(),
+        ...maybe("back", fc.constant(true as const)),
+        ...maybe("actions", small(6)),
       }),
       { minLength: 1, maxLength: 3 },
     ),
@@ -112,7 +130,7 @@ const anyDoseAlone: fc.Arbitrary<PlainDose> = fc.oneof(
 /** The same, with a partner or without one. */
 export const anyPlainDose: fc.Arbitrary<PlainDose> = fc
   .tuple(anyDoseAlone, anyPartner)
-  .map(([dose, partner]) => (partner ? { ...dose, partner } : dose));
+  .map(([dose, partner]) => JSON.parse(JSON.stringify(partner ? { ...dose, partner } : dose)));
 
 /** Ladders of a few short rungs. */
 export const anyLadder: fc.Arbitrary<LadderDose> = fc

@@ -1,0 +1,67 @@
+import type { Bound } from "./bound";
+import { networkFor, type Outlook, outlookOf } from "./bounds/outlook";
+import type { Limits } from "./limits";
+import type { Demand } from "./narrow";
+import type { FitProblem } from "./problem";
+import { amountOf, downTo, type Rank, WHOLE } from "./rank";
+import { type OnPart, search, TooMuchWork } from "./search";
+import type { Solution } from "./solution";
+
+/** More labels than this in one go, and the most important rank is better settled by itself first. */
+const MANY_LABELS = 300_000;
+/** A first guess is so much below the most that there can be, as a share of it, and each further one so many times as much. */
+const FIRST_GAP = 5e-7;
+const WIDER = 1.6;
+
+/**
+ * The best plan for one time within limits on totals. A good plan is hard to find there, but the most that any can come to
+ * is known closely: a plan worth nearly that is looked for, then one worth less, until there is one, and whatever cannot
+ * come to that much is dropped on the way. Where too much could, the most important rank of worth is settled by itself,
+ * and the rest is tried again with that known.
+ */
+export function solveLimited(problem: FitProblem, limits: Limits, bound: Bound, onPart?: OnPart): Solution {
+  const { ranks } = problem;
+  const network = networkFor(problem, limits);
+  const demands: Demand[] = [];
+  /** The best that can be had of a rank when those above it are settled. */
+  const best = (rank: Rank, gap: number, of: FitProblem, most: number, onPart?: OnPart) => {
+    const given = demands.map((d) => ({ rank: d.rank, amount: d.least }));
+    const outlook = outlookOf(problem, limits, network, rank, given);
+    const demand = (least: number): Demand => ({ rank, least, outlook, given });
+    const found = nearMost(outlook, gap * outlook.most, (least) =>
+      search(of, limits, { bound, demands: [...demands, demand(least)] }, { onPart, most }),
+    );
+    return { found, demand: demand(amountOf(rank, found.high.at(-1) ?? 0)) };
+  };
+  for (const rank of ranks) {
+    const isLast = rank === ranks.at(-1);
+    try {
+      const most = isLast ? Infinity : MANY_LABELS;
+      return best({ ...rank, unit: WHOLE.unit }, FIRST_GAP, problem, most, onPart).found;
+    } catch (error) {
+      if (!(error instanceof TooMuchWork)) throw error;
+    }
+    demands.push(best(rank, 0, downToRank(problem, rank), Infinity).demand);
+  }
+  throw new Error("There is no rank of worth.");
+}
+
+/** The first of ever lower guesses that something comes of. */
+function nearMost({ most }: Outlook, first: number, attempt: (least: number) => Solution): Solution {
+  for (let gap = first; ; gap = Math.max(gap + 1, gap * WIDER)) {
+    const least = Math.max(0, Math.floor(most - gap));
+    const found = attempt(least);
+    if (found.begins.length > 0 || least === 0) return found;
+  }
+}
+
+/** The same drills with nothing of worth below a rank, so that few partial plans differ. */
+function downToRank(problem: FitProblem, rank: Rank): FitProblem {
+  return {
+    ...problem,
+    drills: problem.drills.map((drill) => ({
+      ...drill,
+      costs: drill.costs.map((c) => ({ ...c, worth: { high: downTo(rank, c.worth.high), low: 0 } })),
+    })),
+  };
+}

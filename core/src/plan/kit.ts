@@ -1,0 +1,35 @@
+import type { PlanItem } from "./plan";
+import { wordKey } from "./wordKey";
+
+/** A change of kit that is still to be done, and that what follows depends on. */
+export function isCondition({ phase, calm, alreadyOn, details }: PlanItem): boolean {
+  return (
+    phase === "kit" && !calm && alreadyOn !== true && !(details?.flags.includes("no-condition") ?? false)
+  );
+}
+
+/**
+ * Whether two changes are of one kit: they name a piece of equipment in common; where one of them names none, they have
+ * one name.
+ */
+function ofOneKit(a: PlanItem, b: PlanItem): boolean {
+  const pieces = new Set(a.details?.equipment.map(wordKey));
+  const others = b.details?.equipment ?? [];
+  if (pieces.size === 0 || others.length === 0) return wordKey(a.name) === wordKey(b.name);
+  return others.some((o) => pieces.has(wordKey(o)));
+}
+
+/**
+ * The changes of kit that each drill cannot be done without, as indices into `items`: those before it with no later
+ * change of the same kit in between. Kit itself, and what is done in the wait, needs none.
+ */
+export function kitNeeded(items: readonly PlanItem[]): number[][] {
+  return items.map((item, at) => {
+    if (item.phase === "kit" || item.calm) return [];
+    return items.flatMap((kit, k) => {
+      if (k >= at || !isCondition(kit)) return [];
+      const changed = items.slice(k + 1, at).some((o) => o.phase === "kit" && ofOneKit(kit, o));
+      return changed ? [] : [k];
+    });
+  });
+}
