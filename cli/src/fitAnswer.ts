@@ -1,4 +1,4 @@
-import { formatLength, formatMinus } from "@tonodrome/core";
+import { formatLength, formatMinus, spokenLength } from "@tonodrome/core";
 import {
   type Explanation,
   explanationOf,
@@ -8,6 +8,7 @@ import {
   idleLine,
   profileAt,
 } from "@tonodrome/core/fitting";
+import stringWidth from "string-width";
 
 /** A fitted plan as it is printed. All times in seconds; begins are from the start, negative. */
 export interface FitAnswer {
@@ -17,9 +18,11 @@ export interface FitAnswer {
   availableSeconds: number;
   beginSeconds: number;
   waitSeconds: number;
+  /** How far that is over the longest wait tolerated; 0 when it is not. */
+  waitOverSeconds: number;
   spareSeconds: number;
   missingSeconds: number;
-  /** What keeps the essentials apart, besides time; null when nothing does. */
+  /** What keeps the essentials apart, where time alone does not; null when only time is missing, or nothing. */
   culprit: string | null;
   /** How long before the start it has to begin at the latest; null when it never fits. */
   lastMoments: { essentialsSeconds: number | null; fullSeconds: number | null };
@@ -34,12 +37,14 @@ export interface FitAnswer {
     reason: string | null;
   }[];
   idle: { fromSeconds: number; toSeconds: number; why: string }[];
+  /** What cannot be as the file asks for it: places that the day does not know, limits that cannot be kept. */
+  remarks: Explanation["remarks"];
 }
 
 /** Fits a file's plan and says what became of it. */
 export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnswer {
   const fit = fitAt(profileAt(plan, context, availableSeconds), availableSeconds);
-  const { given, culprit, needs } = explanationOf(plan, context, availableSeconds);
+  const { given, culprit, needs, remarks } = explanationOf(plan, context, availableSeconds);
   const reasons = new Map(given.map((g) => [g.itemId, g]));
   return {
     fits: fit.state !== "short",
@@ -47,6 +52,7 @@ export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnsw
     availableSeconds: fit.availableSeconds,
     beginSeconds: fit.beginSeconds,
     waitSeconds: fit.waitSeconds,
+    waitOverSeconds: fit.waitOverSeconds,
     spareSeconds: fit.spareSeconds,
     missingSeconds: fit.missingSeconds,
     culprit: culprit?.line ?? null,
@@ -62,6 +68,7 @@ export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnsw
       reason: reasons.get(p.item.id)?.reason ?? null,
     })),
     idle: fit.idle.map((i) => ({ fromSeconds: i.fromSeconds, toSeconds: i.toSeconds, why: idleLine(i) })),
+    remarks,
   };
 }
 
@@ -94,15 +101,26 @@ export function fitTableText(answer: FitAnswer): string {
   });
   const head = ["begin", "takes", "drill", "dose", "why"];
   const all = [head, ...rows.map((r) => r.cells)];
-  const widths = head.map((_, c) => Math.max(...all.map((r) => (r[c] ?? "").length)));
+  const widths = head.map((_, c) => Math.max(...all.map((r) => stringWidth(r[c] ?? ""))));
+  const blanks = (cell: string, c: number) => " ".repeat((widths[c] ?? 0) - stringWidth(cell));
   const lines = all.map((r) =>
     r
-      .map((cell, c) => (c < 2 ? cell.padStart(widths[c] ?? 0) : cell.padEnd(widths[c] ?? 0)))
+      .map((cell, c) => (c < 2 ? blanks(cell, c) + cell : cell + blanks(cell, c)))
       .join("  ")
       .trimEnd(),
   );
+  const over =
+    answer.waitOverSeconds > 0
+      ? `, the wait ${spokenLength(answer.waitOverSeconds)} longer than tolerated`
+      : "";
   const last = answer.fits
-    ? `${answer.state}, ${formatLength(answer.spareSeconds)} spare`
-    : `does not fit: ${answer.culprit ?? `${formatLength(answer.missingSeconds)} missing`}`;
-  return [...lines, "", last].join("\n");
+    ? `${answer.state}, ${formatLength(answer.spareSeconds)} spare${over}`
+    : `does not fit: ${whyNot(answer)}`;
+  return [...lines, "", last, ...answer.remarks.map((r) => `${r.path}: ${r.message}`)].join("\n");
+}
+
+/** Why the essentials do not fit: by how much time, and what besides. */
+export function whyNot({ missingSeconds, culprit }: FitAnswer): string {
+  const time = missingSeconds > 0 ? `The essentials need ${spokenLength(missingSeconds)} more.` : "";
+  return [time, culprit ?? ""].filter(Boolean).join(" ");
 }

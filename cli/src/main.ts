@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
 import { LONGEST_DAY, steepSteps } from "@tonodrome/core";
 import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
-import { fitAnswer, fitTableText } from "./fitAnswer";
+import { fitAnswer, fitTableText, whyNot } from "./fitAnswer";
 
 const HELP = `tonodrome fit FILE|-     fits a plan to its day and prints it
 tonodrome check FILE|-   names what is wrong with a plan, as far as there are rules
@@ -41,11 +41,17 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
   if (command !== "fit" && command !== "check") return refuse([`There is no command “${command}”.`, HELP]);
   if (from === undefined || more.length > 0)
     return refuse([`Give one file to ${command}, or - for standard input.`, HELP]);
-  let text: string;
+  let bytes: Buffer;
   try {
-    text = readFileSync(from === "-" ? 0 : from, "utf8");
+    bytes = readFileSync(from === "-" ? 0 : from);
   } catch (error) {
     return refuse([`${from} cannot be read: ${(error as Error).message}`]);
+  }
+  let text: string;
+  try {
+    text = new TextDecoder("utf-8", { fatal: true }).decode(bytes);
+  } catch {
+    return refuse([`${from === "-" ? "What was given" : from} is not UTF-8: save it in that encoding.`]);
   }
   const read = readFitFile(text);
   if ("faults" in read) return refuse(read.faults.map((f) => `${f.path || "(the file)"}: ${f.message}`));
@@ -62,8 +68,13 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
 }
 
 function parse(args: string[]) {
+  // "--seconds -5" means a number, though it looks like another option.
+  const joined = args.flatMap((arg, i) => {
+    if (args[i - 1] === "--seconds") return [];
+    return arg === "--seconds" && i + 1 < args.length ? [`--seconds=${args[i + 1]}`] : [arg];
+  });
   return parseArgs({
-    args,
+    args: joined,
     allowPositionals: true,
     options: {
       seconds: { type: "string" },
@@ -84,17 +95,17 @@ function check(file: FitFile, stdout: Terminal["stdout"]): number {
   const { plan } = file;
   const nameOf = (id: string) => plan.items.find((i) => i.id === id)?.name ?? id;
   const answer = fitAnswer(file);
-  const over = answer.waitSeconds - plan.wait.longestSeconds;
   const findings = [
     ...steepSteps(plan.items, plan.stepPoints).map((s) =>
       s.fromId === s.toId
         ? `stop: ${nameOf(s.toId)}: a step of this ladder rises by ${s.rise} points, more than ${plan.stepPoints}.`
         : `stop: ${nameOf(s.toId)}: ${s.rise} points up from ${nameOf(s.fromId)}, more than ${plan.stepPoints}.`,
     ),
-    ...(answer.fits
-      ? []
-      : [`stop: ${answer.culprit ?? `the essentials need ${answer.missingSeconds} s more.`}`]),
-    ...(over > 0 && plan.items.length > 0 ? [`warn: the wait is ${over} s longer than tolerated.`] : []),
+    ...(answer.fits ? [] : [`stop: ${whyNot(answer)}`]),
+    ...(answer.waitOverSeconds > 0
+      ? [`warn: the wait is ${answer.waitOverSeconds} s longer than tolerated.`]
+      : []),
+    ...answer.remarks.map((r) => `warn: ${r.path}: ${r.message}`),
   ];
   stdout.write(findings.length > 0 ? `${findings.join("\n")}\n` : "Nothing to say against it.\n");
   return findings.length > 0 ? 1 : 0;

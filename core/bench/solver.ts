@@ -4,6 +4,7 @@ import type { FitContext } from "../src/day/context";
 import { problemOf } from "../src/fit/problem";
 import { solveAt } from "../src/fit/solve";
 import type { PlanBody } from "../src/plan/plan";
+import { hardDay } from "../src/testing/hardDays";
 import { lpText, mipModel } from "../src/testing/mipModel";
 import { realDay } from "../src/testing/realDays";
 import { median } from "./median";
@@ -54,4 +55,20 @@ for (const [drills, days] of [
   }
   const middle = (list: number[]) => [...list].sort((a, b) => a - b)[list.length >> 1] as number;
   line(`${drills} drills, every kind of rule, median of ${days} days`, middle(ours), middle(theirs));
+}
+
+// Days on which all limits on totals bind at once, each by itself: the median hides what a coach would wait for.
+for (const [drills, days] of [
+  [30, 12],
+  [60, 4],
+] as const) {
+  for (let seed = 700; seed < 700 + days; seed++) {
+    const { plan, day, availableSeconds } = hardDay(drills, seed);
+    const problem = problemOf(plan, day, { horizon: availableSeconds });
+    line(
+      `${drills} drills, all limits tight, day ${seed}`,
+      median(3, () => solveAt(problem)),
+      highsTime(plan, day, availableSeconds),
+    );
+  }
 }

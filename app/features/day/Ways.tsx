@@ -1,4 +1,4 @@
-import { formatLength, wordKey, type Setting } from "@tonodrome/core";
+import { formatLength, type Setting, wordKey } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Amount } from "~/features/dose/fields";
 

@@ -81,7 +81,7 @@ function MovementFields({ place, movement, onChange, onRemove }: MovementFieldsP
         }}
       />
       <Seconds
-        label={`Movement ${place} takes`}
+        label={`Movement ${place} takes${movement.back ? ", one way" : ""}`}
         value={movement.seconds}
         least={5}
         most={600}
@@ -89,7 +89,7 @@ function MovementFields({ place, movement, onChange, onRemove }: MovementFieldsP
         onChange={(seconds) => onChange({ ...movement, seconds })}
       />
       <Amount
-        label={`Movement ${place} covers`}
+        label={`Movement ${place} covers${movement.back ? ", one way" : ""}`}
         value={movement.metres}
         least={0}
         most={400}
@@ -97,7 +97,28 @@ function MovementFields({ place, movement, onChange, onRemove }: MovementFieldsP
         show={(n) => `${n} m`}
         onChange={(metres) => onChange({ ...movement, metres })}
       />
-      <View className="flex-row gap-2">
+      <Amount
+        label={`Actions in movement ${place}`}
+        value={movement.actions ?? -1}
+        least={-1}
+        most={60}
+        show={(n) => (n < 0 ? "not counted" : String(n))}
+        onChange={(n) => {
+          const { actions: _, ...uncounted } = movement;
+          onChange(n < 0 ? uncounted : { ...movement, actions: n });
+        }}
+      />
+      <View className="flex-row flex-wrap gap-2">
+        <Button
+          label={`There and back, movement ${place}`}
+          short="There and back"
+          pressed={movement.back === true}
+          look={movement.back ? "full" : "outline"}
+          onPress={() => {
+            const { back, ...oneWay } = movement;
+            onChange(back ? oneWay : { ...movement, back: true });
+          }}
+        />
         <Button
           label={`Breather, movement ${place}`}
           short={movement.breather ? "A breather" : "Make it a breather"}

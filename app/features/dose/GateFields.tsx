@@ -1,5 +1,5 @@
-import { type PlainDose, WIDEST_WINDOW } from "@tonodrome/core";
-import { View } from "react-native";
+import { type DoseLevel, idealLevel, levelsOf, type PlainDose, WIDEST_WINDOW } from "@tonodrome/core";
+import { Text, View } from "react-native";
 import { Choice } from "~/ui/Choice";
 import { Amount, type EditProps, Percent, RangeField, Seconds } from "./fields";
 
@@ -15,6 +15,13 @@ function withRule(dose: GateDose, kind: GateDose["rule"]["kind"]): GateDose {
     ceiling: within(dose.hits.ceiling),
   };
   return { ...dose, hits, rule: { kind, window: within(hits.ceiling + 2) } };
+}
+
+/** "6.3 tries on average; planned for 9, which is enough for 80 of 100." */
+function triesLine(dose: GateDose): string {
+  const { meanTries = 0, actions } = levelsOf(dose)[idealLevel(dose)] as DoseLevel;
+  const sides = dose.sides === "both" ? ", both sides together" : "";
+  return `${meanTries.toFixed(1)} tries on average; planned for ${actions}${sides}, enough for ${dose.surePercent} of 100 or all that the longest time allows.`;
 }
 
 /** What opens a gate, how likely a hit is, and when it is over all the same. */
@@ -86,6 +93,9 @@ export function GateFields({ dose, onChange }: EditProps<GateDose>) {
         most={95}
         onChange={(surePercent) => onChange({ ...dose, surePercent })}
       />
+      <Text className="font-text text-small text-muted" role="status">
+        {triesLine(dose)}
+      </Text>
     </View>
   );
 }

@@ -1,27 +1,57 @@
 import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { Choice } from "~/ui/Choice";
-import { Bouts, type EditProps, RangeField, Seconds } from "./fields";
+import { Amount, Bouts, type EditProps, RangeField, Seconds } from "./fields";
 
-type Rest = "rest" | "slot";
+type Rest = "rest" | "slot" | "whole";
 
 /** Sets of repetitions, even or to a tempo, with a rest or in slots. */
 export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "reps" }>>) {
-  const { reps, tempo, slotSeconds } = dose;
+  const { sets, reps, tempo, slotSeconds, slotFor } = dose;
   const setRep = ({ down, hold, up } = { down: 0, hold: 0, up: 0 }) => {
     const seconds = down + hold + up;
     if (seconds > 0) onChange({ ...dose, tempo: { down, hold, up }, secondsPerRep: seconds });
   };
-  const work = reps.ideal * dose.secondsPerRep;
+  const work = Math.ceil(reps.ideal * dose.secondsPerRep);
+  const bouts = sets.ideal * (dose.sides === "both" ? 2 : 1) * (dose.partner?.mode === "alternating" ? 2 : 1);
+  const inFives = (seconds: number) => Math.ceil(seconds / 5) * 5;
+  const restIn = (way: Rest) => {
+    const { slotSeconds: _, slotFor: __, ...plain } = dose;
+    if (way === "rest") return plain;
+    if (way === "slot") return { ...plain, slotSeconds: inFives(work + dose.restSeconds) };
+    const all = Math.max(5, inFives(bouts * work + (bouts - 1) * dose.restSeconds));
+    return { ...plain, slotSeconds: Math.min(900, all), slotFor: "drill" as const };
+  };
   return (
     <View className="gap-2">
-      <Bouts noun="Sets" range={dose.sets} most={10} onChange={(sets) => onChange({ ...dose, sets })} />
-      <RangeField
-        noun="reps"
-        range={reps}
-        limits={{ step: 1, least: 1, most: Math.min(100, reps.floor + 40) }}
-        onChange={(next) => onChange({ ...dose, reps: next })}
-      />
+      {slotFor ? (
+        // Nothing varies in a slot for all of it.
+        <Amount
+          label="Sets"
+          value={sets.ideal}
+          least={1}
+          most={10}
+          onChange={(n) => onChange({ ...dose, sets: { floor: n, ideal: n, ceiling: n } })}
+        />
+      ) : (
+        <Bouts noun="Sets" range={sets} most={10} onChange={(next) => onChange({ ...dose, sets: next })} />
+      )}
+      {slotSeconds ? (
+        <Amount
+          label="Reps"
+          value={reps.ideal}
+          least={1}
+          most={100}
+          onChange={(n) => onChange({ ...dose, reps: { floor: n, ideal: n, ceiling: n } })}
+        />
+      ) : (
+        <RangeField
+          noun="reps"
+          range={reps}
+          limits={{ step: 1, least: 1, most: Math.min(100, reps.floor + 40) }}
+          onChange={(next) => onChange({ ...dose, reps: next })}
+        />
+      )}
       <Choice
         label="A rep"
         options={[
@@ -40,6 +70,7 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
             value={tempo.down}
             least={0}
             most={30}
+            step={0.5}
             onChange={(down) => setRep({ ...tempo, down })}
           />
           <Seconds
@@ -47,6 +78,7 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
             value={tempo.hold}
             least={0}
             most={30}
+            step={0.5}
             onChange={(hold) => setRep({ ...tempo, hold })}
           />
           <Seconds
@@ -54,6 +86,7 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
             value={tempo.up}
             least={0}
             most={30}
+            step={0.5}
             onChange={(up) => setRep({ ...tempo, up })}
           />
         </>
@@ -61,8 +94,9 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
         <Seconds
           label="One rep takes"
           value={dose.secondsPerRep}
-          least={1}
+          least={0.5}
           most={60}
+          step={0.5}
           onChange={(secondsPerRep) => onChange({ ...dose, secondsPerRep })}
         />
       )}
@@ -71,20 +105,16 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
         options={[
           { value: "rest", label: "Rest" },
           { value: "slot", label: "One set every …" },
+          { value: "whole", label: "All in a slot" },
         ]}
-        value={slotSeconds ? "slot" : "rest"}
-        onChange={(way) =>
-          onChange({
-            ...dose,
-            slotSeconds: way === "slot" ? Math.ceil((work + dose.restSeconds) / 5) * 5 : undefined,
-          })
-        }
+        value={slotFor ? "whole" : slotSeconds ? "slot" : "rest"}
+        onChange={(way) => onChange(restIn(way))}
       />
       {slotSeconds ? (
         <Seconds
-          label="One set every"
+          label={slotFor ? "The slot" : "One set every"}
           value={slotSeconds}
-          least={Math.max(5, work)}
+          least={Math.max(5, inFives(slotFor ? bouts * work : work))}
           most={900}
           step={5}
           onChange={(next) => onChange({ ...dose, slotSeconds: next })}

@@ -1,6 +1,6 @@
 import { formatLength, type PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
-import { type EditProps, RangeField, Seconds } from "./fields";
+import { Amount, type EditProps, RangeField, Seconds } from "./fields";
 
 /** A length of time. */
 export function TimeFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "time" }>>) {
@@ -24,6 +24,17 @@ export function TimeFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
           onChange={(changeoverSeconds) => onChange({ ...dose, changeoverSeconds })}
         />
       ) : null}
+      <Amount
+        label="One action every"
+        value={dose.secondsPerAction ?? 0}
+        least={0}
+        most={120}
+        show={(n) => (n === 0 ? "not counted" : `${n} s`)}
+        onChange={(n) => {
+          const { secondsPerAction: _, ...uncounted } = dose;
+          onChange(n === 0 ? uncounted : { ...dose, secondsPerAction: n });
+        }}
+      />
     </View>
   );
 }

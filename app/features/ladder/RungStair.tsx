@@ -5,7 +5,7 @@ import { toneClasses } from "~/ui/tone";
 const STEP_IN = 40;
 
 interface RungLineProps {
-  rung: Omit<LevelRung, "counts">;
+  rung: Omit<LevelRung, "counts" | "actions" | "workSeconds">;
   /** With it the line is pressed to open the rung. */
   onPress?: () => void;
   expanded?: boolean;

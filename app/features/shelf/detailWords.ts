@@ -14,6 +14,7 @@ const FLAGS: Record<DrillFlag, string> = {
   "static-hold": "Held stretch",
   explosive: "Explosive",
   breather: "Breather",
+  "no-condition": "Nothing depends on it",
 };
 
 const option = <T extends string>(value: T, label: string) => ({ value, label });

@@ -1,4 +1,4 @@
-import { type PlanItem, withoutBrokenPairs } from "@tonodrome/core";
+import { noDetails, type PlanItem, withoutBrokenPairs } from "@tonodrome/core";
 import { View } from "react-native";
 import { Amount, Seconds } from "~/features/dose/fields";
 import { Choice } from "~/ui/Choice";
@@ -13,6 +13,15 @@ interface DrillRulesProps {
 
 const NONE = "";
 
+/** A change of kit that the rest waits for, that is done already, or that nothing waits for. */
+function kitAs({ details = noDetails() }: PlanItem, kit: "needed" | "on" | "loose"): Partial<PlanItem> {
+  const flags = details.flags.filter((f) => f !== "no-condition");
+  return {
+    alreadyOn: kit === "on" ? true : undefined,
+    details: { ...details, flags: kit === "loose" ? [...flags, "no-condition"] : flags },
+  };
+}
+
 /** What a drill asks of the time around it: rest, its place in the order, and whether it may stand in the wait. */
 export function DrillRules({ item, others, onChange }: DrillRulesProps) {
   const rest = item.restAfter;
@@ -21,9 +30,25 @@ export function DrillRules({ item, others, onChange }: DrillRulesProps) {
     const tried = others.map((o) => (o.id === item.id ? { ...o, after } : o));
     return withoutBrokenPairs(tried) === tried;
   };
-  const open = Boolean(rest || item.free || item.after || item.calm || item.wholePlace);
+  const isLoose = item.details?.flags.includes("no-condition") ?? false;
+  const open = Boolean(
+    item.phase === "kit" || rest || item.free || item.after || item.calm || item.wholePlace,
+  );
   return (
     <Fold title="Rest, order and room" open={open}>
+      {item.phase === "kit" ? (
+        <Choice
+          named
+          label="This kit"
+          options={[
+            { value: "needed", label: "What follows needs it" },
+            { value: "on", label: "Already on" },
+            { value: "loose", label: "Nothing depends on it" },
+          ]}
+          value={item.alreadyOn ? "on" : isLoose ? "loose" : "needed"}
+          onChange={(kit) => onChange(kitAs(item, kit))}
+        />
+      ) : null}
       <Choice
         named
         label="Rest after it"

@@ -27,6 +27,7 @@ export function GivenUp({ model }: { model: WarmUpModel }) {
       {explanation.given.map((g) => (
         <GivenUpItem key={g.itemId} given={g} model={model} />
       ))}
+      {explanation.remarks.length > 0 ? <Remarks remarks={explanation.remarks} /> : null}
       <Change title="Five more minutes buy" changes={explanation.fiveMore} none="Nothing more." />
       <Change title="Five fewer cost" changes={explanation.fiveFewer} none="Nothing: it begins later." />
       <Moments needs={explanation.needs} />
@@ -75,6 +76,25 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
           {trade === "none" ? "Nothing that matters less would make room for it." : "Looking for a trade …"}
         </Text>
       ) : null}
+    </View>
+  );
+}
+
+/** More than so many are counted, not named. */
+const REMARKS = 5;
+
+/** What cannot be as the plan asks for it. */
+function Remarks({ remarks }: { remarks: Explanation["remarks"] }) {
+  const more = remarks.length - REMARKS;
+  return (
+    <View className="gap-1" role="group" aria-label="Not as asked for">
+      <Text className="font-strong text-body text-ink">Not as asked for</Text>
+      {remarks.slice(0, REMARKS).map((r) => (
+        <Text key={r.path} className="font-text text-body text-muted">
+          {r.message}
+        </Text>
+      ))}
+      {more > 0 ? <Text className="font-text text-small text-muted">And {more} more.</Text> : null}
     </View>
   );
 }

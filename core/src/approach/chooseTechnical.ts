@@ -34,9 +34,7 @@ export function chooseTechnical(
   };
   const open = new Set(event?.actions ?? []);
   const prepares = (c: Choice) =>
-    [...open].filter((action) =>
-      c.details?.actions.some((a) => wordKey(a) === wordKey(action)),
-    );
+    [...open].filter((action) => c.details?.actions.some((a) => wordKey(a) === wordKey(action)));
   // What is kept from another warm-up stood in an even climb there.
   for (const choice of pool.filter((c) => c.kept)) {
     const actions = prepares(choice);

@@ -43,7 +43,10 @@ export function triesFor(
  * opened before the n-th.
  */
 export function meanTries(rule: GateRule, hits: number, chance: number, most: number): number {
-  return gateDistribution(rule, hits, chance, Math.max(0, most - 1)).reduce((sum, opened) => sum + 1 - opened, 1);
+  return gateDistribution(rule, hits, chance, Math.max(0, most - 1)).reduce(
+    (sum, opened) => sum + 1 - opened,
+    1,
+  );
 }
 
 /** Takes one try after the other and tells the chance that the gate is open by then, for as long as it is asked to go on. */

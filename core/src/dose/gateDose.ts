@@ -112,7 +112,10 @@ function gateLevel(dose: GateDose, hits: number): DoseLevel {
  * Seconds planned for one side: tries with a rest between every two, in turn with the partner's tries between; the cap
  * (for each of the two) when no number of tries is sure enough.
  */
-function sideSeconds({ secondsEach, restSeconds, capSeconds, partner }: GateDose, tries: number | null): number {
+function sideSeconds(
+  { secondsEach, restSeconds, capSeconds, partner }: GateDose,
+  tries: number | null,
+): number {
   const inTurn = partner?.mode === "alternating";
   const cap = inTurn ? 2 * capSeconds : capSeconds;
   if (tries === null) return cap;

@@ -9,7 +9,11 @@ import { type Range, rangeSchema } from "./range";
 import { type Sides, sideCount, sidesSchema, sideWords } from "./sides";
 
 const halfSeconds = (least: number, most: number, error: string) =>
-  z.number({ error }).multipleOf(0.5, { error: "Give whole or half seconds." }).min(least, { error }).max(most, { error });
+  z
+    .number({ error })
+    .multipleOf(0.5, { error: "Give whole or half seconds." })
+    .min(least, { error })
+    .max(most, { error });
 
 const beat = halfSeconds(0, 30, "A part of a rep takes 0 to 30 s.");
 

@@ -5,6 +5,7 @@ import { compareFits, type GivenUp, givenUp } from "./explain";
 import { fitAt, fitPlan } from "./fit";
 import type { Needs } from "./needs";
 import { profileAt } from "./profile";
+import { type Remark, remarksOn } from "./remarks";
 
 /** Everything there is to say about a fit beyond the plan itself. */
 export interface Explanation {
@@ -18,6 +19,8 @@ export interface Explanation {
   /** What five minutes more would buy, and five fewer cost, in sentences. */
   fiveMore: string[];
   fiveFewer: string[];
+  /** What cannot be as it is asked for. */
+  remarks: Remark[];
 }
 
 const FIVE = 300;
@@ -35,5 +38,6 @@ export function explanationOf(plan: PlanBody, context: FitContext, availableSeco
     needs: profile.needs,
     fiveMore: changed(FIVE),
     fiveFewer: changed(-FIVE),
+    remarks: remarksOn(plan, context),
   };
 }

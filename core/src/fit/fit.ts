@@ -23,7 +23,10 @@ export interface Placement {
   verdict: Verdict;
 }
 
-/** One word for the whole: everything that matters is in, something gave way, or essentials are missing. */
+/**
+ * One word for the whole: everything that matters is in and the wait is not too long, something gave way, or essentials
+ * are missing.
+ */
 export type FitState = "fits" | "tight" | "short";
 
 export interface Fit {
@@ -73,15 +76,16 @@ export function fitAt(profile: FitProfile, availableSeconds: number): Fit {
   const placements = withKitOn(problem, place(problem, steps));
   const beginSeconds = steps[0]?.begin ?? 0;
   const waitSeconds = waitOf(problem, steps, available);
+  const waitOverSeconds = steps.length > 0 ? Math.max(0, waitSeconds - problem.longestWait) : 0;
   return {
     availableSeconds: available,
-    state: stateOf(placements),
+    state: stateOf(placements, waitOverSeconds),
     placements,
     beginSeconds,
     workSeconds: steps.reduce((sum, s) => sum + s.span, 0),
     idle: idleOf(problem, steps),
     waitSeconds,
-    waitOverSeconds: steps.length > 0 ? Math.max(0, waitSeconds - problem.longestWait) : 0,
+    waitOverSeconds,
     spareSeconds: Math.max(0, available - (steps.length > 0 ? -beginSeconds : problem.leastWait)),
     missingSeconds: Number.isFinite(needs.essentials) ? Math.max(0, needs.essentials - available) : 0,
     neverFits: !Number.isFinite(needs.essentials),
@@ -129,20 +133,22 @@ function place({ drills }: FitProblem, steps: readonly SolvedStep[]): Placement[
 /** Kit that is on already has its place in the list as the plan has it, and takes no time. */
 function withKitOn({ plan: { items } }: FitProblem, placements: Placement[]): Placement[] {
   const lineOf = (item: PlanItem) => items.indexOf(item);
-  return items.filter((i) => i.alreadyOn).reduce((all, item) => {
-    const later = all.findIndex((p) => lineOf(p.item) > lineOf(item));
-    const at = later < 0 ? all.length : later;
-    const placement: Placement = {
-      item,
-      levelIndex: 0,
-      level: ALREADY_ON,
-      ideal: ALREADY_ON,
-      beginSeconds: all[at]?.beginSeconds ?? 0,
-      spanSeconds: 0,
-      verdict: "kept",
-    };
-    return all.toSpliced(at, 0, placement);
-  }, placements);
+  return items
+    .filter((i) => i.alreadyOn)
+    .reduce((all, item) => {
+      const later = all.findIndex((p) => lineOf(p.item) > lineOf(item));
+      const at = later < 0 ? all.length : later;
+      const placement: Placement = {
+        item,
+        levelIndex: 0,
+        level: ALREADY_ON,
+        ideal: ALREADY_ON,
+        beginSeconds: all[at]?.beginSeconds ?? 0,
+        spanSeconds: 0,
+        verdict: "kept",
+      };
+      return all.toSpliced(at, 0, placement);
+    }, placements);
 }
 
 /** The only way of doing what is done. */
@@ -161,7 +167,7 @@ function verdictOf(level: number, ideal: number): Verdict {
   return level === 0 ? "floor" : "shortened";
 }
 
-function stateOf(placements: readonly Placement[]): FitState {
+function stateOf(placements: readonly Placement[], waitOverSeconds: number): FitState {
   const leftOut = (p: Placement) => p.verdict === "left-out";
   if (placements.some((p) => p.item.priority === "essential" && leftOut(p))) return "short";
   const lost = placements.some(
@@ -169,5 +175,5 @@ function stateOf(placements: readonly Placement[]): FitState {
       (p.item.priority === "useful" && leftOut(p)) ||
       (p.item.priority === "essential" && (p.verdict === "floor" || p.verdict === "shortened")),
   );
-  return lost ? "tight" : "fits";
+  return lost || waitOverSeconds > 0 ? "tight" : "fits";
 }

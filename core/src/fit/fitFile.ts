@@ -35,7 +35,8 @@ export function readFitFile(text: string): { file: FitFile } | { faults: FileFau
     return { faults: [{ path: "", message: `The file is too long: at most ${LONGEST_FILE} characters.` }] };
   let data: unknown;
   try {
-    data = JSON.parse(text);
+    // Some editors put a byte-order mark before everything.
+    data = JSON.parse(text.replace(/^\ufeff/, ""));
   } catch (error) {
     return { faults: [{ path: "", message: `This is not JSON: ${(error as Error).message}` }] };
   }

@@ -1,6 +1,7 @@
 /** @jest-environment node */
 import highsLoader, { type Highs } from "highs";
 import { checkSchedule, type Done, waitsTooLong } from "../testing/checkSchedule";
+import { hardDay } from "../testing/hardDays";
 import { lpText, mipModel } from "../testing/mipModel";
 import { realDay } from "../testing/realDays";
 import { problemOf } from "./problem";
@@ -13,9 +14,12 @@ import { solveAt } from "./solve";
  */
 
 const CASES = [
-  ...Array.from({ length: 22 }, (_, i) => [12, 100 + i] as const),
-  ...Array.from({ length: 14 }, (_, i) => [30, 200 + i] as const),
-  ...Array.from({ length: 6 }, (_, i) => [60, 300 + i] as const),
+  ...Array.from({ length: 22 }, (_, i) => [12, "real", 100 + i] as const),
+  ...Array.from({ length: 14 }, (_, i) => [30, "real", 200 + i] as const),
+  ...Array.from({ length: 6 }, (_, i) => [60, "real", 300 + i] as const),
+  // All limits on totals at once.
+  ...Array.from({ length: 8 }, (_, i) => [12, "hard", 500 + i] as const),
+  ...Array.from({ length: 4 }, (_, i) => [30, "hard", 600 + i] as const),
 ];
 
 let highs: Highs;
@@ -24,8 +28,8 @@ beforeAll(async () => {
   highs = await highsLoader();
 });
 
-it.each(CASES)("is the best plan of %i drills, day %i", (drills, seed) => {
-  const { plan, day, availableSeconds } = realDay(drills, seed);
+it.each(CASES)("is the best plan of %i drills, %s day %i", (drills, kind, seed) => {
+  const { plan, day, availableSeconds } = (kind === "hard" ? hardDay : realDay)(drills, seed);
   const problem = problemOf(plan, day, { horizon: availableSeconds });
   const solution = solveAt(problem);
   const done = solution.stepsOf(solution.begins.length - 1).map(
@@ -44,7 +48,11 @@ it.each(CASES)("is the best plan of %i drills, day %i", (drills, seed) => {
     !waitsTooLong(plan, done),
   );
   const theirs = ours.map((_, stage) => {
-    const { Status, ObjectiveValue } = highs.solve(lpText(model, stage, ours), { mip_rel_gap: 0 });
+    const text = lpText(model, stage, ours);
+    const first = highs.solve(text, { mip_rel_gap: 0 });
+    // The fit's own plan keeps every row, so where there is said to be none, it is the presolve that has lost it.
+    const { Status, ObjectiveValue } =
+      first.Status === "Infeasible" ? highs.solve(text, { mip_rel_gap: 0, presolve: "off" }) : first;
     expect(Status).toBe("Optimal");
     return ObjectiveValue;
   });

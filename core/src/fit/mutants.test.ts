@@ -47,16 +47,35 @@ const MUTANTS: Mutant[] = [
   [
     "what is calm may be in the wait",
     "problem",
-    "Math.max(calm ? 0 : shape.leastWait, owed)",
-    "Math.max(shape.leastWait, owed)",
+    "Math.max(calm ? 0 : shape.leastWait, owes)",
+    "Math.max(shape.leastWait, owes)",
   ],
   [
     "rest owed before the start",
     "problem",
-    "Math.max(calm ? 0 : shape.leastWait, owed)",
+    "Math.max(calm ? 0 : shape.leastWait, owes)",
     "calm ? 0 : shape.leastWait",
   ],
-  ["hard rungs alone owe it", "problem", "r.intensity >= HARD_EFFORT ? r.seconds : 0", "r.seconds"],
+  ["hard rungs alone owe it", "problem", "r.intensity >= HARD_EFFORT ? r.workSeconds : 0", "r.workSeconds"],
+  ["rests and a partner's turns owe nothing", "problem", "? r.workSeconds : 0", "? r.seconds : 0"],
+  ["what hard drills owe adds up", "limits", "if (-(begin + span) < needed) return true;", ""],
+  ["what is owed is looked after", "search", "if (dims.owed >= 0 && cost.owes > 0)", "if (false)"],
+  [
+    "time between hard drills pays",
+    "spending",
+    "now + cost.owes + end - begin",
+    "now + 2 * cost.owes + end - begin",
+  ],
+  ["a hard drill's own time does not pay", "spending", "cost.owes + end - begin", "cost.owes"],
+  [
+    "so far off that it makes no difference",
+    "spending",
+    "Math.max(needed, -begin - ahead.owes)",
+    "Math.max(needed, -begin)",
+  ],
+  ["kit is a condition", "problem", 'off("kit") ? [] : (kit[i] as number[])', "[]"],
+  ["what is on already is not fitted", "problem", "plan.items.filter((i) => !i.alreadyOn)", "plan.items"],
+  ["what is on already parts what is beside it", "problem", "partsLeft(plan.items)", "partsOf(items)"],
   ["the longest wait", "search", "finish >= -problem.longestWait", "true"],
   ["what keeps warm ends the wait", "problem", 'item.calm === "keep-warm" ||', "false ||"],
   ["rest after a drill", "problem", "restOwed(item.restAfter, level.workSeconds)", "0"],
@@ -78,8 +97,38 @@ const MUTANTS: Mutant[] = [
   ["caps in the end", "search", "list.filter((id) => canBeMended(workspace, id, ahead))", "list"],
   ["caps", "limits", "used > (problem.caps[k]?.most ?? 0)", "false"],
   ["what can still mend a cap", "spending", "now + (ahead.least[k] as number) > most", "now > most"],
-  ["explosive repetitions", "problem", "explosive && COUNTED", "false && COUNTED"],
-  ["the sport's own repetitions", "problem", "own && COUNTED", "false && COUNTED"],
+  [
+    "explosive repetitions",
+    "../plan/actions",
+    '.includes("explosive") ?? false',
+    '.includes("static-hold") ?? false',
+  ],
+  ["the sport's own repetitions", "../plan/actions", 'phase === "technical" || phase === "prime"', "false"],
+  ["kit of another name", "../plan/kit", "if (pieces.size === 0 || others.length === 0)", "if (false)"],
+  ["the next change of the same kit", "../plan/kit", "return changed ? [] : [k];", "return [k];"],
+  [
+    "kit that nothing depends on",
+    "../plan/kit",
+    '&& !(details?.flags.includes("no-condition") ?? false)',
+    "",
+  ],
+  ["what is calm needs no kit", "../plan/kit", 'item.phase === "kit" || item.calm', 'item.phase === "kit"'],
+  ["one word in two spellings", "../plan/wordKey", '.normalize("NFC").trim()', ".trim()"],
+  [
+    "a label that can come to what is asked for is kept",
+    "narrow",
+    "< missing) return false",
+    "<= missing + 1e6) return false",
+  ],
+  ["what a bound promises is never too little", "bounds/longestPaths", "+ add;", "- add;"],
+  ["of a bound every way is tried", "bounds/network", "[arc, { ...arc,", "[{ ...arc,"],
+  ["rest is time only where nothing fills it", "bounds/network", "i > lastResting ?", "true ?"],
+  [
+    "a price is paid for what is left as well",
+    "bounds/outlook",
+    "(multipliers[n] as number) * (amounts[n] as number)",
+    "0",
+  ],
   ["the easy share", "problem", "item.intensity <= EASY_EFFORT ? percent - 100 : percent", "percent - 100"],
   ["the easy share of a ladder", "problem", "return level.seconds * percent - easy * 100;", "return 0;"],
   ["a leader is kept", "search", "if (mine.some((bit) => bit > 0 && has(state.owed, bit))) continue;", ""],
@@ -150,13 +199,15 @@ function mutated([, file, from, to]: Mutant): typeof Problem & typeof Solve {
     babelrc: false,
   })?.code as string;
   jest.resetModules();
-  jest.doMock(`./${file}`, () => {
+  jest.doMock(filename.replace(/\.ts$/, ""), () => {
     const made = { exports: {} };
-    new Function("module", "exports", "require", code)(made, made.exports, require);
+    const near = (name: string) =>
+      require(name.startsWith(".") ? path.join(path.dirname(filename), name) : name);
+    new Function("module", "exports", "require", code)(made, made.exports, near);
     return made.exports;
   });
   const solver = { ...require("./problem"), ...require("./solve") };
-  jest.dontMock(`./${file}`);
+  jest.dontMock(filename.replace(/\.ts$/, ""));
   return solver;
 }
 

@@ -37,6 +37,9 @@ function leastFor(problem: FitProblem, wanted: (index: number) => number): numbe
     return { ...drill, costs };
   });
   if (all === 0) return 0;
-  const [begin] = solveLatest({ ...problem, drills, waitWorth: 0, ranks: [WHOLE] }, { high: all, low: 0 }).begins;
+  const [begin] = solveLatest(
+    { ...problem, drills, waitWorth: 0, ranks: [WHOLE] },
+    { high: all, low: 0 },
+  ).begins;
   return begin === undefined ? Infinity : -begin;
 }

@@ -88,7 +88,9 @@ function goThrough(
     }
     if (left === 0) break;
     const drill = fixed[left - 1] as number;
-    row = row.map((here) => here && keep(workspace, drill, here, ahead, here, free.length > 0 ? null : narrowing));
+    row = row.map(
+      (here) => here && keep(workspace, drill, here, ahead, here, free.length > 0 ? null : narrowing),
+    );
   }
   return row.reduce<Fronts>((into, here) => (here ? joined(workspace, into, here) : into), new Map());
 }
@@ -118,10 +120,15 @@ function keep(
         : group;
       const list = before.reduce<Int32Array>((all, f) => mergeLists(workspace.labels, all, f.list), NOTHING);
       for (const level of levels)
-        prepend(workspace, { drill, level, cost: drill.costs[level] as LevelCost, state, ahead, prospects }, list);
+        prepend(
+          workspace,
+          { drill, level, cost: drill.costs[level] as LevelCost, state, ahead, prospects },
+          list,
+        );
     }
     const list = collector.drain(index);
-    if (workspace.labels.effort > workspace.within || workspace.labels.count > workspace.most) throw new TooMuchWork();
+    if (workspace.labels.effort > workspace.within || workspace.labels.count > workspace.most)
+      throw new TooMuchWork();
     if (list.length > 0) result.set(key, { state: next, list });
   }
   return result;

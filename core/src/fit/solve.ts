@@ -1,7 +1,7 @@
 import { boundOf } from "./bound";
 import { networkFor, outlookOf } from "./bounds/outlook";
-import { allLimits, brokenLimits, isBroken, type Limits, NO_LIMITS, withMore } from "./limits";
 import { solveLimited } from "./limited";
+import { allLimits, brokenLimits, isBroken, type Limits, NO_LIMITS, withMore } from "./limits";
 import type { FitProblem } from "./problem";
 import { WHOLE } from "./rank";
 import { type OnPart, search, TooMuchWork } from "./search";

@@ -32,7 +32,11 @@ export interface Workspace {
 }
 
 /** Sets up a search that keeps an eye on some of the limits on totals. */
-export function workspaceFor(problem: FitProblem, { owed, general, caps }: Limits, { within, most }: { within: number; most: number }): Workspace {
+export function workspaceFor(
+  problem: FitProblem,
+  { owed, general, caps }: Limits,
+  { within, most }: { within: number; most: number },
+): Workspace {
   const { drills } = problem;
   const longestRest = Math.max(0, ...drills.flatMap((d) => d.costs.map((c) => c.rest)));
   // Where nothing that is itself rest comes after a drill that owes one, the next work is simply the next drill.

@@ -5,7 +5,10 @@ import type { PlanItem } from "./plan";
 export type CountedTotal = "volume" | "explosive";
 
 /** Whether an item's actions are repetitions of the sport's own, or explosive ones. */
-export function isCounted({ phase, details }: Pick<PlanItem, "phase" | "details">, total: CountedTotal): boolean {
+export function isCounted(
+  { phase, details }: Pick<PlanItem, "phase" | "details">,
+  total: CountedTotal,
+): boolean {
   return total === "volume"
     ? phase === "technical" || phase === "prime"
     : (details?.flags.includes("explosive") ?? false);

@@ -87,7 +87,9 @@ function numbered(
 ): Taken {
   const names = sideNames(sides);
   const bouts = Array.from({ length: many }, (_, n) => n).flatMap((n) =>
-    names.map((side) => [of([many > 1 ? `${noun} ${n + 1} of ${many}` : "", side].filter(Boolean).join(", "))]),
+    names.map((side) => [
+      of([many > 1 ? `${noun} ${n + 1} of ${many}` : "", side].filter(Boolean).join(", ")),
+    ]),
   );
   return { bouts, between: rest(restSeconds), after: 0 };
 }

@@ -57,15 +57,32 @@ const NOTABLE = 30;
 
 /**
  * The steps of a fit whose first item is under way: those after it. The fit has everything as late as can be, but what is
- * under way is done now, so that the time in hand comes after it.
+ * under way is done now, so that the time in hand comes after it; after the rest of the ladder, where it is a rung of one.
+ * @param goesOn whether what is placed is the rest of that ladder, and may begin as soon as it can
  */
-export function stepsAfter(fit: Fit, startsAt: number, currentId: string): RunSteps {
+export function stepsAfter(
+  fit: Fit,
+  startsAt: number,
+  currentId: string,
+  goesOn: (next: Placement) => boolean = () => false,
+): RunSteps {
   const [current, ...rest] = fit.placements.filter((p) => p.level);
   if (current?.item.id !== currentId) return stepsOf(fit, startsAt);
   const inHand = fit.availableSeconds + current.beginSeconds;
-  const early = inHand < NOTABLE ? current : { ...current, beginSeconds: -fit.availableSeconds };
+  if (inHand < NOTABLE) return stepsWith(fit, current, rest, startsAt);
+  const earlier = (p: Placement): Placement => ({ ...p, beginSeconds: p.beginSeconds - inHand });
+  const [ladder, ...others] = rest;
+  const isNext = ladder !== undefined && ladder.beginSeconds === current.beginSeconds + current.spanSeconds;
+  if (!isNext || !goesOn(earlier(ladder))) return stepsWith(fit, earlier(current), rest, startsAt);
+  const steps = stepsWith(fit, earlier(ladder), others, startsAt);
+  return { ...steps, drills: [...drillsOf(ladder), ...steps.drills] };
+}
+
+/** The wait after a placement, and everything after that. */
+function stepsWith(fit: Fit, first: Placement, rest: readonly Placement[], startsAt: number): RunSteps {
   const steps = stepsOfKept(fit, rest, startsAt);
-  return { ...steps, drills: [...waitAfter(fit, early, rest[0], startsAt), ...steps.drills] };
+  const wait = rest.length > 0 ? steps.waitSeconds : -(first.beginSeconds + first.spanSeconds);
+  return { waitSeconds: wait, drills: [...waitAfter(fit, first, rest[0], startsAt), ...steps.drills] };
 }
 
 function stepsOfKept(fit: Fit, kept: readonly Placement[], startsAt: number): RunSteps {

@@ -1,8 +1,10 @@
+import type { FitContext } from "../day/context";
 import { describeChange } from "../dose/describeChange";
 import type { DoseLevel } from "../dose/level";
 import { levelsOf } from "../dose/levelsOf";
-import { type Fit, type FitState, fitPlan } from "../fit/fit";
+import { type Fit, type FitState, fitPlan, type Placement } from "../fit/fit";
 import type { PlanItem } from "../plan/plan";
+import { wordKey } from "../plan/wordKey";
 import { formatLength, spokenLength } from "../time/clock";
 import { stepsAfter, stepsOf } from "./freezeFit";
 import { insertedSteps, type Remainder, remainderOf } from "./remainder";
@@ -34,9 +36,13 @@ export interface Refit {
 export function refitRun(run: RunPlan, state: RunState, now: number): Refit | null {
   const remainder = remainderOf(run, state, now);
   if (!remainder) return null;
-  const { currentId } = remainder;
+  const { currentId, context } = remainder;
+  const ladderId = state.splits[state.index]?.drill.ladderId;
+  const goesOn = (next: Placement) => next.item.id === ladderId && isFreeAt(context, next);
   const fit = fitRemainder(remainder);
-  const fitted = currentId ? stepsAfter(fit, state.startsAt, currentId) : stepsOf(fit, state.startsAt);
+  const fitted = currentId
+    ? stepsAfter(fit, state.startsAt, currentId, goesOn)
+    : stepsOf(fit, state.startsAt);
   const items = run.source?.plan.items ?? [];
   // What was put in is done as it was put in.
   const own = new Map(insertedSteps(items, state).map((s) => [s.key, s.drill]));
@@ -55,6 +61,15 @@ export function refitRun(run: RunPlan, state: RunState, now: number): Refit | nu
     state: fit.state,
     missingSeconds: fit.missingSeconds,
   };
+}
+
+/** Whether its place is open, and no fixed point near, all the time that something is placed at. */
+function isFreeAt({ places, points }: FitContext, { item, beginSeconds, spanSeconds }: Placement): boolean {
+  const end = beginSeconds + spanSeconds;
+  const windows = places.find((p) => wordKey(p.name) === wordKey(item.place))?.windows ?? [];
+  const isOpen =
+    windows.length === 0 || windows.some((w) => w.fromSeconds <= beginSeconds && end <= w.toSeconds);
+  return isOpen && !points.some((p) => p.fromSeconds < end && p.toSeconds > beginSeconds);
 }
 
 /** A step that is still to come in just this way is named, not said again: a log stays small. */
@@ -93,6 +108,7 @@ export function refitLine(
     changes.length > 0 ? `${named}${more}.` : "",
     tops(items, before, after),
     waits(before, after, changes),
+    longWait(before, after),
   ];
   return parts.filter(Boolean).join(" ").slice(0, 300);
 }
@@ -152,11 +168,27 @@ function waitLine(gap: number): string {
   return `Only the wait before the start changes: ${spokenLength(Math.abs(gap))} ${gap > 0 ? "longer" : "shorter"}.`;
 }
 
+/** A wait at least so much longer than before is named whatever else changes, seconds (custom). */
+const LONG = 120;
+
+/** The longest of the waits in between that are new, or much longer than they were. */
+function longWait(before: readonly RunDrill[], after: readonly RunDrill[]): string {
+  const was = new Map(before.filter((d) => d.wait).map((d) => [stepKey(d), d.plannedSeconds]));
+  const longer = after.flatMap((d, n) => {
+    const next = after[n + 1];
+    if (!d.wait || !next || d.plannedSeconds - (was.get(stepKey(d)) ?? 0) < LONG) return [];
+    return [{ seconds: d.plannedSeconds, before: next.name }];
+  });
+  const [longest] = longer.sort((a, b) => b.seconds - a.seconds);
+  return longest ? `${spokenLength(longest.seconds)} to wait before ${longest.before}.` : "";
+}
+
 /** When no drill changes, what does: how long is waited. */
 function waits(before: readonly RunDrill[], after: readonly RunDrill[], changes: readonly string[]): string {
   const waiting = (drills: readonly RunDrill[]) => total(drills.filter((d) => d.wait));
   const gap = waiting(after) - waiting(before);
-  if (changes.length > 0 || Math.abs(gap) < NOTABLE) return "";
+  // A long one is named by itself.
+  if (changes.length > 0 || Math.abs(gap) < NOTABLE || longWait(before, after)) return "";
   return gap > 0
     ? `${spokenLength(gap)} more to wait in between.`
     : `${spokenLength(-gap)} less to wait in between.`;

@@ -40,11 +40,10 @@ const tried: fc.Arbitrary<PlanItem["dose"]> = steps(2).map((attempts) => ({
 }));
 
 /** In turn with a partner a single attempt takes twice as long and is work for half of it. */
-const anyPartner = fc.constantFrom(
-  undefined,
-  undefined,
-  { mode: "alternating" as const, changeoverSeconds: 0 },
-);
+const anyPartner = fc.constantFrom(undefined, undefined, {
+  mode: "alternating" as const,
+  changeoverSeconds: 0,
+});
 
 /** Rungs of one attempt or two, with rests within them and after them, alone or in turn with a partner. */
 const laddered: fc.Arbitrary<PlanItem["dose"]> = fc

@@ -34,11 +34,17 @@ const EASY = 40;
 const isKit = ({ phase }: PlanItem) => phase === "kit";
 const isCalm = (i: PlanItem) => i.calm === "quiet" || i.calm === "keep-warm";
 const isWork = (i: PlanItem) => !isKit(i) && !isCalm(i);
-const marked = (i: PlanItem, flag: string) => (i.details?.flags as string[] | undefined)?.includes(flag) ?? false;
+const marked = (i: PlanItem, flag: string) =>
+  (i.details?.flags as string[] | undefined)?.includes(flag) ?? false;
 
 /** One spelling for one word. */
 function spelled(name: string): string {
-  return name.normalize("NFD").split(/\s/).filter((s) => s !== "").join(" ").toLowerCase();
+  return name
+    .normalize("NFD")
+    .split(/\s/)
+    .filter((s) => s !== "")
+    .join(" ")
+    .toLowerCase();
 }
 
 /** Names every rule of the document that a schedule breaks: "rule: what". */
@@ -50,9 +56,7 @@ export function checkSchedule(
 ): string[] {
   const found: string[] = [];
   const wrong = (rule: string, what: string) => found.push(`${rule}: ${what}`);
-  const events = done
-    .map((d) => eventOf(plan, d, wrong))
-    .sort((a, b) => a.begin - b.begin || a.end - b.end);
+  const events = done.map((d) => eventOf(plan, d, wrong)).sort((a, b) => a.begin - b.begin || a.end - b.end);
   const venue = new Venue(day);
 
   let clock = -availableSeconds;
@@ -85,7 +89,15 @@ function eventOf(plan: PlanBody, d: Done, wrong: Wrong): Event {
   }
   const stretches =
     item.dose.kind === "gate"
-      ? [{ clock: level.seconds, work: level.workSeconds, actions: level.actions, effort: item.intensity, rest: 0 }]
+      ? [
+          {
+            clock: level.seconds,
+            work: level.workSeconds,
+            actions: level.actions,
+            effort: item.intensity,
+            rest: 0,
+          },
+        ]
       : playDrill(item.dose, item.intensity, level);
   return { ...at, length: stretches.reduce((sum, s) => sum + s.clock + s.rest, 0), stretches };
 }
@@ -194,7 +206,8 @@ function checkPlaces(venue: Venue, events: readonly Event[], wrong: Wrong): void
     const turns = windows.length > 0 ? inside.map((w) => w.turns) : [1];
     if (windows.length > 0 && inside.length === 0) wrong("window", item.name);
     else if (!turns.some((n) => n * length === end - begin)) wrong("span", item.name);
-    if (item.wholePlace && inside.length > 0 && inside.every((w) => w.room === "half")) wrong("half", item.name);
+    if (item.wholePlace && inside.length > 0 && inside.every((w) => w.room === "half"))
+      wrong("half", item.name);
 
     for (const p of day.points) {
       const there = venue.way(next, venue.known(p.place));
@@ -219,7 +232,10 @@ function checkRests(plan: PlanBody, events: readonly Event[], wrong: Wrong): voi
     const hard = calm ? 0 : stretches.reduce((sum, s) => sum + (s.effort >= HARD ? s.work : 0), 0);
     const rest = item.restAfter;
     if (rest && !calm)
-      resting.push({ until: end + (rest.kind === "seconds" ? rest.seconds : rest.times * work), after: item.name });
+      resting.push({
+        until: end + (rest.kind === "seconds" ? rest.seconds : rest.times * work),
+        after: item.name,
+      });
     if (!calm && end > -plan.wait.leastSeconds) wrong("wait", item.name);
     if (hard > 0 && plan.wait.times) {
       owed = Math.max(0, owed - Math.max(0, begin - paidUntil)) + plan.wait.times * hard;

@@ -1,11 +1,13 @@
 import type { FitContext } from "../day/context";
 import { idealLevel, levelsOf } from "../dose/levelsOf";
-import { climbOf } from "../ladder/climb";
-import type { PlanBody } from "../plan/plan";
+import type { PlanBody, PlanItem } from "../plan/plan";
+import { playDrill, type Stretch } from "./playDose";
 
 /**
- * The fit as a mixed-integer programme in the LP text format, written from the rules alone. For plans in which every
- * drill has a place and its place in the order, and days whose fixed points are wherever the athlete is.
+ * The fit as a mixed-integer programme in the LP text format, written from docs/fit.md alone. What goes on through a day
+ * (effort reached, rest under way, rest owed, general work on end) is a quantity that each drill in turn changes. For plans
+ * in which every drill has a place that the day knows and its place in the order, and days whose fixed points are wherever
+ * the athlete is.
  */
 export interface MipModel {
   /** What is maximised, most important first; each only among the best of those before. */
@@ -17,201 +19,381 @@ export interface MipModel {
   valuesOf: (levels: readonly number[], waitHolds: boolean) => number[];
 }
 
+type Term = readonly [number, string];
+
+const HARD = 85;
+const EASY = 40;
+
+/** "+ 3 x - 2 y" */
+function sum(terms: readonly Term[]): string {
+  const text = terms.filter(([c]) => c !== 0).map(([c, v]) => `${c < 0 ? "-" : "+"} ${Math.abs(c)} ${v}`);
+  return text.join(" ") || "0 none";
+}
+
+interface Line {
+  item: PlanItem;
+  ideal: number;
+  levels: Stretch[][];
+  /** Chosen levels; whether it is kept; when it begins and ends, seconds after the earliest beginning. */
+  y: string[];
+  kept: string;
+  begin: string;
+  end: string;
+}
+
+const seconds = (level: readonly Stretch[]) => level.reduce((all, s) => all + s.clock + s.rest, 0);
+const worked = (level: readonly Stretch[], least = 0) =>
+  level.reduce((all, s) => all + (s.effort >= least ? s.work : 0), 0);
+const actions = (level: readonly Stretch[]) => level.reduce((all, s) => all + s.actions, 0);
+const easy = (level: readonly Stretch[]) =>
+  level.reduce((all, s) => all + (s.effort <= EASY ? s.clock + s.rest : 0), 0);
+
+const isKit = ({ phase }: PlanItem) => phase === "kit";
+const isWork = (i: PlanItem) => !isKit(i) && i.calm === undefined;
+const isFlagged = (i: PlanItem, flag: "explosive" | "breather" | "no-condition") =>
+  i.details?.flags.includes(flag) === true;
+
+/** What a coefficient is of each level, as terms. */
+const each = (x: Line, of: (level: readonly Stretch[]) => number): Term[] =>
+  x.levels.map((level, k) => [of(level), x.y[k] as string]);
+
+const minus = (terms: readonly Term[]): Term[] => terms.map(([c, v]) => [-c, v]);
+
 export function mipModel(plan: PlanBody, day: FitContext, availableSeconds: number): MipModel {
   const H = availableSeconds;
-  const rows: string[] = [];
   const binaries: string[] = [];
-  const bin = (name: string) => {
+  const choice = (name: string) => {
     binaries.push(name);
     return name;
   };
-  const items = plan.items.map((item, i) => {
-    const levels = levelsOf(item.dose);
-    return {
-      item,
-      levels,
-      ideal: idealLevel(item.dose),
-      y: levels.map((_, k) => bin(`y${i}_${k}`)),
-      kept: bin(`k${i}`),
-      b: `b${i}`,
-      e: `e${i}`,
-      works: item.calm === undefined && item.phase !== "kit",
-      warms: item.calm === "keep-warm" || (item.calm === undefined && item.phase !== "kit"),
-      technical: item.phase === "technical" && item.calm === undefined,
-      climbs: levels.map((l) => climbOf(item, l)),
-    };
-  });
-  type Item = (typeof items)[number];
-  const sum = (terms: [number, string][]) =>
-    terms
-      .filter(([c]) => c !== 0)
-      .map(([c, v]) => `${c < 0 ? "-" : "+"} ${Math.abs(c)} ${v}`)
-      .join(" ") || `0 ${items[0]?.kept}`;
-  const over = (x: Item, of: (k: number) => number): [number, string][] => x.y.map((v, k) => [of(k), v]);
-  const way = (a: string, b: string) =>
-    a === b
-      ? 0
-      : (day.travel.find((t) => (t.from === a && t.to === b) || (t.from === b && t.to === a))?.seconds ?? 0);
-  const hard = (x: Item, k: number) => {
-    const level = x.levels[k];
-    if (level?.rungs) return level.rungs.filter((r) => r.intensity >= 85).reduce((s, r) => s + r.seconds, 0);
-    return x.item.intensity >= 85 ? (level?.workSeconds ?? 0) : 0;
-  };
-  const restOf = (x: Item, k: number) => {
-    const rest = x.item.restAfter;
-    if (!rest || x.item.calm) return 0;
-    return rest.kind === "seconds" ? rest.seconds : rest.times * (x.levels[k]?.workSeconds ?? 0);
-  };
-
-  items.forEach((x, i) => {
-    rows.push(`${sum(over(x, () => 1))} - ${x.kept} = 0`);
-    rows.push(`${x.e} - ${x.b} ${sum(over(x, (k) => -(x.levels[k]?.seconds ?? 0)))} = 0`);
-    rows.push(`${x.e} <= ${H}`);
-    const next = items[i + 1];
-    if (next) rows.push(`${next.b} - ${x.e} >= 0`);
-    // Latest ends: the wait, and what hard work owes.
-    const least = x.item.calm ? 0 : plan.wait.leastSeconds;
-    const owed = (k: number) => (x.item.calm ? 0 : (plan.wait.times ?? 0) * hard(x, k));
-    rows.push(`${x.e} ${sum(over(x, (k) => Math.max(least, owed(k))))} <= ${H}`);
-    const windows = day.places.find((p) => p.name === x.item.place)?.windows ?? [];
-    if (windows.length > 0) {
-      const inside = windows.map((_, w) => bin(`v${i}_${w}`));
-      rows.push(`${sum(inside.map((v) => [1, v]))} - ${x.kept} = 0`);
-      windows.forEach((w, n) => {
-        rows.push(`${x.b} - ${H} ${inside[n]} >= ${Math.max(0, w.fromSeconds + H) - H}`);
-        rows.push(`${x.e} + ${H} ${inside[n]} <= ${Math.min(H, w.toSeconds + H) + H}`);
-        if (w.room === "half" && x.item.wholePlace) rows.push(`${inside[n]} <= 0`);
-      });
-    }
-    day.points.forEach((p, n) => {
-      const before = bin(`q${i}_${n}`);
-      rows.push(`${x.e} + ${H} ${before} <= ${p.fromSeconds + H + H}`);
-      rows.push(`${x.b} + ${H} ${before} - ${H} ${x.kept} >= ${p.toSeconds + H - H}`);
-      if (p.closesPractice && !x.item.calm) rows.push(`${x.e} + ${H} ${x.kept} <= ${p.fromSeconds + H + H}`);
-    });
-    // Rests, and ways to every later place: gone without fixed points.
-    const rest = over(x, (k) => -restOf(x, k));
-    if (rest.some(([c]) => c !== 0)) rows.push(`- 1 ${x.e} ${sum(rest)} >= ${-H}`);
-    items.slice(i + 1).forEach((z) => {
-      if (z.works && rest.some(([c]) => c !== 0))
-        rows.push(`${z.b} - ${x.e} ${sum(rest)} - ${2 * H} ${z.kept} >= ${-2 * H}`);
-      const seconds = way(x.item.place, z.item.place);
-      if (seconds === 0) return;
-      const j = items.indexOf(z);
-      const busy = day.points.flatMap((p, n): [number, string][] => {
-        const long = p.toSeconds - p.fromSeconds;
-        return [
-          [-long, `q${i}_${n}`],
-          [long, `q${j}_${n}`],
-        ];
-      });
-      const M = H + seconds + day.points.reduce((s, p) => s + p.toSeconds - p.fromSeconds, 0);
-      rows.push(
-        `${z.b} - ${x.e} ${busy.length > 0 ? sum(busy) : ""} - ${M} ${x.kept} - ${M} ${z.kept} >= ${seconds - 2 * M}`,
-      );
-    });
-    if (x.item.after) {
-      const leader = items.find((o) => o.item.id === x.item.after);
-      rows.push(`${x.kept} - ${leader?.kept} <= 0`);
-    }
-  });
-
-  // The climb.
-  const technical = items.filter((x) => x.technical);
-  technical.forEach((x, n) => {
-    x.climbs.forEach(({ rise, to }, k) => {
-      if (rise > plan.stepPoints) rows.push(`${x.y[k]} <= 0`);
-      technical.slice(n + 1).forEach((z, m) => {
-        if ((z.climbs[0]?.from ?? 0) - to <= plan.stepPoints) return;
-        const between = technical.slice(n + 1, n + 1 + m).map((t): [number, string] => [-1, t.kept]);
-        rows.push(`${x.y[k]} + ${z.kept} ${between.length > 0 ? sum(between) : ""} <= 1`);
-      });
-    });
-  });
-
-  const { generalMinutes, volumePercent, explosiveReps, easyPercent } = plan.limits ?? {};
-  const general = (x: Item) =>
-    !x.item.calm &&
-    ["raise", "mobilise"].includes(x.item.phase) &&
-    !x.item.details?.flags.includes("breather");
-  if (generalMinutes !== undefined) {
-    items.forEach((x, i) => {
-      if (!general(x)) return;
-      items.slice(i).forEach((z, m) => {
-        if (!general(z)) return;
-        const run = items.slice(i, i + m + 1);
-        const terms = run.flatMap((t): [number, string][] =>
-          general(t) ? over(t, (k) => t.levels[k]?.seconds ?? 0) : [[-3 * H, t.kept]],
-        );
-        rows.push(`${sum(terms)} <= ${generalMinutes * 60}`);
-      });
-    });
-  }
-  const counted = (x: Item, k: number) => {
-    const volume = x.levels[k]?.volume;
-    return volume && ["reps", "attempts", "tries"].includes(volume.unit) ? volume.amount : 0;
-  };
-  const own = items.filter((x) => x.item.phase === "technical" || x.item.phase === "prime");
-  if (volumePercent !== undefined && day.usualReps > 0)
-    rows.push(
-      `${sum(own.flatMap((x) => over(x, (k) => counted(x, k))))} <= ${Math.floor((volumePercent * day.usualReps) / 100)}`,
+  const lines = plan.items
+    .filter((item) => !item.alreadyOn)
+    .map(
+      (item, i): Line => ({
+        item,
+        ideal: idealLevel(item.dose),
+        levels: levelsOf(item.dose).map((level) => playDrill(item.dose, item.intensity, level)),
+        y: levelsOf(item.dose).map((_, k) => choice(`y${i}_${k}`)),
+        kept: choice(`k${i}`),
+        begin: `b${i}`,
+        end: `e${i}`,
+      }),
     );
-  if (explosiveReps !== undefined) {
-    const explosive = items.filter((x) => x.item.details?.flags.includes("explosive"));
-    rows.push(`${sum(explosive.flatMap((x) => over(x, (k) => counted(x, k))))} <= ${explosiveReps}`);
-  }
-  if (easyPercent !== undefined) {
-    const debt = (x: Item, k: number) => {
-      const level = x.levels[k];
-      const all = level?.seconds ?? 0;
-      const easy = level?.rungs
-        ? level.rungs.filter((r) => r.intensity <= 40).reduce((s, r) => s + r.seconds + r.restSeconds, 0)
-        : x.item.intensity <= 40
-          ? all
-          : 0;
-      return easyPercent * all - 100 * easy;
-    };
-    const work = items.filter((x) => x.item.phase !== "kit" && !x.item.calm);
-    rows.push(`${sum(work.flatMap((x) => over(x, (k) => debt(x, k))))} <= 0`);
-  }
-
-  // A wait that is not too long: something that keeps warm ends late enough.
-  const held = bin("held");
-  const late = items
-    .filter((x) => x.warms)
-    .map((x) => {
-      const u = bin(`u${x.b}`);
-      rows.push(`${u} - ${x.kept} <= 0`);
-      rows.push(`${x.e} - ${H} ${u} >= ${-plan.wait.longestSeconds}`);
-      return u;
-    });
-  rows.push(`${sum([[1, held], ...late.map((u): [number, string] => [-1, u])])} <= 0`);
-
-  // What it is worth.
-  const points = (x: Item, k: number) => (k >= x.ideal ? 60 : Math.round((60 * k) / x.ideal));
-  const of = (priority: string) => items.filter((x) => x.item.priority === priority);
-  const many = items.length + 1;
-  const worth = (list: Item[], kept: number) => list.flatMap((x) => over(x, (k) => kept + points(x, k)));
-  const beyond = (x: Item, k: number) =>
-    k <= x.ideal ? 0 : Math.round((60 * (k - x.ideal)) / (x.levels.length - 1 - x.ideal));
-  const stages = [
-    [
-      ...of("essential").map((x): [number, string] => [x.item.phase === "kit" ? 2 * many + 2 : 2, x.kept]),
-      [1, held] as [number, string],
-    ],
-    of("essential").flatMap((x) => over(x, (k) => points(x, k))),
-    worth(of("useful"), 60 * many),
-    worth(of("extra"), 60 * many),
-    items.flatMap((x) => over(x, (k) => beyond(x, k))),
+  const held = choice("held");
+  const rows = [
+    ...timeRows(plan, day, lines, H, choice),
+    ...wayRows(day, lines, H),
+    ...dependRows(plan, lines),
+    ...courseRows(plan, day, lines, H),
+    ...totalRows(plan, day, lines),
   ];
-  const valuesOf = (levels: readonly number[], waitHolds: boolean) => {
-    const on = new Set(
-      items.flatMap((x, i) => ((levels[i] as number) < 0 ? [] : [x.kept, x.y[levels[i] as number]])),
-    );
-    if (waitHolds) on.add(held);
-    return stages.map((terms) => terms.reduce((total, [c, v]) => total + (on.has(v) ? c : 0), 0));
+  // The wait is not too long when something that keeps warm ends late enough.
+  const late = lines
+    .filter(({ item }) => isWork(item) || item.calm === "keep-warm")
+    .map((x): Term => {
+      const ends = choice(`u${x.end}`);
+      rows.push(
+        `${sum([
+          [1, ends],
+          [-1, x.kept],
+        ])} <= 0`,
+      );
+      rows.push(
+        `${sum([
+          [1, x.end],
+          [-H, ends],
+        ])} >= ${-plan.wait.longestSeconds}`,
+      );
+      return [-1, ends];
+    });
+  rows.push(`${sum([[1, held], ...late])} <= 0`);
+  const stages = stagesOf(lines, held);
+  return {
+    stages: stages.map(sum),
+    rows,
+    binaries,
+    valuesOf(levels, waitHolds) {
+      const chosen = plan.items.flatMap((item, i) => (item.alreadyOn ? [] : [levels[i] as number]));
+      const on = new Set(
+        lines.flatMap((x, i) => ((chosen[i] as number) < 0 ? [] : [x.kept, x.y[chosen[i] as number]])),
+      );
+      if (waitHolds) on.add(held);
+      return stages.map((terms) => terms.reduce((all, [c, v]) => all + (on.has(v) ? c : 0), 0));
+    },
   };
-  return { stages: stages.map(sum), rows, binaries, valuesOf };
+}
+
+/** Levels, lengths, order, windows, fixed points, and what ends long enough before the start. */
+function timeRows(
+  plan: PlanBody,
+  day: FitContext,
+  lines: readonly Line[],
+  H: number,
+  choice: (name: string) => string,
+): string[] {
+  return lines.flatMap((x, i) => {
+    const rows = [
+      `${sum([...each(x, () => 1), [-1, x.kept]])} = 0`,
+      `${sum([[1, x.end], [-1, x.begin], ...minus(each(x, seconds))])} = 0`,
+      x.item.calm
+        ? `${x.end} <= ${H}`
+        : `${sum([
+            [1, x.end],
+            [plan.wait.leastSeconds, x.kept],
+          ])} <= ${H}`,
+    ];
+    const next = lines[i + 1];
+    if (next)
+      rows.push(
+        `${sum([
+          [1, next.begin],
+          [-1, x.end],
+        ])} >= 0`,
+      );
+    const windows = day.places.find((p) => p.name === x.item.place)?.windows ?? [];
+    const inside = windows.map((_, w) => choice(`v${i}_${w}`));
+    if (windows.length > 0) rows.push(`${sum([...inside.map((v): Term => [1, v]), [-1, x.kept]])} = 0`);
+    windows.forEach((w, n) => {
+      const there = inside[n] as string;
+      rows.push(
+        `${sum([
+          [1, x.begin],
+          [-H, there],
+        ])} >= ${Math.max(0, w.fromSeconds + H) - H}`,
+      );
+      rows.push(
+        `${sum([
+          [1, x.end],
+          [H, there],
+        ])} <= ${Math.min(H, w.toSeconds + H) + H}`,
+      );
+      if (w.room === "half" && x.item.wholePlace) rows.push(`${there} <= 0`);
+    });
+    day.points.forEach((p, n) => {
+      const before = choice(`q${i}_${n}`);
+      rows.push(
+        `${sum([
+          [1, x.end],
+          [H, before],
+        ])} <= ${p.fromSeconds + H + H}`,
+      );
+      rows.push(
+        `${sum([
+          [1, x.begin],
+          [H, before],
+          [-H, x.kept],
+        ])} >= ${p.toSeconds}`,
+      );
+      if (p.closesPractice && !x.item.calm)
+        rows.push(
+          `${sum([
+            [1, x.end],
+            [H, x.kept],
+          ])} <= ${p.fromSeconds + 2 * H}`,
+        );
+    });
+    return rows;
+  });
+}
+
+/** From each place to each later one, in time that no fixed point takes. */
+function wayRows(day: FitContext, lines: readonly Line[], H: number): string[] {
+  const way = (a: string, b: string) =>
+    day.travel.find((t) => (t.from === a && t.to === b) || (t.from === b && t.to === a))?.seconds ?? 0;
+  const busy = day.points.map((p) => p.toSeconds - p.fromSeconds);
+  return lines.flatMap((x, i) =>
+    lines.slice(i + 1).flatMap((z, m) => {
+      const long = x.item.place === z.item.place ? 0 : way(x.item.place, z.item.place);
+      if (long === 0) return [];
+      // A point lies between the two when it is after the one and before the other.
+      const between = busy.flatMap((b, n): Term[] => [
+        [-b, `q${i}_${n}`],
+        [b, `q${i + 1 + m}_${n}`],
+      ]);
+      const M = H + long + busy.reduce((all, b) => all + b, 0);
+      return [
+        `${sum([[1, z.begin], [-1, x.end], ...between, [-M, x.kept], [-M, z.kept]])} >= ${long - 2 * M}`,
+      ];
+    }),
+  );
+}
+
+/** Pairs, and what is not done without its kit. */
+function dependRows(plan: PlanBody, lines: readonly Line[]): string[] {
+  const line = (id: string | undefined) => lines.find((x) => x.item.id === id);
+  const rows: string[] = [];
+  const dependsOn = (x: Line, leader: Line) =>
+    rows.push(
+      `${sum([
+        [1, x.kept],
+        [-1, leader.kept],
+      ])} <= 0`,
+    );
+  const guards = new Map<string, PlanItem>();
+  for (const item of plan.items) {
+    const x = line(item.id);
+    if (isKit(item)) {
+      // One piece of equipment for each in these plans, or none: then the name tells kit from kit.
+      const kit = item.details?.equipment[0] ?? item.name;
+      guards.delete(kit);
+      if (x && !isFlagged(item, "no-condition")) guards.set(kit, item);
+    } else if (x && isWork(item)) {
+      for (const kit of guards.values()) dependsOn(x, line(kit.id) as Line);
+    }
+    const leader = line(item.after);
+    if (x && leader) dependsOn(x, leader);
+  }
+  return rows;
+}
+
+/** What goes on from one drill to the next: effort, rest under way, rest owed, general work on end. */
+function courseRows(plan: PlanBody, day: FitContext, lines: readonly Line[], H: number): string[] {
+  const rows: string[] = [];
+  const restAfter =
+    ({ item }: Line) =>
+    (level: readonly Stretch[]) => {
+      if (!item.restAfter || item.calm) return 0;
+      return item.restAfter.kind === "seconds"
+        ? item.restAfter.seconds
+        : item.restAfter.times * worked(level);
+    };
+  const { generalMinutes } = plan.limits ?? {};
+  const most = (generalMinutes ?? 0) * 60;
+  rows.push(`effort_ <= ${day.reached ?? 100}`, "rest_ >= 0", "owed_ >= 0", "general_ >= 0");
+  let before = {
+    end: null as string | null,
+    effort: "effort_",
+    rest: "rest_",
+    owed: "owed_",
+    general: "general_",
+  };
+  lines.forEach((x, i) => {
+    const now = {
+      end: x.end,
+      effort: `effort${i}`,
+      rest: `rest${i}`,
+      owed: `owed${i}`,
+      general: `general${i}`,
+    };
+    // Effort reached: a technical drill may begin a step above it, and leaves it at its own.
+    const climbs = x.item.phase === "technical" && !x.item.calm;
+    rows.push(
+      `${sum([[1, now.effort], [-1, before.effort], ...(climbs ? [[-100, x.kept] as Term] : [])])} <= 0`,
+    );
+    if (climbs) {
+      const [first, last] = [each(x, (l) => l[0]?.effort ?? 0), each(x, (l) => l.at(-1)?.effort ?? 0)];
+      rows.push(`${sum([...first, [-1, before.effort]])} <= ${plan.stepPoints}`);
+      rows.push(`${sum([[1, now.effort], ...minus(last), [100, x.kept]])} <= 100`);
+      x.levels.forEach((level, k) => {
+        const isSteep = level.some(
+          (s, r) => r > 0 && s.effort - (level[r - 1]?.effort ?? 0) > plan.stepPoints,
+        );
+        if (isSteep) rows.push(`${x.y[k]} <= 0`);
+      });
+    }
+    // Rest under way lasts until then; no work begins before.
+    rows.push(
+      `${sum([
+        [1, now.rest],
+        [-1, before.rest],
+      ])} >= 0`,
+    );
+    rows.push(`${sum([[1, now.rest], [-1, x.end], ...minus(each(x, restAfter(x)))])} >= 0`);
+    if (isWork(x.item))
+      rows.push(
+        `${sum([
+          [1, x.begin],
+          [-1, before.rest],
+          [-2 * H, x.kept],
+        ])} >= ${-2 * H}`,
+      );
+    // Rest owed: less by what goes by before a hard drill, more by what that owes.
+    const owes =
+      plan.wait.times && !x.item.calm ? each(x, (l) => (plan.wait.times ?? 0) * worked(l, HARD)) : [];
+    if (owes.some(([c]) => c > 0)) {
+      rows.push(`${sum([[1, now.owed], ...minus(owes)])} >= 0`);
+      const gap: Term[] =
+        before.end === null
+          ? []
+          : [
+              [1, x.begin],
+              [-1, before.end],
+            ];
+      // At a level with nothing hard in it, its own time pays too.
+      const easily = each(x, (l) => (worked(l, HARD) === 0 ? seconds(l) : 0));
+      rows.push(`${sum([[1, now.owed], [-1, before.owed], ...gap, ...easily, ...minus(owes)])} >= 0`);
+    } else {
+      // Nothing hard: its own time pays too.
+      const gone: Term[] =
+        before.end === null
+          ? []
+          : [
+              [1, x.end],
+              [-1, before.end],
+            ];
+      rows.push(`${now.owed} >= 0`, `${sum([[1, now.owed], [-1, before.owed], ...gone])} >= 0`);
+    }
+    // General work on end: anything else that is done ends it.
+    const general =
+      (x.item.phase === "raise" || x.item.phase === "mobilise") &&
+      !x.item.calm &&
+      !isFlagged(x.item, "breather");
+    rows.push(`${now.general} >= 0`);
+    rows.push(
+      general
+        ? `${sum([[1, now.general], [-1, before.general], ...minus(each(x, seconds))])} >= 0`
+        : `${sum([
+            [1, now.general],
+            [-1, before.general],
+            [most, x.kept],
+          ])} >= 0`,
+    );
+    if (generalMinutes !== undefined) rows.push(`${now.general} <= ${most}`);
+    before = now;
+  });
+  if (before.end !== null)
+    rows.push(
+      `${before.rest} <= ${H}`,
+      `${sum([
+        [1, before.owed],
+        [1, before.end],
+      ])} <= ${H}`,
+    );
+  return rows;
+}
+
+function totalRows(plan: PlanBody, day: FitContext, lines: readonly Line[]): string[] {
+  const { volumePercent, explosiveReps, easyPercent } = plan.limits ?? {};
+  const total = (is: (i: PlanItem) => boolean, of: (level: readonly Stretch[]) => number) =>
+    sum(lines.filter((x) => is(x.item)).flatMap((x) => each(x, of)));
+  const rows: string[] = [];
+  if (volumePercent !== undefined && day.usualReps > 0) {
+    const most = Math.floor((volumePercent * day.usualReps) / 100);
+    rows.push(`${total((i) => i.phase === "technical" || i.phase === "prime", actions)} <= ${most}`);
+  }
+  if (explosiveReps !== undefined)
+    rows.push(`${total((i) => isFlagged(i, "explosive"), actions)} <= ${explosiveReps}`);
+  if (easyPercent !== undefined)
+    rows.push(`${total(isWork, (l) => easyPercent * seconds(l) - 100 * easy(l))} <= 0`);
+  return rows;
+}
+
+/** What it is worth, rank after rank; ranks of which one cannot take from the other share a stage. */
+function stagesOf(lines: readonly Line[], held: string): Term[][] {
+  const many = lines.length + 1;
+  const points = (x: Line, k: number) => (k >= x.ideal ? 60 : Math.round((60 * k) / x.ideal));
+  const beyond = (x: Line, k: number) =>
+    k <= x.ideal ? 0 : Math.round((60 * (k - x.ideal)) / (x.levels.length - 1 - x.ideal));
+  const of = (priority: string) => lines.filter((x) => x.item.priority === priority);
+  const levels = (of: readonly Line[], worth: (x: Line, k: number) => number) =>
+    of.flatMap((x) => x.y.map((v, k): Term => [worth(x, k), v]));
+  return [
+    [...of("essential").map((x): Term => [isKit(x.item) ? 2 * many + 2 : 2, x.kept]), [1, held]],
+    levels(of("essential"), points),
+    levels(of("useful"), (x, k) => 60 * many + points(x, k)),
+    levels(of("extra"), (x, k) => 60 * many + points(x, k)),
+    levels(lines, beyond),
+  ];
 }
 
 /** The model with one of its stages as the objective, and the values of those before it kept. */
@@ -220,7 +402,8 @@ export function lpText(
   stage: number,
   reached: readonly number[],
 ): string {
-  const kept = reached.slice(0, stage).map((value, s) => `${stages[s]} >= ${value}`);
+  // Values are whole numbers: half of one less allows for the solver's tolerances, and for nothing else.
+  const kept = reached.slice(0, stage).map((value, s) => `${stages[s]} >= ${value - 0.5}`);
   const all = [...rows, ...kept].map((row, n) => `c${n}: ${row}`);
   return ["maximize", `obj: ${stages[stage]}`, "subject to", ...all, "binary", ...binaries, "end"].join("\n");
 }

@@ -42,12 +42,15 @@ export function realDay(drills: number, seed: number): RealDay {
       phase,
       priority: one(["essential", "useful", "useful", "extra"] as const),
       intensity,
-      dose: technical || phase === "prime" ? attempts(pick) : timed(pick),
+      dose:
+        technical && i % 7 === 3
+          ? ladder(pick, intensity, i)
+          : technical || phase === "prime"
+            ? attempts(pick)
+            : timed(pick),
       focus: "",
       place: phase === "kit" ? "Room" : technical || phase === "prime" ? "Rink" : "Hall",
-      ...(next() < 0.15
-        ? { details: { ...noDetails(), flags: [one(["explosive", "breather"] as const)] } }
-        : {}),
+      ...detailsOf(phase, next() < 0.15 ? [one(["explosive", "breather"] as const)] : [], one),
       ...(technical && next() < 0.2 ? { restAfter: { kind: "times" as const, times: pick(1, 2) } } : {}),
       ...(next() < 0.08 && i > 0
         ? { after: `00000000-0000-4000-8000-${String(pick(0, i - 1)).padStart(12, "0")}` }
@@ -102,6 +105,19 @@ export function realDay(drills: number, seed: number): RealDay {
   };
 }
 
+/** Kit is boots, gloves or a thing that nothing depends on. */
+function detailsOf(
+  phase: Phase,
+  flags: ("explosive" | "breather" | "no-condition")[],
+  one: <T>(of: readonly T[]) => T,
+): Pick<PlanItem, "details"> {
+  if (phase === "kit") {
+    const equipment = one([["Boots"], ["Boots"], ["Gloves"], []]);
+    return { details: { ...noDetails(), equipment, flags: equipment.length > 0 ? flags : ["no-condition"] } };
+  }
+  return flags.length > 0 ? { details: { ...noDetails(), flags } } : {};
+}
+
 function timed(pick: (from: number, to: number) => number): PlanItem["dose"] {
   const floor = pick(2, 6) * 10;
   const ideal = floor + pick(0, 4) * 15;
@@ -111,6 +127,29 @@ function timed(pick: (from: number, to: number) => number): PlanItem["dose"] {
     step: 15,
     sides: "one",
     changeoverSeconds: 0,
+  };
+}
+
+/** Two rungs from an effort up, each of attempts with rests within, one of them in turn with a partner. */
+function ladder(pick: (from: number, to: number) => number, intensity: number, i: number): PlanItem["dose"] {
+  return {
+    kind: "ladder",
+    leastRungs: 1,
+    rungs: [0, 10].map((more, r) => ({
+      id: `00000000-0000-4000-9000-${String(i * 10 + r).padStart(12, "0")}`,
+      label: "",
+      intensity: Math.min(100, intensity + more),
+      dose: {
+        kind: "attempts",
+        attempts: { floor: 1, ideal: 2, ceiling: 2 },
+        secondsEach: pick(6, 15),
+        sides: "one",
+        rest: { kind: "fixed", seconds: pick(0, 20) },
+        ...(r === 1 ? { partner: { mode: "alternating" as const, changeoverSeconds: 0 } } : {}),
+      },
+      focus: "",
+      restSeconds: pick(0, 30),
+    })),
   };
 }
 

@@ -53,13 +53,13 @@ function lowestAllowed(cuts: readonly Cut[], from: readonly number[], highest: n
     const middle = (low + high) / 2;
     const point = nearest(cuts, from, middle);
     const slack = Math.abs(middle) * 1e-9;
-    if (cuts.every((c) => valueOf(c, point) <= middle + slack)) high = middle;
+    if (cuts.every((c) => heightAt(c, point) <= middle + slack)) high = middle;
     else low = middle;
   }
   return high;
 }
 
-function valueOf({ height, slope }: Cut, point: readonly number[]): number {
+function heightAt({ height, slope }: Cut, point: readonly number[]): number {
   let value = height;
   for (let k = 0; k < point.length; k++) value += (slope[k] as number) * (point[k] as number);
   return value;
@@ -78,7 +78,7 @@ function nearest(cuts: readonly Cut[], from: readonly number[], level: number): 
     for (let c = 0; c < cuts.length; c++) {
       const length = lengths[c] as number;
       if (length === 0) continue;
-      const above = (valueOf(cuts[c] as Cut, point) - level) / length;
+      const above = (heightAt(cuts[c] as Cut, point) - level) / length;
       if (above <= furthest) continue;
       furthest = above;
       worst = c;

@@ -20,7 +20,12 @@ function usedBy({ caps, given }: Objective, high: number, uses: readonly number[
 }
 
 /** Worth less the price of what is used. */
-function priced(objective: Objective, multipliers: Multipliers, high: number, uses: readonly number[]): number {
+function priced(
+  objective: Objective,
+  multipliers: Multipliers,
+  high: number,
+  uses: readonly number[],
+): number {
   return usedBy(objective, high, uses).reduce(
     (sum, used, n) => sum - used * (multipliers[n] as number),
     amountOf(objective.rank, high),
@@ -28,7 +33,12 @@ function priced(objective: Objective, multipliers: Multipliers, high: number, us
 }
 
 /** The priced worth of every level of a drill, and of a wait that is not too long. */
-function pricesOf({ waitWorth }: FitProblem, drill: FitDrill, objective: Objective, multipliers: Multipliers) {
+function pricesOf(
+  { waitWorth }: FitProblem,
+  drill: FitDrill,
+  objective: Objective,
+  multipliers: Multipliers,
+) {
   return {
     levels: drill.costs.map(({ worth, uses }) => priced(objective, multipliers, worth.high, uses)),
     wait: priced(objective, multipliers, waitWorth, []),
@@ -119,7 +129,9 @@ export function bestPath(
         ({ arc, length, least, most }) =>
           column >= Math.max(least, length) &&
           column <= most &&
-          valueAt(here, arc.from, column - length) + ((prices.levels[arc.level] as number) + (arc.holds ? prices.wait : 0)) === now,
+          valueAt(here, arc.from, column - length) +
+            ((prices.levels[arc.level] as number) + (arc.holds ? prices.wait : 0)) ===
+            now,
       );
     if (!step) throw new Error("A path has lost its beginning.");
     const { worth, uses } = drill.costs[step.arc.level] as FitDrill["costs"][number];

@@ -114,9 +114,7 @@ export function networkOf(problem: FitProblem, general: boolean, { columns, runs
       const held = Math.max(0, Math.floor((horizon - problem.longestWait + rest) / column));
       const late =
         drill.warming && problem.waitWorth > 0
-          ? stretches
-              .map((s) => ({ ...s, least: Math.max(s.least, held) }))
-              .filter((s) => s.least <= s.most)
+          ? stretches.map((s) => ({ ...s, least: Math.max(s.least, held) })).filter((s) => s.least <= s.most)
           : [];
       return { stretches, late };
     };

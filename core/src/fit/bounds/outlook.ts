@@ -15,12 +15,7 @@ import { type Layer, type Network, networkOf } from "./network";
  * is asked for
  * @param enough below this, how much it is exactly does not matter
  */
-export type Hope = (
-  seconds: number,
-  run: number,
-  left: Float64Array,
-  enough: number,
-) => number;
+export type Hope = (seconds: number, run: number, left: Float64Array, enough: number) => number;
 
 /** What partial plans can still hope for, given which drills are still to be decided and the state of what comes after. */
 export interface Outlook {
@@ -125,7 +120,8 @@ function hopeFor(
   const { nodes, offset } = layers[index] as Layer;
   const { stepPoints, travel, generalMost } = problem;
   let needed = 0;
-  for (const [leader, bit] of bits) if (leader < index && has(owed, bit)) needed |= leaderBits.get(leader) ?? 0;
+  for (const [leader, bit] of bits)
+    if (leader < index && has(owed, bit)) needed |= leaderBits.get(leader) ?? 0;
   const rows = tables.map(({ best, multipliers }) => {
     // By run, then column: the best of all nodes that may come before.
     const row = new Float64Array(width * (mostRun + 1)).fill(-Infinity);
