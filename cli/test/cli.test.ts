@@ -142,3 +142,79 @@ it("answers for no drills at all", () => {
 it("is published as JSON Schema as it is read: npm run schema", () => {
   expect(readFileSync(path.join(root, "docs", "schema", "fit.schema.json"), "utf8")).toBe(schemaText());
 });
+
+it("says time as time, with the seconds, in the table too", () => {
+  const { lastMoments } = JSON.parse(tonodrome(["fit", example]).stdout);
+  const oneShort = ["--seconds", String(lastMoments.essentialsSeconds - 1)];
+  expect(JSON.parse(tonodrome(["fit", example, ...oneShort]).stdout)).toMatchObject({
+    missingSeconds: 1,
+    culprit: null,
+  });
+  const table = tonodrome(["fit", example, "--table", ...oneShort]);
+  expect(table.status).toBe(1);
+  expect(table.stdout).toContain("does not fit: The essentials need 1 s more.");
+  expect(tonodrome(["check", example, ...oneShort]).stdout).toContain("stop: The essentials need 1 s more.");
+});
+
+it("says how far a wait is over the longest tolerated", () => {
+  const patient = changed((f) => {
+    f.plan.wait = { leastSeconds: 60, longestSeconds: 100 };
+  });
+  const answer = JSON.parse(tonodrome(["fit", "-"], patient).stdout);
+  expect(answer).toMatchObject({ state: "tight", waitOverSeconds: answer.waitSeconds - 100 });
+  expect(answer.waitOverSeconds).toBeGreaterThan(0);
+  expect(tonodrome(["fit", "-", "--table"], patient).stdout).toContain("longer than tolerated");
+});
+
+it("warns of places that the day does not know and of limits that cannot be kept, with the path", () => {
+  const strange = changed((f) => {
+    f.plan.items[0].place = "Moon";
+    f.plan.limits = { volumePercent: 20 };
+    f.context.usualReps = 0;
+  });
+  const paths = ["plan.items[0].place", "plan.limits.volumePercent"];
+  const { remarks } = JSON.parse(tonodrome(["fit", "-"], strange).stdout);
+  expect(remarks.map((r: { path: string }) => r.path)).toEqual(paths);
+  for (const command of [
+    ["check", "-"],
+    ["fit", "-", "--table"],
+  ])
+    for (const path of paths) expect(tonodrome(command, strange).stdout).toContain(`${path}: `);
+});
+
+it("reads a byte-order mark over, and answers what is no number, no UTF-8, or turns the direction of text", () => {
+  expect(tonodrome(["fit", "-"], `\ufeff${text}`).status).toBe(0);
+  for (const seconds of [["--seconds", "-5"], ["--seconds=-5"], ["--seconds", "1e3"], ["--seconds", ""]])
+    expect(tonodrome(["fit", example, ...seconds])).toMatchObject({
+      status: 2,
+      stdout: "",
+      stderr: expect.stringMatching(/^--seconds: “.*” is not a whole number of seconds from 0 to 86400\.\n$/),
+    });
+  expect(tonodrome(["fit", example, "--seconds"])).toMatchObject({ status: 2, stdout: "" });
+  const latin = spawnSync(process.execPath, [bin, "fit", "-"], { input: Buffer.from([0x7b, 0xe4, 0x7d]) });
+  expect(latin.status).toBe(2);
+  expect(String(latin.stderr)).toContain("is not UTF-8");
+  const turned = changed((f) => {
+    f.plan.items[0].name = "Laps \u202egnihtyna";
+  });
+  expect(tonodrome(["fit", "-"], turned)).toMatchObject({
+    status: 2,
+    stderr: expect.stringMatching(/^plan\.items\[0\]\.name: /),
+  });
+});
+
+it("keeps the columns of a table straight under wide characters and accents of their own", () => {
+  const named = changed((f) => {
+    f.plan.items[0].name = "準備運動";
+    f.plan.items[1].name = "Spru\u0308nge 🤸";
+  });
+  const lines = tonodrome(["fit", "-", "--table"], named).stdout.split("\n");
+  const dose = (lines[0] ?? "").indexOf("dose");
+  const begins = (name: string, at: number) => {
+    const line = lines.find((l) => l.includes(name)) ?? "";
+    return line.slice(at - 2, at) === "  " && line[at] !== " " && line[at] !== undefined;
+  };
+  // Four characters eight columns wide; a letter and its mark are one, a figure two columns and two units of code.
+  expect(begins("準備運動", dose - 4)).toBe(true);
+  expect(begins("Spru\u0308nge", dose + 1)).toBe(true);
+});

@@ -1,6 +1,7 @@
-import { openDay } from "../day/context";
+import { fitContextSchema, openDay } from "../day/context";
 import { drill, planOf } from "../testing/generate";
 import { compareFits, givenUp, givenUpLine } from "./explain";
+import { explanationOf } from "./explanation";
 import { fitAt, fitPlan } from "./fit";
 import { profileOf } from "./profile";
 
@@ -72,4 +73,32 @@ it("says what more time buys and less time costs", () => {
     "Ice strides left out",
   ]);
   expect(compareFits(fitPlan(plan, 90), fitPlan(plan, 90))).toEqual([]);
+});
+
+it("one second short is time, and says how much; a place is the reason only when it lacks less than the time", () => {
+  const essential = drill("Waltz", { phase: "technical", priority: "essential", place: "Rink" });
+  const rink = (...windows: [number, number][]) =>
+    fitContextSchema.parse({
+      places: [
+        { name: "Rink", windows: windows.map(([fromSeconds, toSeconds]) => ({ fromSeconds, toSeconds })) },
+      ],
+    });
+  // A floor of 30 s: 29 s are one too few, though the rink opens in time for no more than that.
+  const short = explanationOf(planOf([essential]), rink([-40, 0]), 29);
+  expect(short.culprit).toBeNull();
+  expect(givenUpLine(fitPlan(planOf([essential]), 29))).toBe(
+    "Essentials are 1 s short. Gave up 1: Waltz left out",
+  );
+  // The rink was open an hour ago: 3,540 s more, or 10 s of opening earlier.
+  const early = explanationOf(planOf([essential]), rink([-3600, -3000], [-20, 0]), 60);
+  expect(early.culprit?.line).toBe("Rink is the reason: it would have to open 0:10 earlier.");
+  expect(early.needs.essentials).toBe(3030);
+});
+
+it("a wait that is too long is in the word for the whole", () => {
+  const late = fitPlan(planOf([drill("Laps")], { wait: { leastSeconds: 100, longestSeconds: 100 } }), 900, {
+    ...openDay(),
+    points: [{ name: "Call", fromSeconds: -300, toSeconds: 0, place: null, closesPractice: true }],
+  });
+  expect(late).toMatchObject({ state: "tight", waitSeconds: 300, waitOverSeconds: 200 });
 });

@@ -185,7 +185,7 @@ beforeAll(() => {
       return { plan, day, available, best: bruteFit(plan, day, available, GRID) };
     },
   );
-}, 120_000);
+}, 300_000);
 
 /** The solver with one line of one of its files changed. */
 function mutated([, file, from, to]: Mutant): typeof Problem & typeof Solve {

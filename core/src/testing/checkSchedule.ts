@@ -98,8 +98,20 @@ function eventOf(plan: PlanBody, d: Done, wrong: Wrong): Event {
             rest: 0,
           },
         ]
-      : playDrill(item.dose, item.intensity, level);
+      : played(item, d.levelIndex);
   return { ...at, length: stretches.reduce((sum, s) => sum + s.clock + s.rest, 0), stretches };
+}
+
+/** Drills are read again and again, and none is ever changed in place. */
+const known = new WeakMap<PlanItem, Map<number, Stretch[]>>();
+
+function played(item: PlanItem, levelIndex: number): Stretch[] {
+  const levels = known.get(item) ?? new Map<number, Stretch[]>();
+  known.set(item, levels);
+  const level = levelsOf(item.dose)[levelIndex];
+  const stretches = levels.get(levelIndex) ?? (level ? playDrill(item.dose, item.intensity, level) : []);
+  levels.set(levelIndex, stretches);
+  return stretches;
 }
 
 /** Order and pairs. */
@@ -194,10 +206,7 @@ function checkPlaces(venue: Venue, events: readonly Event[], wrong: Wrong): void
   for (const { item, begin, end, length } of [...events].reverse()) {
     const own = venue.known(item.place);
     const way = venue.way(own, next);
-    const free = Array.from({ length: Math.max(0, until - end) }, (_, s) => end + s).filter(
-      (s) => !day.points.some((p) => p.fromSeconds <= s && s < p.toSeconds),
-    ).length;
-    if (free < way) wrong("travel", item.name);
+    if (way > 0 && freeSeconds(day, end, until) < way) wrong("travel", item.name);
     next = own ?? next;
     until = begin;
 
@@ -244,6 +253,13 @@ function checkRests(plan: PlanBody, events: readonly Event[], wrong: Wrong): voi
   }
   for (const r of resting) if (r.until > 0) wrong("rest", r.after);
   if (owed > 0 && owed > -paidUntil) wrong("owed", `${owed} s`);
+}
+
+/** Seconds between two moments in which no fixed point keeps the athlete busy, counted one by one. */
+function freeSeconds({ points }: FitContext, from: number, to: number): number {
+  let free = 0;
+  for (let s = from; s < to; s++) if (!points.some((p) => p.fromSeconds <= s && s < p.toSeconds)) free++;
+  return free;
 }
 
 function checkClimb(plan: PlanBody, day: FitContext, events: readonly Event[], wrong: Wrong): void {

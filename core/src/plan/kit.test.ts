@@ -1,0 +1,51 @@
+import { noDetails } from "../drill/details";
+import { fitPlan } from "../fit/fit";
+import { runPlanOf } from "../run/freezeFit";
+import { drill, planOf } from "../testing/generate";
+import { kitNeeded } from "./kit";
+import type { PlanItem } from "./plan";
+
+const kit = (name: string, equipment: string[], more: Partial<PlanItem> = {}) =>
+  drill(name, { phase: "kit", priority: "useful", details: { ...noDetails(), equipment }, ...more });
+const ice = (name: string, more: Partial<PlanItem> = {}) =>
+  drill(name, { phase: "technical", priority: "essential", ...more });
+
+const boots = kit("Boots on", ["Boots"]);
+const jumps = ice("Jumps");
+const kept = (items: PlanItem[], seconds: number) =>
+  fitPlan(planOf(items), seconds)
+    .placements.filter((p) => p.level)
+    .map((p) => p.item.name);
+
+it("what needs boots is not done without boots, whatever the priorities say", () => {
+  // Boots take 30 s at least, and so do the jumps.
+  expect(kept([boots, jumps], 59)).toEqual(["Boots on"]);
+  expect(kept([boots, jumps], 60)).toEqual(["Boots on", "Jumps"]);
+  expect(kept([boots, jumps], 29)).toEqual([]);
+  expect(fitPlan(planOf([boots, jumps]), 59)).toMatchObject({ state: "short", missingSeconds: 1 });
+});
+
+it("a coach who says that they are on already has the time for the jumps, and no step in the run", () => {
+  const on = { ...boots, alreadyOn: true as const };
+  expect(kept([on, jumps], 30)).toEqual(["Boots on", "Jumps"]);
+  const fit = fitPlan(planOf([on, jumps]), 60);
+  expect(fit.placements[0]).toMatchObject({ verdict: "kept", spanSeconds: 0, beginSeconds: -60 });
+  expect(fit.workSeconds).toBe(60);
+  const run = runPlanOf(fit, "2026-06-01T12:00:00.000Z");
+  expect(run.drills.map((d) => d.name)).toEqual(["Jumps"]);
+});
+
+it("guards until the next change of the same kit; calm things and kit that nothing depends on are left alone", () => {
+  const off = kit("Boots off", ["boots "]);
+  const gloves = kit("Gloves", ["Gloves"]);
+  const check = kit("Bag check", [], { details: { ...noDetails(), flags: ["no-condition"] } });
+  const breath = ice("Breathing", { calm: "quiet" });
+  const items = [check, boots, jumps, gloves, ice("Spins"), breath, off, ice("Hops")];
+  expect(kitNeeded(items)).toEqual([[], [], [1], [], [1, 3], [], [], [3, 6]]);
+});
+
+it("takes two changes of one name for one kit, however it is spelled", () => {
+  const first = drill("Slip-ons", { phase: "kit" });
+  const again = { ...drill("again", { phase: "kit" }), name: " slip-ONS" };
+  expect(kitNeeded([first, jumps, again, ice("Spins")])).toEqual([[], [0], [], [2]]);
+});
