@@ -29,14 +29,14 @@ test("a lane circuit with metres is made without typing a number, and reads back
   await page.getByLabel("Movement 3", { exact: true }).fill("Side shuffle");
   await press(page, "Movement 3 covers: more", 10);
   // Two of three movements cover 50 m; the first takes 40 s, the others 30 s, 5 s between, two rounds with 30 s between.
-  await expect(words(page)).toHaveText("2 rounds of 3, 30 s between, 200 m");
+  await expect(words(page)).toHaveText("2 rounds of 3, 30 s between, 100 m a round, 200 m");
   await expect(length(page)).toHaveText("4:10");
   await page.getByLabel("Movement 2", { exact: true }).fill(" ");
   await expect(page.getByText("until then it is Walking, arms loose", { exact: false })).toBeVisible();
   await page.getByLabel("Movement 2", { exact: true }).fill("Walking tall");
   await expectAccessible(page);
   await page.getByRole("button", { name: "Put on the shelf" }).click();
-  await expect(page.getByText(/2 rounds of 3, 30 s between, 200 m, 4:10/)).toBeVisible();
+  await expect(page.getByText(/2 rounds of 3, 30 s between, 100 m a round, 200 m, 4:10/)).toBeVisible();
 
   await makeStart(page, "Kaisa Lund", 60);
   await addDrills(page, "Lane circuit");
@@ -89,4 +89,50 @@ test("lengths, counts, tempo and slots are set in whole steps", async ({ page })
   await page.getByRole("radio", { name: "Each side" }).click();
   await expect(length(page)).toHaveText("3:40");
   await expectAccessible(page);
+});
+
+test("a slot for all of it, half seconds, the partner's set as the rest, and a circuit there and back", async ({
+  page,
+}) => {
+  await newDrill(page, "Slow squats", "Reps");
+  await page.getByRole("radio", { name: "To a tempo" }).click();
+  await press(page, "Down: more", 1);
+  await expect(words(page)).toHaveText("2 × 8, 2.5 s down 2 s up, 20 s rest");
+  // Two sets of 36 s and 20 s of rest are 92 s: the slot begins at the next five.
+  await page.getByRole("radio", { name: "All in a slot" }).click();
+  await expect(words(page)).toHaveText("2 × 8, 2.5 s down 2 s up, 23 s rest, in a slot of 1:35");
+  await press(page, "The slot: more", 5);
+  await expect(words(page)).toHaveText("2 × 8, 2.5 s down 2 s up, 48 s rest, in a slot of 2:00");
+  await expect(length(page)).toHaveText("2:00");
+  await page.getByRole("radio", { name: "Rest", exact: true }).click();
+  await page.getByRole("radio", { name: "In turn" }).click();
+  // Two sets of 36 s, each followed by the partner's: 20 s of rest lie within that.
+  await expect(length(page)).toHaveText("2:24");
+
+  await page.getByRole("radio", { name: "Circuit", exact: true }).click();
+  await page.getByRole("button", { name: "There and back, movement 1" }).click();
+  await press(page, "Movement 1 covers, one way: more", 5);
+  await expect(words(page)).toHaveText(/, 50 m a round, 100 m$/);
+  await expectAccessible(page);
+
+  await page.getByRole("radio", { name: "Gate", exact: true }).click();
+  await expect(
+    page.getByText(/^\d+\.\d tries on average; planned for \d+, enough for 80 of 100/),
+  ).toBeVisible();
+});
+
+test("what needs boots waits for them, unless they are on already", async ({ page }) => {
+  await makeStart(page, "Kaisa Lund", 60);
+  await addDrills(page, "Boots on", "Edges and crossovers");
+  // Boots take 6 min at least, and the wait 5.
+  await page.getByRole("slider").fill("10");
+  const edges = page.getByRole("button", { name: /^Edges and crossovers, / });
+  await expect(edges).toHaveAccessibleName(/left out/);
+  await page.getByRole("button", { name: /^Boots on, / }).click();
+  const sheet = page.getByRole("dialog");
+  await sheet.getByRole("radio", { name: "Already on" }).click();
+  await saved(page);
+  await sheet.getByRole("button", { name: "Close" }).click();
+  await expect(edges).not.toHaveAccessibleName(/left out/);
+  await expect(page.getByRole("button", { name: /^Boots on, kit, already on/ })).toBeVisible();
 });

@@ -153,7 +153,11 @@ function Lines({ placement, steep, small }: { placement: Placement; steep: boole
     <>
       <Headline placement={placement} />
       <span className={`line-clamp-2 font-text text-small ${small}`}>
-        {item.phase === "kit" ? item.place : `${item.intensity} %, ${change || level?.words}`}
+        {item.alreadyOn
+          ? "already on"
+          : item.phase === "kit"
+            ? item.place
+            : `${item.intensity} %, ${change || level?.words}`}
         {level && placement.spanSeconds > level.seconds ? ", turns taken" : ""}
         {steep ? ", steep step" : ""}
       </span>

@@ -122,6 +122,8 @@ const MUTANTS: Mutant[] = [
   ],
   ["what a bound promises is never too little", "bounds/longestPaths", "+ add;", "- add;"],
   ["of a bound every way is tried", "bounds/network", "[arc, { ...arc,", "[{ ...arc,"],
+  ["a rank is settled before the next", "limited", "demands.push(best(rank", "demands.slice(best(rank"],
+  ["a rank is what is above the next one's unit", "rank", "high % above", "high"],
   ["rest is time only where nothing fills it", "bounds/network", "i > lastResting ?", "true ?"],
   [
     "a price is paid for what is left as well",
@@ -218,10 +220,13 @@ function isRight(
 ) {
   const problem = problemOf(plan, day);
   const every = solve(problem);
-  const one = solveAt(problemOf(plan, day, { horizon: available }));
+  const here = problemOf(plan, day, { horizon: available });
+  const one = solveAt(here);
+  const bounded = solveAt(here, undefined, { few: 0, many: Infinity });
+  const ranked = solveAt(here, undefined, { few: 0, many: 0 });
   return [
     every.stepsOf(every.begins.findLastIndex((b) => b >= -available)),
-    one.stepsOf(one.begins.length - 1),
+    ...[one, bounded, ranked].map((s) => s.stepsOf(s.begins.length - 1)),
   ].every((steps) => {
     const done = steps.map(
       (s): Done => ({

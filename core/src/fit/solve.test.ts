@@ -24,6 +24,12 @@ it("equals the brute force", () => {
         spanSeconds: s.span,
       }));
       expect(one.stepsOf(one.begins.length - 1)).toEqual(steps);
+      // However it goes about limits on totals: dropping what cannot come to enough, in one go or rank by rank.
+      const here = problemOf(plan, day, { horizon: available });
+      for (const many of [Infinity, 0]) {
+        const other = solveAt(here, undefined, { few: 0, many });
+        expect(other.stepsOf(other.begins.length - 1)).toEqual(steps);
+      }
       expect(checkSchedule(plan, day, done, available)).toEqual([]);
       const levels = plan.items.map((i) => done.find((d) => d.id === i.id)?.levelIndex ?? -1);
       const best = bruteFit(plan, day, available, GRID);

@@ -1,6 +1,6 @@
 import { boundOf } from "./bound";
 import { networkFor, outlookOf } from "./bounds/outlook";
-import { solveLimited } from "./limited";
+import { solveLimited, type Ways } from "./limited";
 import { allLimits, brokenLimits, isBroken, type Limits, NO_LIMITS, withMore } from "./limits";
 import type { FitProblem } from "./problem";
 import { WHOLE } from "./rank";
@@ -41,10 +41,11 @@ const FEW = 12;
  * Finds the best plan for one time available, exactly, and sooner than for every time: a quick search finds a good
  * plan first, and partial plans that can no longer be worth as much are dropped.
  * @param onPart told how far it is
+ * @param ways how it goes about limits on totals; the same comes of all of them
  * @returns the best plan is its last
  */
-export function solveAt(problem: FitProblem, onPart?: OnPart): Solution {
-  return asLimited(problem, searchAt(problem), { lastOnly: true, onPart });
+export function solveAt(problem: FitProblem, onPart?: OnPart, ways?: Ways): Solution {
+  return asLimited(problem, searchAt(problem, ways), { lastOnly: true, onPart });
 }
 
 /** The best plan for one time as if there were no limits on totals, in no time, and whether it keeps them all the same. */
@@ -76,10 +77,10 @@ export function solveLatest(problem: FitProblem, least: Worth): Solution {
  * A search for one time. Without limits on totals, twice: for a good plan, and for the best with what cannot come to that
  * dropped.
  */
-function searchAt(problem: FitProblem): Attempt {
+function searchAt(problem: FitProblem, ways?: Ways): Attempt {
   const bound = boundOf(problem);
   return (limits, onPart) => {
-    if (isBroken(limits)) return solveLimited(problem, limits, bound, onPart);
+    if (isBroken(limits)) return solveLimited(problem, limits, bound, onPart, ways);
     const good = search(problem, limits, { bound, few: FEW });
     const least = { high: good.high.at(-1) ?? 0, low: good.low.at(-1) ?? 0 };
     return search(problem, limits, { bound, least }, { onPart });

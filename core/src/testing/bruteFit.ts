@@ -1,7 +1,7 @@
 import type { FitContext } from "../day/context";
 import { idealLevel, levelsOf } from "../dose/levelsOf";
 import type { PlanBody, PlanItem } from "../plan/plan";
-import { checkSchedule, type Done, waitsTooLong } from "./checkSchedule";
+import { checkSchedule, type Done, spelled, waitsTooLong } from "./checkSchedule";
 import { compare } from "./compareRanks";
 
 /** Essential kit kept, essential kept, the wait, essential points, useful …, extra …, beyond the ideal, ties. */
@@ -115,9 +115,8 @@ function latestBegin(
 }
 
 function turnsAt(day: FitContext, item: PlanItem): number[] {
-  // Any number of turns that the day knows: the checker says which of them holds.
-  const turns = day.places.flatMap((p) => p.windows.map((w) => w.turns));
-  return item.place === "" ? [1] : [...new Set([1, ...turns])];
+  const windows = day.places.find((p) => spelled(p.name) === spelled(item.place))?.windows ?? [];
+  return windows.length === 0 ? [1] : [...new Set(windows.map((w) => w.turns))];
 }
 
 function orders<T extends { item: PlanItem }>(kept: readonly T[]): T[][] {

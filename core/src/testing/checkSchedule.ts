@@ -38,7 +38,7 @@ const marked = (i: PlanItem, flag: string) =>
   (i.details?.flags as string[] | undefined)?.includes(flag) ?? false;
 
 /** One spelling for one word. */
-function spelled(name: string): string {
+export function spelled(name: string): string {
   return name
     .normalize("NFD")
     .split(/\s/)
