@@ -126,6 +126,8 @@ test("rests, pairs and limits are set in whole steps, and the plan follows", asy
 test("a plan whose limits take long says how far it is, and the finger never waits for it", async ({
   page,
 }) => {
+  // A minute at a time, for an hour and a half of them.
+  test.setTimeout(120_000);
   // Every share that is ever shown, however short.
   await page.addInitScript(() => {
     const shown: string[] = [];
@@ -137,7 +139,7 @@ test("a plan whose limits take long says how far it is, and the finger never wai
     }).observe(document, { subtree: true, childList: true, attributes: true });
   });
   await makeStart(page, "Ottilie Brand");
-  const { items, limits, wait, stepPoints } = realDay(30, 2).plan;
+  const { items, limits, wait, stepPoints } = realDay(30, 39).plan;
   const anywhere = items.map((item) => ({ ...item, place: "" }));
   await givePlan(page, anywhere, { wait, stepPoints, limits: { ...limits, volumePercent: undefined } });
   const shown = () => page.evaluate(() => (window as unknown as { shown: string[] }).shown);
@@ -148,7 +150,7 @@ test("a plan whose limits take long says how far it is, and the finger never wai
   const slider = page.getByRole("slider", { name: "Time available" });
   await slider.focus();
   await slider.press("ArrowLeft");
-  await expect.poll(async () => (await shares()).at(-1), { timeout: 60_000 }).toBeGreaterThan(97);
+  await expect.poll(async () => (await shares()).at(-1), { timeout: 90_000 }).toBeGreaterThan(97);
   await expect(page.getByRole("progressbar")).toHaveCount(0);
   const word = page.getByRole("status").filter({ hasText: /^(fits|tight|does not fit|fitting.*)$/ });
   for (let i = 0; i < 5; i++) {

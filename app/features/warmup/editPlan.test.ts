@@ -34,7 +34,7 @@ const build = (...list: [string, Phase][]): PlanBody =>
   list.reduce((body, [name, phase]) => addDrill(body, shelfDrill(name, phase)).body, emptyPlan());
 const names = (body: PlanBody) => body.items.map((i) => i.name);
 
-it("adds each drill after the last of its phase, kit at the end", () => {
+it("adds each drill after the last of its phase, kit before the sport's own work", () => {
   const body = build(
     ["sprint", "prime"],
     ["laps", "raise"],
@@ -42,7 +42,7 @@ it("adds each drill after the last of its phase, kit at the end", () => {
     ["axel", "technical"],
     ["skips", "raise"],
   );
-  expect(names(body)).toEqual(["laps", "skips", "axel", "sprint", "boots"]);
+  expect(names(body)).toEqual(["laps", "skips", "boots", "axel", "sprint"]);
   expect(planBodySchema.parse(body)).toEqual(body);
   expect(new Set(body.items.map((i) => i.id)).size).toBe(5);
 });

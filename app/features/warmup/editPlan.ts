@@ -18,8 +18,8 @@ import { v4 as uuid } from "uuid";
 /** Changes of a plan as small steps, each giving a new plan and leaving the old one as it was. */
 
 /**
- * Copies a drill from the shelf into the plan: after the last one of its phase or of an earlier phase, and a technical
- * one where it keeps the climb even.
+ * Copies a drill from the shelf into the plan: after the last one of its phase or of an earlier phase, a technical one
+ * where it keeps the climb even, and kit before the sport's own work.
  */
 export function addDrill(
   body: PlanBody,
@@ -35,14 +35,19 @@ export function addDrill(
 const rungIds = ({ dose }: PlanItem): string[] => (dose.kind === "ladder" ? dose.rungs.map((r) => r.id) : []);
 
 function placeFor(items: readonly PlanItem[], item: PlanItem): number {
-  // Kit is done wherever the place changes, so it goes to the end and is moved from there.
-  if (item.phase === "kit") return items.length;
+  const isOwn = ({ phase }: PlanItem) => phase === "technical" || phase === "prime";
+  // Kit is put on for the sport's own work, which is not done without it; where else it is done, it is moved to.
+  if (item.phase === "kit") {
+    const own = items.findIndex(isOwn);
+    return own < 0 ? items.length : own;
+  }
   if (item.phase === "technical") {
     const harder = items.findIndex((i) => i.phase === "technical" && i.intensity > item.intensity);
     if (harder >= 0) return harder;
   }
   const rank = (phase: Phase) => PHASES.indexOf(phase);
-  return items.findLastIndex((i) => i.phase !== "kit" && rank(i.phase) <= rank(item.phase)) + 1;
+  const before = (i: PlanItem) => (i.phase === "kit" ? isOwn(item) : rank(i.phase) <= rank(item.phase));
+  return items.findLastIndex(before) + 1;
 }
 
 /** Changes one drill of the plan. */

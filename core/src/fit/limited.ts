@@ -15,7 +15,7 @@ export interface Ways {
   many: number;
 }
 
-const WAYS: Ways = { few: 3_000, many: 300_000 };
+const WAYS: Ways = { few: 6_000, many: 300_000 };
 /** A first guess is so much below the most that there can be, as a share of it, and each further one so many times as much. */
 const FIRST_GAP = 5e-7;
 const WIDER = 1.6;
