@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import { transformSync } from "@babel/core";
 import fc from "fast-check";
-import { anyDay, anyLimitedDay, GRID, SMALL_DAY } from "../testing/anyDay";
+import { anyDay, anyHardDay, anyLimitedDay, GRID, SMALL_DAY } from "../testing/anyDay";
 import { type BruteAnswer, bruteFit, rankOf } from "../testing/bruteFit";
 import { checkSchedule, type Done, waitsTooLong } from "../testing/checkSchedule";
 import type * as Problem from "./problem";
@@ -181,12 +181,15 @@ let cases: Case[];
 beforeAll(() => {
   const sample = (any: ReturnType<typeof anyDay>, numRuns: number) =>
     fc.sample(fc.tuple(any, fc.integer({ min: 4, max: SMALL_DAY / GRID })), { numRuns, seed: 20_261_126 });
-  cases = [...sample(anyDay(3), 900), ...sample(anyLimitedDay(3), 500), ...sample(anyDay(2), 2500)].map(
-    ([{ plan, day }, tens]) => {
-      const available = tens * GRID;
-      return { plan, day, available, best: bruteFit(plan, day, available, GRID) };
-    },
-  );
+  cases = [
+    ...sample(anyHardDay(3), 500),
+    ...sample(anyDay(3), 700),
+    ...sample(anyLimitedDay(3), 500),
+    ...sample(anyDay(2), 2000),
+  ].map(([{ plan, day }, tens]) => {
+    const available = tens * GRID;
+    return { plan, day, available, best: bruteFit(plan, day, available, GRID) };
+  });
 }, 300_000);
 
 /** Cases in which totals are limited. */

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { anyDay, GRID, SMALL_DAY } from "../testing/anyDay";
+import { anyDay, anyHardDay, GRID, SMALL_DAY } from "../testing/anyDay";
 import { bruteFit, rankOf } from "../testing/bruteFit";
 import { checkSchedule, type Done, waitsTooLong } from "../testing/checkSchedule";
 import { realDay } from "../testing/realDays";
@@ -10,37 +10,41 @@ const RUNS = Number(process.env.RUNS ?? 1000);
 
 it("equals the brute force", () => {
   fc.assert(
-    fc.property(anyDay(3), fc.integer({ min: 0, max: SMALL_DAY / GRID }), ({ plan, day }, tens) => {
-      const available = tens * GRID;
-      const problem = problemOf(plan, day);
-      const solution = solve(problem);
-      const one = solveAt(problemOf(plan, day, { horizon: available }));
-      const at = solution.begins.findLastIndex((b) => b >= -available);
-      const steps = solution.stepsOf(at);
-      const done: Done[] = steps.map((s) => ({
-        id: problem.drills[s.drill]?.item.id as string,
-        levelIndex: s.level,
-        beginSeconds: s.begin,
-        spanSeconds: s.span,
-      }));
-      expect(one.stepsOf(one.begins.length - 1)).toEqual(steps);
-      // However it goes about limits on totals: dropping what cannot come to enough, in one go or rank by rank.
-      const here = problemOf(plan, day, { horizon: available });
-      for (const many of [Infinity, 0]) {
-        const other = solveAt(here, undefined, { few: 0, many });
-        expect(other.stepsOf(other.begins.length - 1)).toEqual(steps);
-      }
-      expect(checkSchedule(plan, day, done, available)).toEqual([]);
-      const levels = plan.items.map((i) => done.find((d) => d.id === i.id)?.levelIndex ?? -1);
-      const best = bruteFit(plan, day, available, GRID);
-      expect({
-        rank: rankOf(plan, levels, !waitsTooLong(plan, done)),
-        begin: done[0]?.beginSeconds ?? 0,
-      }).toEqual({
-        rank: best.rank,
-        begin: best.beginSeconds,
-      });
-    }),
+    fc.property(
+      fc.oneof(anyDay(3), anyHardDay(3)),
+      fc.integer({ min: 0, max: SMALL_DAY / GRID }),
+      ({ plan, day }, tens) => {
+        const available = tens * GRID;
+        const problem = problemOf(plan, day);
+        const solution = solve(problem);
+        const one = solveAt(problemOf(plan, day, { horizon: available }));
+        const at = solution.begins.findLastIndex((b) => b >= -available);
+        const steps = solution.stepsOf(at);
+        const done: Done[] = steps.map((s) => ({
+          id: problem.drills[s.drill]?.item.id as string,
+          levelIndex: s.level,
+          beginSeconds: s.begin,
+          spanSeconds: s.span,
+        }));
+        expect(one.stepsOf(one.begins.length - 1)).toEqual(steps);
+        // However it goes about limits on totals: dropping what cannot come to enough, in one go or rank by rank.
+        const here = problemOf(plan, day, { horizon: available });
+        for (const many of [Infinity, 0]) {
+          const other = solveAt(here, undefined, { few: 0, many });
+          expect(other.stepsOf(other.begins.length - 1)).toEqual(steps);
+        }
+        expect(checkSchedule(plan, day, done, available)).toEqual([]);
+        const levels = plan.items.map((i) => done.find((d) => d.id === i.id)?.levelIndex ?? -1);
+        const best = bruteFit(plan, day, available, GRID);
+        expect({
+          rank: rankOf(plan, levels, !waitsTooLong(plan, done)),
+          begin: done[0]?.beginSeconds ?? 0,
+        }).toEqual({
+          rank: best.rank,
+          begin: best.beginSeconds,
+        });
+      },
+    ),
     { numRuns: RUNS },
   );
 });

@@ -15,7 +15,15 @@ export const SMALL_DAY = 160;
 const PLACES = ["H\u00e4ll", "Rink", "Room"];
 
 const tens = (least: number, most: number) => fc.integer({ min: least, max: most }).map((n) => n * GRID);
+/** Missing once in so many. */
 const maybe = <T>(of: fc.Arbitrary<T>, freq = 3) => fc.option(of, { nil: undefined, freq });
+
+/** Missing more often than not. */
+const seldom = <T>(...of: T[]) =>
+  fc.oneof(
+    { weight: 4, arbitrary: fc.constant(undefined) },
+    { weight: 1, arbitrary: fc.constantFrom(...of) },
+  );
 
 function steps(most: number) {
   return fc
@@ -93,7 +101,7 @@ interface Drawn {
 const anyDrawn: fc.Arbitrary<Drawn> = fc.record({
   phase: fc.constantFrom(...PHASES, "technical" as const, "raise" as const),
   priority: fc.constantFrom(...PRIORITIES),
-  intensity: fc.constantFrom(20, 35, 45, 60, 75, 90),
+  intensity: fc.constantFrom(20, 35, 45, 60, 75, 90, 90),
   dose: fc.oneof(
     { weight: 3, arbitrary: timed },
     { weight: 3, arbitrary: tried },
@@ -103,7 +111,7 @@ const anyDrawn: fc.Arbitrary<Drawn> = fc.record({
   place: fc.constantFrom("", ...PLACES, " rINK", "Ha\u0308ll", "Nowhere"),
   flags: fc.subarray(["explosive", "breather", "no-condition"] as const).map((f) => [...f]),
   equipment: fc.constantFrom([], ["Boots"], ["boots "], ["Glove"]),
-  alreadyOn: maybe(fc.constant(true as const), 6),
+  alreadyOn: seldom(true as const),
   restAfter: maybe(
     fc.oneof(
       fc.record({ kind: fc.constant("seconds" as const), seconds: tens(1, 4) }),
@@ -112,7 +120,7 @@ const anyDrawn: fc.Arbitrary<Drawn> = fc.record({
   ),
   free: maybe(fc.constant(true as const)),
   follows: maybe(fc.nat({ max: 3 })),
-  calm: maybe(fc.constantFrom("quiet" as const, "keep-warm" as const), 5),
+  calm: seldom("quiet" as const, "keep-warm" as const),
   wholePlace: maybe(fc.constant(true as const)),
 });
 
@@ -268,6 +276,44 @@ export function anyLimitedDay(most: number): fc.Arbitrary<{ plan: PlanBody; day:
         wait: { leastSeconds: 0, longestSeconds: 60 },
         stepPoints: 30,
         limits: JSON.parse(JSON.stringify(limits)),
+      },
+    }));
+}
+
+/** Days without rules of place on which kit guards hard drills, of which several owe rest together. */
+export function anyHardDay(most: number): fc.Arbitrary<{ plan: PlanBody; day: FitContext }> {
+  const drawn = fc
+    .tuple(
+      anyDrawn,
+      fc.constantFrom("kit" as const, "kit" as const, "prime" as const, "technical" as const),
+      fc.boolean(),
+      seldom("no-condition" as const, "explosive" as const),
+    )
+    .map(
+      ([d, phase, isHard, flag]): Drawn => ({
+        ...d,
+        phase,
+        intensity: isHard ? 90 : d.intensity,
+        place: d.wholePlace ? d.place : "",
+        wholePlace: undefined,
+        follows: undefined,
+        restAfter: d.free ? d.restAfter : undefined,
+        free: undefined,
+        flags: flag ? [flag] : [],
+      }),
+    );
+  return fc
+    .record({
+      drawn: fc.array(drawn, { minLength: 2, maxLength: most }),
+      times: fc.integer({ min: 1, max: 3 }),
+      longer: tens(0, 6),
+    })
+    .map(({ drawn: items, times, longer }) => ({
+      day: fitContextSchema.parse({ places: PLACES.map((name) => ({ name })) }),
+      plan: {
+        items: itemsOf(items),
+        wait: { leastSeconds: 0, longestSeconds: longer, times },
+        stepPoints: 100,
       },
     }));
 }
