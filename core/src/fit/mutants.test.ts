@@ -75,7 +75,6 @@ const MUTANTS: Mutant[] = [
   ],
   ["kit is a condition", "problem", 'off("kit") ? [] : (kit[i] as number[])', "[]"],
   ["what is on already is not fitted", "problem", "plan.items.filter((i) => !i.alreadyOn)", "plan.items"],
-  ["what is on already parts what is beside it", "problem", "partsLeft(plan.items)", "partsOf(items)"],
   ["the longest wait", "search", "finish >= -problem.longestWait", "true"],
   ["what keeps warm ends the wait", "problem", 'item.calm === "keep-warm" ||', "false ||"],
   ["rest after a drill", "problem", "restOwed(item.restAfter, level.workSeconds)", "0"],
@@ -104,8 +103,6 @@ const MUTANTS: Mutant[] = [
     '.includes("static-hold") ?? false',
   ],
   ["the sport's own repetitions", "../plan/actions", 'phase === "technical" || phase === "prime"', "false"],
-  ["kit of another name", "../plan/kit", "if (pieces.size === 0 || others.length === 0)", "if (false)"],
-  ["the next change of the same kit", "../plan/kit", "return changed ? [] : [k];", "return [k];"],
   [
     "kit that nothing depends on",
     "../plan/kit",
@@ -113,7 +110,7 @@ const MUTANTS: Mutant[] = [
     "",
   ],
   ["what is calm needs no kit", "../plan/kit", 'item.phase === "kit" || item.calm', 'item.phase === "kit"'],
-  ["one word in two spellings", "../plan/wordKey", '.normalize("NFC").trim()', ".trim()"],
+  ["one word in two spellings", "../plan/wordKey", '.normalize("NFC")', ""],
   [
     "a label that can come to what is asked for is kept",
     "narrow",
@@ -123,7 +120,6 @@ const MUTANTS: Mutant[] = [
   ["what a bound promises is never too little", "bounds/longestPaths", "+ add;", "- add;"],
   ["of a bound every way is tried", "bounds/network", "[arc, { ...arc,", "[{ ...arc,"],
   ["a rank is settled before the next", "limited", "demands.push(best(rank", "demands.slice(best(rank"],
-  ["a rank is what is above the next one's unit", "rank", "high % above", "high"],
   ["rest is time only where nothing fills it", "bounds/network", "i > lastResting ?", "true ?"],
   [
     "a price is paid for what is left as well",

@@ -1,3 +1,4 @@
+import { openDay } from "../day/context";
 import { noDetails } from "../drill/details";
 import { fitPlan } from "../fit/fit";
 import { runPlanOf } from "../run/freezeFit";
@@ -48,4 +49,20 @@ it("takes two changes of one name for one kit, however it is spelled", () => {
   const first = drill("Slip-ons", { phase: "kit" });
   const again = { ...drill("again", { phase: "kit" }), name: " slip-ONS" };
   expect(kitNeeded([first, jumps, again, ice("Spins")])).toEqual([[], [0], [], [2]]);
+});
+
+it("what is on already still parts what it stands between", () => {
+  const on = kit("Shoes on", ["Shoes"], { alreadyOn: true });
+  const long = drill("Long", { priority: "essential" });
+  const free = drill("Free", { priority: "essential", free: true });
+  const day = {
+    ...openDay(),
+    places: [
+      { name: "Hall", windows: [{ fromSeconds: -300, toSeconds: -270, room: "all" as const, turns: 1 }] },
+    ],
+  };
+  // Only before the other would there be room for it, and it may not go there.
+  const items = [long, on, { ...free, place: "Hall" }];
+  expect(fitPlan(planOf([{ ...long }, { ...free, place: "Hall" }]), 300, day).state).not.toBe("short");
+  expect(fitPlan(planOf(items), 300, day)).toMatchObject({ state: "short" });
 });

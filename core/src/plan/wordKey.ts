@@ -4,5 +4,5 @@
  * @example wordKey(" Eis  Halle ") === wordKey("eis halle") // true
  */
 export function wordKey(text: string): string {
-  return text.normalize("NFC").trim().replace(/\s+/g, " ").toLocaleLowerCase("en").normalize("NFC");
+  return text.trim().replace(/\s+/g, " ").toLocaleLowerCase("en").normalize("NFC");
 }
