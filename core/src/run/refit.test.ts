@@ -7,7 +7,7 @@ import { checkSchedule } from "../testing/checkSchedule";
 import { drill, planOf } from "../testing/generate";
 import { realDay } from "../testing/realDays";
 import { runPlanOf } from "./freezeFit";
-import { refitRun } from "./refit";
+import { refitLine, refitRun } from "./refit";
 import { remainderOf } from "./remainder";
 import { runClock } from "./runClock";
 import { type RunEvent, runEventSchema } from "./runEvent";
@@ -311,4 +311,58 @@ it("whatever was pressed, the rest is fitted within every rule, and going on wit
     ),
     { numRuns: 200 },
   );
+});
+
+it("names a long wait that it puts in, whatever else changes", () => {
+  const items = [drill("Laps"), drill("Spins")];
+  const step = (item: PlanItem, plannedSeconds: number, wait?: { leastSeconds: number }) => ({
+    ...{
+      itemId: item.id,
+      name: item.name,
+      phase: item.phase,
+      intensity: 30,
+      focus: "",
+      place: "",
+      words: "",
+    },
+    plannedSeconds,
+    ...(wait ? { wait } : {}),
+  });
+  const [laps, spins] = items as [PlanItem, PlanItem];
+  const waiting = (seconds: number) => [
+    step(laps, 60),
+    step(laps, seconds, { leastSeconds: 0 }),
+    step(spins, 30),
+  ];
+  expect(refitLine(items, [step(laps, 60), step(spins, 60)], waiting(300))).toBe(
+    "Spins 1:00 → 0:30. 5 min to wait before Spins.",
+  );
+  expect(refitLine(items, [step(laps, 60), step(spins, 60)], waiting(119))).toBe("Spins 1:00 → 0:30.");
+  // One that was there already is not news.
+  expect(refitLine(items, waiting(300), waiting(310))).toBe("");
+});
+
+it("puts no time in hand inside a ladder: its next rung follows, and the time comes after", () => {
+  const rungs = [30, 45, 60].map((intensity, i) => ({
+    id: `00000000-0000-4000-9000-00000000000${i}`,
+    label: "",
+    intensity,
+    dose: {
+      kind: "time" as const,
+      seconds: { floor: 60, ideal: 60, ceiling: 60 },
+      step: 5,
+      sides: "one" as const,
+      changeoverSeconds: 0,
+    },
+    focus: "",
+    restSeconds: 0,
+  }));
+  const climb = drill("Jumps", { phase: "technical", dose: { kind: "ladder", leastRungs: 1, rungs } });
+  const plan = planOf([climb, drill("Spins", { phase: "prime", intensity: 60 })]);
+  const run = runOf(plan, 600);
+  const refit = refitRun(run, runState(run, [press("begin", 590)]), before(570));
+  const names = refit?.drills.map((d) => ("same" in d ? d.same.slice(-2) : d.wait ? "wait" : d.name));
+  // Two rungs, then the wait, then the spins.
+  expect(names?.indexOf("wait")).toBe(2);
+  expect(names).toHaveLength(4);
 });
