@@ -130,12 +130,7 @@ const MUTANTS: Mutant[] = [
   ["the easy share", "problem", "item.intensity <= EASY_EFFORT ? percent - 100 : percent", "percent - 100"],
   ["the easy share of a ladder", "problem", "return level.seconds * percent - easy * 100;", "return 0;"],
   ["a leader is kept", "search", "if (mine.some((bit) => bit > 0 && has(state.owed, bit))) continue;", ""],
-  [
-    "what follows is owed its leader",
-    "search",
-    "if (leader !== undefined && !has(owed, leader)) owed += leader;",
-    "",
-  ],
+  ["what follows is owed its leader", "search", "if (bit !== undefined && !has(owed, bit)) owed += bit;", ""],
   [
     "what is free stands anywhere in its part",
     "problem",
