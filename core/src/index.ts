@@ -65,6 +65,7 @@ export { type SteepStep, steepSteps } from "./ladder/stepRule";
 export { type Coverage, coldOf, coverageOf } from "./plan/coverage";
 export { cutText } from "./plan/cutText";
 export { type DrillContent, drillContent } from "./plan/drillContent";
+export { kitStateOf, withKitState } from "./plan/kit";
 export type { Limits } from "./plan/limits";
 export { withoutBrokenPairs } from "./plan/order";
 export { PHASES, type Phase, phaseName } from "./plan/phase";

@@ -1,7 +1,7 @@
 import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { Choice } from "~/ui/Choice";
-import { Amount, Bouts, type EditProps, RangeField, Seconds } from "./fields";
+import { Bouts, type EditProps, Exactly, RangeField, Seconds } from "./fields";
 
 type Rest = "rest" | "slot" | "whole";
 
@@ -25,24 +25,16 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
   return (
     <View className="gap-2">
       {slotFor ? (
-        // Nothing varies in a slot for all of it.
-        <Amount
-          label="Sets"
-          value={sets.ideal}
-          least={1}
-          most={10}
-          onChange={(n) => onChange({ ...dose, sets: { floor: n, ideal: n, ceiling: n } })}
-        />
+        <Exactly label="Sets" range={sets} most={10} onChange={(next) => onChange({ ...dose, sets: next })} />
       ) : (
         <Bouts noun="Sets" range={sets} most={10} onChange={(next) => onChange({ ...dose, sets: next })} />
       )}
       {slotSeconds ? (
-        <Amount
+        <Exactly
           label="Reps"
-          value={reps.ideal}
-          least={1}
+          range={reps}
           most={100}
-          onChange={(n) => onChange({ ...dose, reps: { floor: n, ideal: n, ceiling: n } })}
+          onChange={(next) => onChange({ ...dose, reps: next })}
         />
       ) : (
         <RangeField

@@ -77,6 +77,22 @@ export function RangeField({ noun, range, limits, show = String, onChange }: Ran
   );
 }
 
+/** A count of which nothing may give: floor, ideal and ceiling are one. */
+export function Exactly({
+  range,
+  onChange,
+  ...props
+}: Pick<AmountProps, "label" | "most"> & Pick<RangeFieldProps, "range" | "onChange">) {
+  return (
+    <Amount
+      {...props}
+      value={range.ideal}
+      least={1}
+      onChange={(n) => onChange({ floor: n, ideal: n, ceiling: n })}
+    />
+  );
+}
+
 interface BoutsProps {
   /** "Sets", "Rounds". */
   noun: string;

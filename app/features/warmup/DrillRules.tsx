@@ -1,4 +1,4 @@
-import { noDetails, type PlanItem, withoutBrokenPairs } from "@tonodrome/core";
+import { kitStateOf, type PlanItem, withKitState, withoutBrokenPairs } from "@tonodrome/core";
 import { View } from "react-native";
 import { Amount, Seconds } from "~/features/dose/fields";
 import { Choice } from "~/ui/Choice";
@@ -13,15 +13,6 @@ interface DrillRulesProps {
 
 const NONE = "";
 
-/** A change of kit that the rest waits for, that is done already, or that nothing waits for. */
-function kitAs({ details = noDetails() }: PlanItem, kit: "needed" | "on" | "loose"): Partial<PlanItem> {
-  const flags = details.flags.filter((f) => f !== "no-condition");
-  return {
-    alreadyOn: kit === "on" ? true : undefined,
-    details: { ...details, flags: kit === "loose" ? [...flags, "no-condition"] : flags },
-  };
-}
-
 /** What a drill asks of the time around it: rest, its place in the order, and whether it may stand in the wait. */
 export function DrillRules({ item, others, onChange }: DrillRulesProps) {
   const rest = item.restAfter;
@@ -30,7 +21,6 @@ export function DrillRules({ item, others, onChange }: DrillRulesProps) {
     const tried = others.map((o) => (o.id === item.id ? { ...o, after } : o));
     return withoutBrokenPairs(tried) === tried;
   };
-  const isLoose = item.details?.flags.includes("no-condition") ?? false;
   const open = Boolean(
     item.phase === "kit" || rest || item.free || item.after || item.calm || item.wholePlace,
   );
@@ -45,8 +35,8 @@ export function DrillRules({ item, others, onChange }: DrillRulesProps) {
             { value: "on", label: "Already on" },
             { value: "loose", label: "Nothing depends on it" },
           ]}
-          value={item.alreadyOn ? "on" : isLoose ? "loose" : "needed"}
-          onChange={(kit) => onChange(kitAs(item, kit))}
+          value={kitStateOf(item)}
+          onChange={(kit) => onChange(withKitState(item, kit))}
         />
       ) : null}
       <Choice

@@ -27,7 +27,9 @@ export function GivenUp({ model }: { model: WarmUpModel }) {
       {explanation.given.map((g) => (
         <GivenUpItem key={g.itemId} given={g} model={model} />
       ))}
-      {explanation.remarks.length > 0 ? <Remarks remarks={explanation.remarks} /> : null}
+      {explanation.remarks.length > 0 ? (
+        <Change title="Not as asked for" changes={remarkLines(explanation.remarks)} />
+      ) : null}
       <Change title="Five more minutes buy" changes={explanation.fiveMore} none="Nothing more." />
       <Change title="Five fewer cost" changes={explanation.fiveFewer} none="Nothing: it begins later." />
       <Moments needs={explanation.needs} />
@@ -81,22 +83,12 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
 }
 
 /** More than so many are counted, not named. */
-const REMARKS = 5;
+const NAMED = 5;
 
-/** What cannot be as the plan asks for it. */
-function Remarks({ remarks }: { remarks: Explanation["remarks"] }) {
-  const more = remarks.length - REMARKS;
-  return (
-    <View className="gap-1" role="group" aria-label="Not as asked for">
-      <Text className="font-strong text-body text-ink">Not as asked for</Text>
-      {remarks.slice(0, REMARKS).map((r) => (
-        <Text key={r.path} className="font-text text-body text-muted">
-          {r.message}
-        </Text>
-      ))}
-      {more > 0 ? <Text className="font-text text-small text-muted">And {more} more.</Text> : null}
-    </View>
-  );
+/** What cannot be as the plan asks for it, in lines. */
+function remarkLines(remarks: Explanation["remarks"]): string[] {
+  const more = remarks.length - NAMED;
+  return [...remarks.slice(0, NAMED).map((r) => r.message), ...(more > 0 ? [`And ${more} more.`] : [])];
 }
 
 const PRIORITY_WORDS: Record<Priority, string> = {
@@ -141,7 +133,7 @@ function Summary({ fit, culprit }: { fit: Fit; culprit: string | null }) {
   return <Text className="font-text text-body text-ink">{lines.filter(Boolean).join(" ")}</Text>;
 }
 
-function Change({ title, changes, none }: { title: string; changes: string[]; none: string }) {
+function Change({ title, changes, none = "" }: { title: string; changes: string[]; none?: string }) {
   return (
     <View>
       <Text className="font-strong text-body text-ink">{title}</Text>

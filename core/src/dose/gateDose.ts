@@ -1,11 +1,11 @@
 import { z } from "zod";
 import { formatLength } from "../time/clock";
-import { restBesidePartner } from "./bouts";
-import { rising } from "./countsDose";
+import { secondsOf } from "./bouts";
 import { type GateRule, meanTries, triesFor } from "./gateDistribution";
 import type { DoseLevel } from "./level";
 import { partnerSchema } from "./partner";
 import { rangeSchema, stepsOf } from "./range";
+import { rising } from "./rising";
 import { sideCount, sidesSchema, sideWords } from "./sides";
 
 /** Longest run of tries that an "x of the last y" gate may look back on. */
@@ -95,10 +95,8 @@ function gateLevel(dose: GateDose, hits: number): DoseLevel {
   const sides = sideCount(dose.sides);
   const most = triesUnderCap(dose);
   const tries = triesFor(dose.rule, hits, dose.chancePercent / 100, dose.surePercent / 100, most);
-  const { partner } = dose;
-  const swapping = partner?.mode === "swapped" ? partner.changeoverSeconds : 0;
   return {
-    seconds: sideSeconds(dose, tries) * sides * (partner?.mode === "swapped" ? 2 : 1) + swapping,
+    seconds: gateSeconds(dose, tries),
     workSeconds: (tries ?? most) * dose.secondsEach * sides,
     volume: { unit: "tries", amount: (tries ?? most) * sides },
     actions: (tries ?? most) * sides,
@@ -109,19 +107,18 @@ function gateLevel(dose: GateDose, hits: number): DoseLevel {
 }
 
 /**
- * Seconds planned for one side: tries with a rest between every two, in turn with the partner's tries between; the cap
- * (for each of the two) when no number of tries is sure enough.
+ * Seconds planned: for each side the tries with a rest between every two, or the cap when no number of tries is sure
+ * enough. In turn the partner's tries come between, and the cap is for each of the two.
  */
-function sideSeconds(
-  { secondsEach, restSeconds, capSeconds, partner }: GateDose,
-  tries: number | null,
-): number {
+function gateSeconds(dose: GateDose, tries: number | null): number {
+  const { secondsEach: boutSeconds, restSeconds, capSeconds, partner } = dose;
   const inTurn = partner?.mode === "alternating";
   const cap = inTurn ? 2 * capSeconds : capSeconds;
-  if (tries === null) return cap;
-  const each = inTurn ? 2 * secondsEach : secondsEach;
-  const rest = inTurn ? restBesidePartner(restSeconds, secondsEach) : restSeconds;
-  return Math.min(cap, tries * each + (tries - 1) * rest);
+  const played = (bouts: number) =>
+    secondsOf({ bouts, boutSeconds, restSeconds }, inTurn ? partner : undefined);
+  const side = tries === null ? cap : Math.min(cap, played(tries));
+  const all = { bouts: 1, boutSeconds: side * sideCount(dose.sides), restSeconds: 0 };
+  return secondsOf(all, inTurn ? undefined : partner);
 }
 
 function ruleWords(rule: GateRule, hits: number): string {

@@ -2,10 +2,10 @@ import { z } from "zod";
 import { formatLength } from "../time/clock";
 import { type Bouts, secondsOf } from "./bouts";
 import { chainOf, isShortChain } from "./chain";
-import { rising } from "./countsDose";
 import type { DoseLevel } from "./level";
 import { type Partner, partnerSchema } from "./partner";
 import { type Range, rangeSchema } from "./range";
+import { rising } from "./rising";
 import { type Sides, sideCount, sidesSchema, sideWords } from "./sides";
 
 const halfSeconds = (least: number, most: number, error: string) =>
@@ -136,11 +136,11 @@ function repsLevel(dose: RepsDose, sets: number, reps: number): DoseLevel {
 
 function lengthOf({ slotSeconds, slotFor, partner }: RepsDose, of: Bouts): number {
   if (!slotSeconds) return secondsOf(of, partner);
+  const inTurn = partner?.mode === "alternating";
   // In turn, the partner's set lies in the slot too.
-  if (partner?.mode === "alternating")
-    return slotFor ? slotSeconds : of.bouts * Math.max(slotSeconds, 2 * of.boutSeconds);
-  const alone = slotFor ? slotSeconds : of.bouts * slotSeconds;
-  return partner?.mode === "swapped" ? 2 * alone + partner.changeoverSeconds : alone;
+  const each = inTurn ? Math.max(slotSeconds, 2 * of.boutSeconds) : slotSeconds;
+  const all = { bouts: 1, boutSeconds: slotFor ? slotSeconds : of.bouts * each, restSeconds: 0 };
+  return secondsOf(all, inTurn ? undefined : partner);
 }
 
 function tempoWords({ tempo }: RepsDose): string {

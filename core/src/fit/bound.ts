@@ -1,5 +1,5 @@
-import type { OpenSpan } from "./openSpans";
-import type { FitDrill, FitProblem } from "./problem";
+import { type DrillSpans, drillSpansOf } from "./drillSpans";
+import type { FitProblem } from "./problem";
 
 /** Columns of the bound: fine enough to be near, few enough to be reckoned in no time. */
 const COLUMNS = 600;
@@ -16,29 +16,25 @@ export interface Bound {
 
 /** Reckons the bound for every number of drills and every moment, forwards from the first drill. */
 export function boundOf(problem: FitProblem): Bound {
-  const { drills, horizon, parts } = problem;
+  const { drills, horizon } = problem;
   const column = Math.max(FINEST, Math.ceil(horizon / COLUMNS));
   const last = Math.floor(horizon / column);
   const width = last + 1;
   const high = new Float64Array(width * (drills.length + 1));
   const low = new Float64Array(width * (drills.length + 1));
-  const inOrder = new Set(parts.filter((p) => p.to - p.from === 1).map((p) => p.from));
+  const when = drillSpansOf(problem);
   drills.forEach((drill, i) => {
     const from = i * width;
     const to = from + width;
     high.copyWithin(to, from, to);
     low.copyWithin(to, from, to);
-    // Where the order is free, when each may be done says nothing of the others.
-    const ordered = inOrder.has(i);
-    const spans = ordered ? spansOf(problem, drill) : WHOLE_DAY;
-    for (const { seconds, deadline, worth } of drill.costs) {
+    const { spans, deadlines } = when[i] as DrillSpans;
+    for (const [level, { seconds, worth }] of drill.costs.entries()) {
+      const deadline = deadlines[level] as number;
       for (const span of spans) {
         const length = Math.floor((seconds * span.turns) / column);
         const least = Math.max(0, Math.floor((span.from + horizon) / column)) + length;
-        const most = Math.min(
-          last,
-          Math.floor((Math.min(span.to, ordered ? deadline : 0) + horizon) / column),
-        );
+        const most = Math.min(last, Math.floor((Math.min(span.to, deadline) + horizon) / column));
         for (let at = least; at <= most; at++) {
           const newHigh = (high[from + at - length] as number) + worth.high;
           const oldHigh = high[to + at] as number;
@@ -60,11 +56,4 @@ export function boundOf(problem: FitProblem): Bound {
     }
   });
   return { at: (before, seconds) => before * width + Math.floor(seconds / column), high, low };
-}
-
-const WHOLE_DAY: OpenSpan[] = [{ from: -Infinity, to: 0, turns: 1, whole: true }];
-
-function spansOf({ spans }: FitProblem, { place, calm, wholePlace }: FitDrill): OpenSpan[] {
-  const all = (place >= 0 ? spans.there[place] : spans.anywhere.at(-1))?.[calm ? 1 : 0] ?? [];
-  return wholePlace ? all.filter((s) => s.whole) : all;
 }

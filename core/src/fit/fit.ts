@@ -73,7 +73,7 @@ export function fitAt(profile: FitProfile, availableSeconds: number): Fit {
   const { problem, needs } = profile;
   const available = Math.max(0, Math.floor(availableSeconds));
   const steps = stepsAt(profile, available);
-  const placements = withKitOn(problem, place(problem, steps));
+  const placements = place(problem, steps);
   const beginSeconds = steps[0]?.begin ?? 0;
   const waitSeconds = waitOf(problem, steps, available);
   const waitOverSeconds = steps.length > 0 ? Math.max(0, waitSeconds - problem.longestWait) : 0;
@@ -98,8 +98,8 @@ function waitOf({ drills, leastWait }: FitProblem, steps: readonly SolvedStep[],
   return last ? -(last.begin + last.span) : Math.min(leastWait, available);
 }
 
-function place({ drills }: FitProblem, steps: readonly SolvedStep[]): Placement[] {
-  const kept = steps.map((step): Placement => {
+function place({ plan: { items }, drills }: FitProblem, steps: readonly SolvedStep[]): Placement[] {
+  const placements = steps.map((step): Placement => {
     const drill = drills[step.drill] as FitDrill;
     return {
       item: drill.item,
@@ -111,44 +111,35 @@ function place({ drills }: FitProblem, steps: readonly SolvedStep[]): Placement[
       verdict: verdictOf(step.level, drill.ideal),
     };
   });
-  const placements = [...kept];
-  drills.forEach(({ item, levels, ideal }, i) => {
-    if (steps.some((s) => s.drill === i)) return;
+  const kept = new Set(placements.map((p) => p.item));
+  const lines = new Map(items.map((item, i) => [item, i]));
+  const drillOf = new Map(drills.map((d) => [d.item, d]));
+  items.forEach((item, i) => {
+    if (kept.has(item)) return;
     // Before the first of those kept that the plan has later.
-    const later = placements.findIndex((p) => p.level && drills.findIndex((d) => d.item === p.item) > i);
+    const later = placements.findIndex((p) => p.level && (lines.get(p.item) as number) > i);
     const at = later < 0 ? placements.length : later;
     placements.splice(at, 0, {
       item,
-      levelIndex: -1,
-      level: null,
-      ideal: levels[ideal] as DoseLevel,
+      ...unscheduled(drillOf.get(item)),
       beginSeconds: placements[at]?.beginSeconds ?? 0,
       spanSeconds: 0,
-      verdict: "left-out",
     });
   });
   return placements;
 }
 
-/** Kit that is on already has its place in the list as the plan has it, and takes no time. */
-function withKitOn({ plan: { items } }: FitProblem, placements: Placement[]): Placement[] {
-  const lineOf = (item: PlanItem) => items.indexOf(item);
-  return items
-    .filter((i) => i.alreadyOn)
-    .reduce((all, item) => {
-      const later = all.findIndex((p) => lineOf(p.item) > lineOf(item));
-      const at = later < 0 ? all.length : later;
-      const placement: Placement = {
-        item,
-        levelIndex: 0,
-        level: ALREADY_ON,
-        ideal: ALREADY_ON,
-        beginSeconds: all[at]?.beginSeconds ?? 0,
-        spanSeconds: 0,
-        verdict: "kept",
-      };
-      return all.toSpliced(at, 0, placement);
-    }, placements);
+/** What became of an item that takes no time: a drill that is left out, or, where there is none to fit, kit that is on. */
+function unscheduled(
+  drill: FitDrill | undefined,
+): Pick<Placement, "levelIndex" | "level" | "ideal" | "verdict"> {
+  if (!drill) return { levelIndex: 0, level: ALREADY_ON, ideal: ALREADY_ON, verdict: "kept" };
+  return {
+    levelIndex: -1,
+    level: null,
+    ideal: drill.levels[drill.ideal] as DoseLevel,
+    verdict: "left-out",
+  };
 }
 
 /** The only way of doing what is done. */

@@ -63,7 +63,11 @@ export class Labels {
 }
 
 const ROOM = 4096;
-const LOOKED = 50;
+/**
+ * With several figures to compare, a label is held against so many of those kept last, and so many of those that have beaten
+ * others lately (custom: the quickest tried). One that should go and is not noticed costs time, never the answer.
+ */
+const LOOKED_AT = 50;
 const CHAMPIONS = 24;
 
 function grown<T extends Int32Array | Float64Array | Int16Array>(from: T, into: T): T {
@@ -78,6 +82,7 @@ export class Sieve {
   private bestHigh = -1;
   private bestLow = -1;
   private readonly stairs: number[] = [];
+  /** Those that have beaten others, the latest first. */
   private readonly champions: number[] = [];
 
   constructor(
@@ -106,24 +111,20 @@ export class Sieve {
   private beaten(id: number): boolean {
     if (this.labels.dims === 1) return this.beatenOnStairs(id);
     const { labels, kept, champions } = this;
-    for (let k = 0; k < champions.length; k++) {
+    const beats = (other: number) => {
       labels.effort++;
-      const champion = champions[k] as number;
-      if (!labels.dominates(champion, id)) continue;
-      for (let n = k; n > 0; n--) champions[n] = champions[n - 1] as number;
-      champions[0] = champion;
+      return labels.dominates(other, id);
+    };
+    for (let k = 0; k < champions.length; k++) {
+      if (!beats(champions[k] as number)) continue;
+      champions.unshift(...champions.splice(k, 1));
       return true;
     }
-    const least = Math.max(0, this.many - LOOKED);
+    const least = Math.max(0, this.many - LOOKED_AT);
     for (let k = this.many - 1; k >= least; k--) {
-      labels.effort++;
-      const other = kept[k] as number;
-      if (!labels.dominates(other, id)) continue;
-      if (champions.length < CHAMPIONS) champions.unshift(other);
-      else {
-        for (let n = champions.length - 1; n > 0; n--) champions[n] = champions[n - 1] as number;
-        champions[0] = other;
-      }
+      if (!beats(kept[k] as number)) continue;
+      champions.unshift(kept[k] as number);
+      if (champions.length > CHAMPIONS) champions.pop();
       return true;
     }
     return false;

@@ -19,6 +19,9 @@ const WAYS: Ways = { few: 6_000, many: 300_000 };
 /** A first guess is so much below the most that there can be, as a share of it, and each further one so many times as much. */
 const FIRST_GAP = 5e-7;
 const WIDER = 1.6;
+/** And so many times where a go costs much and hardly any more labels come of a wider one. */
+const MUCH_WIDER = 2;
+const isCostly = (labels: number, before: number) => labels > 4_000 && labels < 1.25 * before;
 
 /**
  * The best plan for one time within limits on totals. A good plan is hard to find there, but the most that any can come to
@@ -85,10 +88,14 @@ function unlessTooMuch<T>(work: () => T): T | null {
 
 /** The first of ever lower guesses that something comes of. */
 function nearMost({ most }: Outlook, first: number, attempt: (least: number) => Solution): Solution {
-  for (let gap = first; ; gap = Math.max(gap + 1, gap * WIDER)) {
+  let gap = first;
+  let labels = 0;
+  for (;;) {
     const least = Math.max(0, Math.floor(most - gap));
     const found = attempt(least);
     if (found.begins.length > 0 || least === 0) return found;
+    gap = Math.max(gap + 1, gap * (isCostly(found.labels, labels) ? MUCH_WIDER : WIDER));
+    labels = found.labels;
   }
 }
 

@@ -13,8 +13,12 @@ export interface Limits {
 export const NO_LIMITS: Limits = { owed: false, general: false, caps: [] };
 
 /** Whether there is any. */
-export function isBroken({ owed, general, caps }: Limits): boolean {
-  return owed || general || caps.length > 0;
+export function isBroken(limits: Limits): boolean {
+  return howMany(limits) > 0;
+}
+
+export function howMany({ owed, general, caps }: Limits): number {
+  return Number(owed) + Number(general) + caps.length;
 }
 
 /** Those, and some more. */

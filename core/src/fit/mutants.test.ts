@@ -106,8 +106,8 @@ const MUTANTS: Mutant[] = [
   [
     "kit that nothing depends on",
     "../plan/kit",
-    '&& !(details?.flags.includes("no-condition") ?? false)',
-    "",
+    'return details?.flags.includes("no-condition") ? "loose" : "needed";',
+    'return "needed";',
   ],
   ["what is calm needs no kit", "../plan/kit", 'item.phase === "kit" || item.calm', 'item.phase === "kit"'],
   ["one word in two spellings", "../plan/wordKey", '.normalize("NFC")', ""],
@@ -118,9 +118,19 @@ const MUTANTS: Mutant[] = [
     "<= missing + 1e6) return false",
   ],
   ["what a bound promises is never too little", "bounds/longestPaths", "+ add;", "- add;"],
-  ["of a bound every way is tried", "bounds/network", "[arc, { ...arc,", "[{ ...arc,"],
+  [
+    "of a bound every way is tried",
+    "bounds/network",
+    "arcs.push({ from, to, level, holds: false, stretches });",
+    "",
+  ],
   ["a rank is settled before the next", "limited", "demands.push(best(rank", "demands.slice(best(rank"],
-  ["rest is time only where nothing fills it", "bounds/network", "i > lastResting ?", "true ?"],
+  [
+    "rest is time only where nothing fills it",
+    "bounds/network",
+    "ordered && restIsTime(problem, index)",
+    "ordered",
+  ],
   [
     "a price is paid for what is left as well",
     "bounds/outlook",

@@ -1,7 +1,7 @@
 import { boundOf } from "./bound";
 import { networkFor, outlookOf } from "./bounds/outlook";
 import { solveLimited, type Ways } from "./limited";
-import { allLimits, brokenLimits, isBroken, type Limits, NO_LIMITS, withMore } from "./limits";
+import { allLimits, brokenLimits, howMany, isBroken, type Limits, NO_LIMITS, withMore } from "./limits";
 import type { FitProblem } from "./problem";
 import { WHOLE } from "./rank";
 import { type OnPart, search, TooMuchWork } from "./search";
@@ -108,8 +108,8 @@ function asLimited(problem: FitProblem, attempt: Attempt, { lastOnly = false, on
     const solution = attempt(limits, onShare);
     const broken = brokenLimits(problem, limits, solution, lastOnly);
     if (!isBroken(broken)) return solution;
-    // One more broken by a second answer, and all of them are put in: each answer takes longer than one more limit.
-    limits = withMore(limits, k === 0 ? broken : allLimits(problem));
+    // Where one more is broken than the first, all of them are put in: an answer takes longer than one more limit.
+    limits = withMore(limits, k === 0 && howMany(broken) === 1 ? broken : allLimits(problem));
   }
 }
 

@@ -3,7 +3,7 @@ import { noDetails } from "../drill/details";
 import { fitPlan } from "../fit/fit";
 import { runPlanOf } from "../run/freezeFit";
 import { drill, planOf } from "../testing/generate";
-import { kitNeeded } from "./kit";
+import { kitNeeded, kitStateOf, withKitState } from "./kit";
 import type { PlanItem } from "./plan";
 
 const kit = (name: string, equipment: string[], more: Partial<PlanItem> = {}) =>
@@ -65,4 +65,14 @@ it("what is on already still parts what it stands between", () => {
   const items = [long, on, { ...free, place: "Hall" }];
   expect(fitPlan(planOf([{ ...long }, { ...free, place: "Hall" }]), 300, day).state).not.toBe("short");
   expect(fitPlan(planOf(items), 300, day)).toMatchObject({ state: "short" });
+});
+
+it("says how it stands with kit, and what changes for another answer", () => {
+  const changed = (state: Parameters<typeof withKitState>[1]) => ({
+    ...boots,
+    ...withKitState(boots, state),
+  });
+  for (const state of ["needed", "on", "loose"] as const) expect(kitStateOf(changed(state))).toBe(state);
+  expect(changed("loose").details).toMatchObject({ equipment: ["Boots"], flags: ["no-condition"] });
+  expect(withKitState(changed("loose"), "needed").details?.flags).toEqual([]);
 });

@@ -1,11 +1,30 @@
+import { noDetails } from "../drill/details";
 import type { PlanItem } from "./plan";
 import { wordKey } from "./wordKey";
 
+/** How it stands with a change of kit: what follows needs it, it is done already, or nothing depends on it. */
+export type KitState = "needed" | "on" | "loose";
+
+export function kitStateOf({ alreadyOn, details }: Pick<PlanItem, "alreadyOn" | "details">): KitState {
+  if (alreadyOn) return "on";
+  return details?.flags.includes("no-condition") ? "loose" : "needed";
+}
+
+/** What has to change of an item for that. */
+export function withKitState(
+  { details = noDetails() }: Pick<PlanItem, "details">,
+  state: KitState,
+): Pick<Partial<PlanItem>, "alreadyOn" | "details"> {
+  const flags = details.flags.filter((f) => f !== "no-condition");
+  return {
+    alreadyOn: state === "on" ? true : undefined,
+    details: { ...details, flags: state === "loose" ? [...flags, "no-condition"] : flags },
+  };
+}
+
 /** A change of kit that is still to be done, and that what follows depends on. */
-export function isCondition({ phase, calm, alreadyOn, details }: PlanItem): boolean {
-  return (
-    phase === "kit" && !calm && alreadyOn !== true && !(details?.flags.includes("no-condition") ?? false)
-  );
+function isCondition(item: PlanItem): boolean {
+  return item.phase === "kit" && !item.calm && kitStateOf(item) === "needed";
 }
 
 /**

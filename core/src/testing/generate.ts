@@ -35,6 +35,18 @@ const anyPartner = fc.option(
   { nil: undefined, freq: 3 },
 );
 
+function anySets<T>(more: { [K in keyof T]: fc.Arbitrary<T[K]> }) {
+  return fc.record({
+    kind: fc.constant("reps" as const),
+    sets: range(1, 2),
+    reps: range(3, 5),
+    secondsPerRep: fc.integer({ min: 1, max: 9 }).map((halves) => halves / 2),
+    sides,
+    restSeconds: small(20),
+    ...more,
+  });
+}
+
 /** Doses of every kind with few levels, so that a brute force can try them all. */
 const anyDoseAlone: fc.Arbitrary<PlainDose> = fc.oneof(
   fc.record({
@@ -45,22 +57,8 @@ const anyDoseAlone: fc.Arbitrary<PlainDose> = fc.oneof(
     changeoverSeconds: fc.integer({ min: 0, max: 9 }),
     ...maybe("secondsPerAction", fc.integer({ min: 1, max: 40 })),
   }),
-  fc.record({
-    kind: fc.constant("reps" as const),
-    sets: range(1, 2),
-    reps: range(3, 5),
-    secondsPerRep: fc.integer({ min: 1, max: 9 }).map((halves) => halves / 2),
-    sides,
-    restSeconds: fc.integer({ min: 0, max: 20 }),
-    ...maybe("slotSeconds", fc.integer({ min: 25, max: 40 })),
-  }),
-  fc.record({
-    kind: fc.constant("reps" as const),
-    sets: range(1, 2),
-    reps: range(3, 5),
-    secondsPerRep: fc.integer({ min: 1, max: 9 }).map((halves) => halves / 2),
-    sides,
-    restSeconds: fc.constant(0),
+  anySets({ ...maybe("slotSeconds", fc.integer({ min: 25, max: 40 })) }),
+  anySets({
     slotSeconds: fc.integer({ min: 200, max: 260 }),
     slotFor: fc.constant("drill" as const),
   }),

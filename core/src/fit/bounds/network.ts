@@ -1,4 +1,4 @@
-import type { OpenSpan } from "../openSpans";
+import { type DrillSpans, drillSpansOf } from "../drillSpans";
 import type { FitDrill, FitProblem } from "../problem";
 
 /** What of the drills decided so far the next ones may depend on, besides time. */
@@ -77,75 +77,134 @@ export interface Fineness {
 /** Least seconds of a column. */
 const FINEST = 5;
 
-const WHOLE_DAY: OpenSpan[] = [{ from: -Infinity, to: 0, turns: 1, whole: true }];
+type Grid = Pick<Network, "column" | "width" | "runStep" | "mostRun">;
 
 /** @param general whether continuous general work is limited */
 export function networkOf(problem: FitProblem, general: boolean, { columns, runs }: Fineness): Network {
-  const { drills, horizon, parts, generalMost } = problem;
+  const { drills, horizon, generalMost } = problem;
   const column = Math.max(FINEST, Math.ceil(horizon / columns));
-  const width = Math.floor(horizon / column) + 1;
   const runStep = general ? runStepOf(problem, runs) : 1;
-  const mostRun = general ? Math.floor(generalMost / runStep) : 0;
-  const inOrder = new Set(parts.filter((p) => p.to - p.from === 1).map((p) => p.from));
-  const bits = leaderBits(drills, inOrder);
-  const lastOf = new Map([...bits.keys()].map((leader) => [leader, lastFollower(drills, leader)]));
-  const lastResting = drills.findLastIndex((d) => d.resting);
+  const grid: Grid = {
+    column,
+    width: Math.floor(horizon / column) + 1,
+    runStep,
+    mostRun: general ? Math.floor(generalMost / runStep) : 0,
+  };
+  const when = drillSpansOf(problem);
+  const bits = leaderBits(drills, when);
   const layers: Layer[] = [];
   let nodes: Node[] = [{ place: -1, effort: problem.reached, run: 0, held: false, leaders: 0 }];
   let offset = 0;
-  drills.forEach((drill, i) => {
+  drills.forEach((_, i) => {
     const next = new Numbered();
-    // Where the order is free, when and where each is done says nothing of the others.
-    const ordered = inOrder.has(i);
-    const spans = ordered ? spansOf(problem, drill) : WHOLE_DAY;
-    const timesOf = (level: number, way: number): Timed => {
-      const cost = drill.costs[level] as FitDrill["costs"][number];
+    const { ordered } = when[i] as DrillSpans;
+    const keep = {
+      problem,
+      index: i,
+      ordered,
+      general,
+      grid,
+      leads: leadsOf(drills, bits, i),
+      timed: timedBy(problem, grid, when[i] as DrillSpans, i),
+    };
+    const skip = nodes.map((node) => next.numberOf({ ...node, leaders: node.leaders & keep.leads.asked }));
+    const arcs: Arc[] = [];
+    nodes.forEach((node, from) => {
+      addArcs(keep, node, from, next, arcs);
+    });
+    layers.push({ nodes, arcs, skip, offset });
+    offset += nodes.length * grid.width;
+    nodes = next.nodes;
+  });
+  layers.push({ nodes, arcs: [], skip: [], offset });
+  return { layers, ...grid, size: offset + nodes.length * grid.width, bits };
+}
+
+/** What keeping a drill depends on, and what comes of it. */
+interface Keeping {
+  problem: FitProblem;
+  index: number;
+  ordered: boolean;
+  general: boolean;
+  grid: Grid;
+  leads: Leads;
+  timed: (way: number) => Timed[];
+}
+
+/** Puts in every way of keeping a drill after one node. */
+function addArcs(keep: Keeping, node: Node, from: number, next: Numbered, arcs: Arc[]): void {
+  const { problem, index, ordered, leads, timed } = keep;
+  if ((node.leaders & leads.needed) !== leads.needed) return;
+  const drill = problem.drills[index] as FitDrill;
+  const levels = timed(ordered ? wayBetween(problem, node.place, drill.place) : 0);
+  const leaders = (node.leaders | leads.own) & leads.asked;
+  for (let level = 0; level < levels.length; level++) {
+    const after = nodeAfter(keep, drill, level, node);
+    if (!after) continue;
+    const { stretches, late } = levels[level] as Timed;
+    const to = next.numberOf({ ...after, leaders });
+    arcs.push({ from, to, level, holds: false, stretches });
+    if (node.held || late.length === 0) continue;
+    const held = next.numberOf({ ...after, leaders, held: true });
+    arcs.push({ from, to: held, level, holds: true, stretches: late });
+  }
+}
+
+/** The bits that a drill has to do with: its own, those that it needs, and those that drills after it still ask for. */
+interface Leads {
+  own: number;
+  needed: number;
+  asked: number;
+}
+
+function leadsOf(drills: readonly FitDrill[], bits: ReadonlyMap<number, number>, index: number): Leads {
+  let asked = 0;
+  for (const [leader, bit] of bits) if (leader <= index && lastFollower(drills, leader) > index) asked |= bit;
+  const needed = drills[index]?.leaders.reduce((all, leader) => all | (bits.get(leader) ?? 0), 0) ?? 0;
+  return { own: bits.get(index) ?? 0, needed, asked };
+}
+
+/** The stretches of every level of a drill, by the seconds of way to it. */
+function timedBy(
+  problem: FitProblem,
+  { column, width }: Grid,
+  { ordered, spans, deadlines }: DrillSpans,
+  index: number,
+): (way: number) => Timed[] {
+  const { horizon, longestWait, waitWorth } = problem;
+  const { costs, warming } = problem.drills[index] as FitDrill;
+  const isTime = ordered && restIsTime(problem, index);
+  const longest = longestWay(problem, index);
+  const at = (seconds: number) => Math.floor((seconds + horizon) / column);
+  const timedAt = (way: number) =>
+    costs.map((cost, level): Timed => {
       // Where nothing that comes later can fill it, the rest owed is time like any other; on the way one rests too.
-      const rest = ordered && i > lastResting ? Math.max(0, cost.rest - longestWay(problem, i)) : 0;
-      const latest = ordered ? Math.min(cost.deadline, -rest) : 0;
+      const rest = isTime ? Math.max(0, cost.rest - longest) : 0;
+      const latest = Math.min(deadlines[level] as number, -rest);
       const stretches = spans.map((span): Stretch => {
         const takes = cost.seconds * span.turns + rest;
         return {
           length: Math.floor((takes + way) / column),
-          least: Math.max(0, Math.floor((span.from + horizon) / column)) + Math.floor(takes / column),
-          most: Math.min(width - 1, Math.floor((Math.min(span.to, latest) + rest + horizon) / column)),
+          least: Math.max(0, at(span.from)) + Math.floor(takes / column),
+          most: Math.min(width - 1, at(Math.min(span.to, latest) + rest)),
         };
       });
-      const held = Math.max(0, Math.floor((horizon - problem.longestWait + rest) / column));
-      const late =
-        drill.warming && problem.waitWorth > 0
-          ? stretches.map((s) => ({ ...s, least: Math.max(s.least, held) })).filter((s) => s.least <= s.most)
-          : [];
-      return { stretches, late };
-    };
-    // What nothing to come asks for is forgotten.
-    let asked = 0;
-    for (const [leader, bit] of bits) if (leader <= i && (lastOf.get(leader) ?? -1) > i) asked |= bit;
-    const needed = drill.leaders.reduce((all, leader) => all | (bits.get(leader) ?? 0), 0);
-    const own = bits.get(i) ?? 0;
-    const skip = nodes.map((node) => next.numberOf({ ...node, leaders: node.leaders & asked }));
-    const timed = new Map<number, Timed[]>();
-    const arcs = nodes.flatMap((node, from) => {
-      const way = ordered ? wayBetween(problem, node.place, drill.place) : 0;
-      const levels = timed.get(way) ?? drill.costs.map((_, level) => timesOf(level, way));
-      timed.set(way, levels);
-      return drill.costs.flatMap((_, level): Arc[] => {
-        if ((node.leaders & needed) !== needed) return [];
-        const entered = nodeAfter(problem, drill, level, node, { ordered, general, runStep, mostRun });
-        if (!entered) return [];
-        const after = { ...entered, leaders: (node.leaders | own) & asked };
-        const { stretches, late } = levels[level] as Timed;
-        const arc: Arc = { from, to: next.numberOf(after), level, holds: false, stretches };
-        if (node.held || late.length === 0) return [arc];
-        return [arc, { ...arc, to: next.numberOf({ ...after, held: true }), holds: true, stretches: late }];
-      });
+      if (!warming || waitWorth === 0) return { stretches, late: [] };
+      const held = Math.max(0, at(rest - longestWait));
+      const late = stretches.map((s) => ({ ...s, least: Math.max(s.least, held) }));
+      return { stretches, late: late.filter((s) => s.least <= s.most) };
     });
-    layers.push({ nodes, arcs, skip, offset });
-    offset += nodes.length * width;
-    nodes = next.nodes;
-  });
-  layers.push({ nodes, arcs: [], skip: [], offset });
-  return { layers, column, width, runStep, mostRun, size: offset + nodes.length * width, bits };
+  const known = new Map<number, Timed[]>();
+  return (way) => {
+    const timed = known.get(way) ?? timedAt(way);
+    known.set(way, timed);
+    return timed;
+  };
+}
+
+/** Whether nothing after a drill can fill the rest that it owes. */
+function restIsTime({ drills }: FitProblem, index: number): boolean {
+  return index > drills.findLastIndex((d) => d.resting);
 }
 
 /** Seconds of a step of general work: such that lengths are whole steps, unless that would be too many. */
@@ -175,27 +234,22 @@ class Numbered {
   }
 }
 
-/** The node after a drill at a level; null when it may not follow. */
+/** The node after a drill at a level, but for leaders; null when it may not follow. */
 function nodeAfter(
-  { stepPoints }: FitProblem,
+  { problem: { stepPoints }, ordered, general, grid: { runStep, mostRun } }: Keeping,
   drill: FitDrill,
   level: number,
   node: Node,
-  {
-    ordered,
-    general,
-    runStep,
-    mostRun,
-  }: { ordered: boolean; general: boolean; runStep: number; mostRun: number },
 ): Omit<Node, "leaders"> | null {
   const { from, to, rise, seconds } = drill.costs[level] as FitDrill["costs"][number];
+  const { held } = node;
   if (drill.technical && rise > stepPoints) return null;
   if (!ordered)
     return {
       place: drill.place >= 0 ? -1 : node.place,
       effort: drill.technical ? -1 : node.effort,
       run: 0,
-      held: node.held,
+      held,
     };
   if (drill.technical && node.effort >= 0 && from - node.effort > stepPoints) return null;
   const run = general && drill.general ? node.run + Math.floor(seconds / runStep) : 0;
@@ -204,16 +258,16 @@ function nodeAfter(
     place: drill.place >= 0 ? drill.place : node.place,
     effort: drill.technical ? to : node.effort,
     run,
-    held: node.held,
+    held,
   };
 }
 
 /** More drills than this that others are not done without, and the nodes become too many: the others are not reckoned with. */
 const MOST_LEADERS = 6;
 
-function leaderBits(drills: readonly FitDrill[], inOrder: ReadonlySet<number>): Map<number, number> {
-  const leaders = [...new Set(drills.flatMap((d, i) => (inOrder.has(i) ? d.leaders : [])))];
-  const known = leaders.filter((l) => inOrder.has(l) && l < lastFollower(drills, l)).slice(0, MOST_LEADERS);
+function leaderBits(drills: readonly FitDrill[], when: readonly DrillSpans[]): Map<number, number> {
+  const leaders = [...new Set(drills.flatMap((d, i) => (when[i]?.ordered ? d.leaders : [])))];
+  const known = leaders.filter((l) => when[l]?.ordered && l < lastFollower(drills, l)).slice(0, MOST_LEADERS);
   return new Map(known.map((leader, n) => [leader, 1 << n]));
 }
 
@@ -231,9 +285,4 @@ function longestWay({ travel, drills, startPlace }: FitProblem, index: number): 
 
 function wayBetween({ travel }: FitProblem, a: number, b: number): number {
   return a >= 0 && b >= 0 ? (travel[a]?.[b] ?? 0) : 0;
-}
-
-function spansOf({ spans }: FitProblem, { place, calm, wholePlace }: FitDrill): OpenSpan[] {
-  const all = (place >= 0 ? spans.there[place] : spans.anywhere.at(-1))?.[calm ? 1 : 0] ?? [];
-  return wholePlace ? all.filter((s) => s.whole) : all;
 }

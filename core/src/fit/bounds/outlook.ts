@@ -24,14 +24,17 @@ export interface Outlook {
   before(index: number, state: State): Hope;
 }
 
-/** So fine that the bound is near; the columns matter less than the steps of general work. */
-const FINENESS = { columns: 60, runs: 100 };
+/** Steps of general work, which the bound needs fine; columns of time, of which it needs but one for each drill or so. */
+const RUNS = 100;
+const LEAST_COLUMNS = 30;
+
 /** How often prices are asked about. All are used: each tells other partial plans apart. */
 const ROUNDS = 20;
 
 /** The network of a problem, of use for every outlook on it. */
 export function networkFor(problem: FitProblem, { general }: Limits): Network {
-  return networkOf(problem, general, FINENESS);
+  const columns = Math.max(LEAST_COLUMNS, problem.drills.length);
+  return networkOf(problem, general, { columns, runs: RUNS });
 }
 
 /**
