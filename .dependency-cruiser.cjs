@@ -5,7 +5,7 @@ module.exports = {
       name: "core-knows-nobody",
       comment: "The computation has no interface, no server and no I/O.",
       severity: "error",
-      from: { path: "^core/src", pathNot: "\\.test\\.ts$|^core/src/testing/" },
+      from: { path: "^core/src" },
       to: { pathNot: "^core/src|node_modules/(zod|@date-fns/tz)/" },
     },
     {

@@ -1,1 +1,1 @@
-export { TodayScreen as default } from "~/features/today/TodayScreen";
+export { TodayScreen as default } from "~/features/starts/TodayScreen";

@@ -2,7 +2,7 @@
 import { APPROACHES, fillPlan } from "../src/fill";
 import { approachName, findDrills, noFilter } from "../src/index";
 import { generateLadder, LADDER_SHAPES, type LadderShape } from "../src/ladderMaker";
-import { anyShelf, fillInput } from "../src/testing/shelf";
+import { anyShelf, fillInput } from "../test/made/shelf";
 import { median } from "./median";
 
 const ladder = {

@@ -1,11 +1,12 @@
 // How long fits take: `npm run bench`.
-import { openDay } from "../src/day/context";
+
+import { boundsOf } from "../src/fit/explain/reasons";
 import { fitAt } from "../src/fit/fit";
-import { problemOf } from "../src/fit/problem";
+import { problemOf } from "../src/fit/model/problem";
 import { profileOf } from "../src/fit/profile";
-import { boundsOf } from "../src/fit/reasons";
-import { solve, solveAt } from "../src/fit/solve";
+import { solve, solveAt } from "../src/fit/search/solve";
 import { levelsOf, type PlanBody } from "../src/index";
+import { openDay } from "../src/venue/context";
 import { median } from "./median";
 import { benchPlan, twoPlaces } from "./plans";
 

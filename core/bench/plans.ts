@@ -6,7 +6,7 @@ import {
   type PlanItem,
   PRIORITIES,
 } from "../src/index";
-import { random } from "../src/random";
+import { random } from "../src/maths/random";
 
 /**
  * A warm-up of this many drills as a coach might write it: all phases, all doses, odd seconds so that the grain is one

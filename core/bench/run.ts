@@ -1,10 +1,11 @@
 // What a live run costs: replaying it, fitting its rest anew, and the size of its log. `npm run bench`.
-import { openDay } from "../src/day/context";
+
 import { fitPlan } from "../src/fit/fit";
-import { runPlanOf } from "../src/run/freezeFit";
-import { refitRun } from "../src/run/refit";
-import type { RunEvent } from "../src/run/runEvent";
-import { runState } from "../src/run/runState";
+import type { RunEvent } from "../src/run/log/runEvent";
+import { runState } from "../src/run/log/runState";
+import { refitRun } from "../src/run/refit/refit";
+import { runPlanOf } from "../src/run/steps/freezeFit";
+import { openDay } from "../src/venue/context";
 import { median } from "./median";
 import { benchPlan, twoPlaces } from "./plans";
 

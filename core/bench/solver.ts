@@ -1,12 +1,12 @@
 // The fit beside an open-source mixed-integer solver on the same warm-ups and days: `npm run bench`.
 import highsLoader from "highs";
-import type { FitContext } from "../src/day/context";
-import { problemOf } from "../src/fit/problem";
-import { solveAt } from "../src/fit/solve";
+import { problemOf } from "../src/fit/model/problem";
+import { solveAt } from "../src/fit/search/solve";
 import type { PlanBody } from "../src/plan/plan";
-import { hardDay } from "../src/testing/hardDays";
-import { lpText, mipModel } from "../src/testing/mipModel";
-import { realDay } from "../src/testing/realDays";
+import type { FitContext } from "../src/venue/context";
+import { hardDay } from "../test/made/hardDays";
+import { realDay } from "../test/made/realDays";
+import { lpText, mipModel } from "../test/proof/mipModel";
 import { median } from "./median";
 import { benchPlan, twoPlaces } from "./plans";
 

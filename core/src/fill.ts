@@ -1,9 +1,10 @@
 // Filling a warm-up from an approach: apart, because it is only loaded when it is used.
+
+export { type Filled, fillPlan } from "./fill/fillPlan";
 export {
   APPROACHES,
   type Approach,
   type ApproachSides,
   approachOf,
   suitedFirst,
-} from "./approach/approaches";
-export { type Filled, fillPlan } from "./approach/fillPlan";
+} from "./fill/input/approaches";

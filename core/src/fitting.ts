@@ -1,8 +1,9 @@
 /** What reckons fits away from the interface needs: a worker, a command line. */
-export { idleLine } from "./fit/explain";
-export { type Explanation, explanationOf } from "./fit/explanation";
+
+export { type Explanation, explanationOf } from "./fit/explain/explanation";
+export { type Trade, tradeFor } from "./fit/explain/trade";
 export { type Fit, fitAt } from "./fit/fit";
-export { type FitFile, fitFileSchema, readFitFile } from "./fit/fitFile";
+export { idleLine } from "./fit/idle";
 export { type FitProfile, type ProfileTable, profileAt, profileTable, tableAt } from "./fit/profile";
-export { type Trade, tradeFor } from "./fit/trade";
-export { type Refit, refitRun } from "./run/refit";
+export { type FitFile, fitFileSchema, readFitFile } from "./formats/fitFile";
+export { type Refit, refitRun } from "./run/refit/refit";

@@ -1,5 +1,3 @@
-export { type ApproachId, approachIdSchema, approachName } from "./approach/approachId";
-export { type Circumstances, obstacleTo } from "./approach/usable";
 export {
   type AgeBand,
   type AthleteProfile,
@@ -8,22 +6,26 @@ export {
   noProfile,
   youngestOf,
 } from "./athlete/profile";
-export { loadedOf, protectedOn, type Replacement, replacements } from "./athlete/protect";
 export { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "./athlete/scale";
-export { type FitContext, fitContextSchema, LONGEST_DAY, openDay } from "./day/context";
-export { contextOf, type DayFacts, type DayOf } from "./day/contextOf";
-export type { Venue, VenuePlace, VenueWindow } from "./day/venue";
+export { type Setting, usualSetting } from "./conditions/setting";
 export { type DoseEnd, mainRange, moveEnd, withMainRange } from "./dose/adjustDose";
-export { MOST_MOVEMENTS, type Movement } from "./dose/circuitDose";
 export { describeChange } from "./dose/describeChange";
 export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
-export { WIDEST_WINDOW } from "./dose/gateDose";
-export type { DoseLevel, LevelRung } from "./dose/level";
+export { MOST_MOVEMENTS, type Movement } from "./dose/kinds/circuitDose";
+export { WIDEST_WINDOW } from "./dose/kinds/gateDose";
+export { type PlainDose, plainDoseSchema } from "./dose/kinds/plainDose";
+export {
+  type LadderDose,
+  ladderDoseSchema,
+  MOST_RUNGS,
+  type Rung,
+  rungSchema,
+} from "./dose/ladder/ladderDose";
+export { rungName } from "./dose/ladder/ladderLevels";
 export { idealLevel, levelsOf } from "./dose/levelsOf";
-export { type PlainDose, plainDoseSchema } from "./dose/plainDose";
-export type { Range } from "./dose/range";
-export type { Sides } from "./dose/sides";
-export { BODY_AREAS, type BodyArea } from "./drill/bodyArea";
+export type { DoseLevel, LevelRung } from "./dose/parts/level";
+export type { Range } from "./dose/parts/range";
+export type { Sides } from "./dose/parts/sides";
 export {
   type Distance,
   type DrillDetails,
@@ -37,7 +39,6 @@ export {
 } from "./drill/details";
 export { type DrillFilter, filterCount, findDrills, noFilter, wordsOf } from "./drill/findDrills";
 export { LINKS, type LinkName, linkFault } from "./drill/links";
-export { PURPOSES, type Purpose } from "./drill/purpose";
 export {
   EFFORT_PROFILES,
   type EffortProfile,
@@ -45,30 +46,24 @@ export {
   type FixedPoint,
   plainEvent,
 } from "./event/eventType";
-export { type Setting, usualSetting } from "./event/setting";
-export { simulatedStrap } from "./feed/heartRate";
-export { type OrderNews, simulatedList, simulatedOrder } from "./feed/runningOrder";
+export { type Circumstances, obstacleTo } from "./fill/input/usable";
 export type { NamedCulprit } from "./fit/culprit";
-export { type GivenUp, givenUpLine, idleLine } from "./fit/explain";
+export { type GivenUp, givenUpLine } from "./fit/explain/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
-export type { Idle, IdleReason } from "./fit/idle";
+export { type Idle, type IdleReason, idleLine } from "./fit/idle";
 export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";
-export {
-  type LadderDose,
-  ladderDoseSchema,
-  MOST_RUNGS,
-  type Rung,
-  rungSchema,
-} from "./ladder/ladderDose";
-export { rungName } from "./ladder/ladderLevels";
-export { type SteepStep, steepSteps } from "./ladder/stepRule";
 export { type Coverage, coldOf, coverageOf } from "./plan/coverage";
-export { cutText } from "./plan/cutText";
 export { type DrillContent, drillContent } from "./plan/drillContent";
+export { addDrill } from "./plan/edit/addDrill";
+export { changeItem, removeItems, replaceItem } from "./plan/edit/changeItems";
+export { circuitFault, groupIntoCircuit } from "./plan/edit/circuit";
+export { duplicateItems } from "./plan/edit/duplicateItems";
+export { moveItem, moveItems } from "./plan/edit/moveItems";
+export { withOwnIds } from "./plan/edit/ownIds";
+export { canSplit, splitItem } from "./plan/edit/split";
 export { kitStateOf, withKitState } from "./plan/kit";
 export type { Limits } from "./plan/limits";
 export { withoutBrokenPairs } from "./plan/order";
-export { PHASES, type Phase, phaseName } from "./plan/phase";
 export {
   emptyPlan,
   MOST_DRILLS,
@@ -77,21 +72,24 @@ export {
   planBodySchema,
   planItemSchema,
 } from "./plan/plan";
-export { PRIORITIES, type Priority } from "./plan/priority";
-export { nameSchema, noteSchema, tagSchema } from "./plan/text";
-export { wordKey } from "./plan/wordKey";
-export { BREATH, type BreathNow, breathAt } from "./run/breath";
-export { coolDownOf } from "./run/coolDown";
-export { runPlanOf, stepOfDrill } from "./run/freezeFit";
-export { type GateTally, gateTally } from "./run/gateTally";
-export { type RunClock, runClock } from "./run/runClock";
-export { type RunDay, runDay } from "./run/runDay";
-export type { RunEvent } from "./run/runEvent";
-export { type PartNow, partAt } from "./run/runPart";
-export { type RunDrill, type RunPlan, stepKey } from "./run/runPlan";
-export { MOST_UNDOABLE, type RunState, runState, type Split } from "./run/runState";
-export { type RunSummary, runSummary } from "./run/runSummary";
-export { type WaitPrompt, waitPrompt } from "./run/waitPrompt";
+export { loadedOf, protectedOn, type Replacement, replacements } from "./plan/protect";
+export { type SteepStep, steepSteps } from "./plan/stepRule";
+export { BREATH, type BreathNow, breathAt } from "./run/live/breath";
+export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/live/cues";
+export { type RunClock, runClock } from "./run/live/runClock";
+export { type StartMoves, whoMoved } from "./run/live/startMoves";
+export { type WaitPrompt, waitPrompt } from "./run/live/waitPrompt";
+export { type RunDay, runDay } from "./run/log/runDay";
+export type { RunEvent } from "./run/log/runEvent";
+export { MOST_UNDOABLE, type RunState, runState, type Split } from "./run/log/runState";
+export { type RunSummary, runSummary } from "./run/log/runSummary";
+export { coolDownOf } from "./run/steps/coolDown";
+export { runPlanOf, stepOfDrill } from "./run/steps/freezeFit";
+export { type GateTally, gateTally } from "./run/steps/gateTally";
+export { type PartNow, partAt } from "./run/steps/runPart";
+export { type RunDrill, type RunPlan, stepKey } from "./run/steps/runPlan";
+export { simulatedStrap } from "./simulated/heartRate";
+export { type OrderNews, simulatedList, simulatedOrder } from "./simulated/runningOrder";
 export { formatLength, formatMinus, spokenLength } from "./time/clock";
 export {
   endOfDay,
@@ -101,3 +99,14 @@ export {
   type ZonedInstant,
   zonedInstant,
 } from "./time/zone";
+export { type FitContext, fitContextSchema, LONGEST_DAY, openDay } from "./venue/context";
+export { contextOf, type DayFacts, type DayOf } from "./venue/contextOf";
+export type { Venue, VenuePlace, VenueWindow } from "./venue/venue";
+export { type ApproachId, approachIdSchema, approachName } from "./words/approachId";
+export { BODY_AREAS, type BodyArea } from "./words/bodyArea";
+export { cutText } from "./words/cutText";
+export { PHASES, type Phase, phaseName } from "./words/phase";
+export { PRIORITIES, type Priority } from "./words/priority";
+export { PURPOSES, type Purpose } from "./words/purpose";
+export { wordKey } from "./words/sameWord";
+export { nameSchema, noteSchema, tagSchema } from "./words/text";

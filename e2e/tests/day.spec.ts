@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { realDay } from "../../core/src/testing/realDays";
+import { realDay } from "../../core/test/made/realDays";
 import { expectAccessible, givePlan, makeStart, openDemo, openStart, saved, stairNames } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));

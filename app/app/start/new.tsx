@@ -1,1 +1,1 @@
-export { NewStartScreen as default } from "~/features/start-form/NewStartScreen";
+export { NewStartScreen as default } from "~/features/starts/form/NewStartScreen";

@@ -14,7 +14,7 @@ import { useMay } from "~/data/account";
 import { ApiFailure } from "~/data/api";
 import { useEvents } from "~/data/building";
 import { useAthletes, useSaveAthlete } from "~/data/queries";
-import { Amount } from "~/features/dose/fields";
+import { Amount } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";

@@ -2,7 +2,7 @@ import { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "@t
 import { useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
-import { Amount, Percent } from "~/features/dose/fields";
+import { Amount, Percent } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { TextEdit } from "~/ui/TextEdit";

@@ -2,9 +2,9 @@ import { type EventType, formatLength, nameSchema, wordsOf } from "@tonodrome/co
 import { eventInputSchema, type ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { FixedPoints } from "~/features/day/FixedPoints";
-import { Amount, Percent } from "~/features/dose/fields";
+import { Amount, Percent } from "~/features/fields/fields";
 import { AREA_OPTIONS } from "~/features/shelf/detailWords";
+import { FixedPoints } from "~/features/venue/FixedPoints";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { MultiChoice } from "~/ui/MultiChoice";

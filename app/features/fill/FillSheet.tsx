@@ -1,10 +1,10 @@
-import { approachName, type PlanBody } from "@tonodrome/core";
+import { approachName, type PlanBody, withOwnIds } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { type Approach, type ApproachSides, approachOf, suitedFirst } from "@tonodrome/core/fill";
 import { Text, View } from "react-native";
+import { v4 as uuid } from "uuid";
 import { useTemplates } from "~/data/building";
 import { useStartsBefore } from "~/data/queries";
-import { withOwnIds } from "~/features/warmup/editPlan";
 import { Button } from "~/ui/Button";
 import { dayName } from "~/ui/dates";
 import { Loaded } from "~/ui/Loading";
@@ -54,7 +54,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
     onFill(filled.body, [`Filled from ${approachName(approach.id)}.`, ...filled.gaps]);
   };
   const copy = (other: PlanBody, news: string) =>
-    onFill({ ...other, items: other.items.map(withOwnIds) }, [news]);
+    onFill({ ...other, items: other.items.map((i) => withOwnIds(i, uuid)) }, [news]);
   const origin = body.origin && body.items.length > 0 ? body.origin : null;
   return (
     <View className="gap-6">

@@ -12,12 +12,12 @@ import { Text, View } from "react-native";
 import { clockWords } from "~/data/clock";
 import { useRun } from "~/data/queries";
 import { useKeptRun } from "~/data/runStore";
+import { useNow } from "~/data/useNow";
 import { clockTime, dayName } from "~/ui/dates";
 import { Loaded } from "~/ui/Loading";
 import { Notice } from "~/ui/Notice";
 import { Screen } from "~/ui/Screen";
 import { toneClasses } from "~/ui/tone";
-import { useNow } from "~/ui/useNow";
 
 interface Logged {
   athleteName: string;

@@ -3,12 +3,12 @@ import type { RunRow } from "@tonodrome/core/api";
 import { Link } from "expo-router";
 import { Text, View } from "react-native";
 import { useRuns } from "~/data/queries";
+import { useNow } from "~/data/useNow";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName } from "~/ui/dates";
 import { Loaded } from "~/ui/Loading";
 import { Notice } from "~/ui/Notice";
 import { Screen } from "~/ui/Screen";
-import { useNow } from "~/ui/useNow";
 
 /** Runs, newest first. */
 export function LogScreen() {

@@ -7,12 +7,12 @@ import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/Loading";
 import { Section } from "~/ui/Section";
 import { Sheet } from "~/ui/Sheet";
-import { pressWords } from "./pressWords";
-import { RunSettingsFields } from "./RunSettingsFields";
-import type { Presses } from "./usePresses";
+import { RunSettingsFields } from "./device/RunSettingsFields";
+import { pressWords } from "./presses/pressWords";
+import type { Presses } from "./presses/usePresses";
 
 const ShelfPicker = lazy(() =>
-  import("~/features/warmup/ShelfPicker").then((m) => ({ default: m.ShelfPicker })),
+  import("~/features/warmup/editing/ShelfPicker").then((m) => ({ default: m.ShelfPicker })),
 );
 
 interface RunMenuProps {

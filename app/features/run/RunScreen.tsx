@@ -15,11 +15,11 @@ import {
 } from "~/data/runStore";
 import { Loaded } from "~/ui/Loading";
 import { useTitle } from "~/ui/Screen";
+import { useRunSettings } from "./device/runSettings";
+import { simulatedOrderOf } from "./follow/simulatedOrder";
+import { useFollowedStart } from "./follow/useFollowedStart";
+import { useRunningOrder } from "./follow/useRunningOrder";
 import { RunLive } from "./RunLive";
-import { useRunSettings } from "./runSettings";
-import { simulatedOrderOf } from "./sources/simulatedOrder";
-import { useRunningOrder } from "./sources/useRunningOrder";
-import { useFollowedStart } from "./useFollowedStart";
 
 /**
  * So many runs beside the one shown follow their starts, the next ones. A browser opens six connections to a server, and

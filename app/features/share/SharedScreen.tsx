@@ -5,14 +5,14 @@ import { useState } from "react";
 import { ScrollView, Text, View } from "react-native";
 import { useShared } from "~/data/door";
 import { useChanges } from "~/data/live";
+import { useNow } from "~/data/useNow";
 import { useFit } from "~/features/fit/useFit";
-import { DrillFacts } from "~/features/warmup/DrillFacts";
-import { Stair } from "~/features/warmup/Stair";
-import { beginWords, StartBand } from "~/features/warmup/StartBand";
+import { DrillFacts } from "~/features/stair/DrillFacts";
+import { Stair } from "~/features/stair/Stair";
+import { beginWords, StartBand } from "~/features/stair/StartBand";
 import { Loaded } from "~/ui/Loading";
 import { Heading, useTitle } from "~/ui/Screen";
 import { Sheet } from "~/ui/Sheet";
-import { useNow } from "~/ui/useNow";
 import { isOver } from "./isOver";
 import { LiveNow } from "./LiveNow";
 

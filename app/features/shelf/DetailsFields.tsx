@@ -10,7 +10,7 @@ import {
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { View } from "react-native";
 import { z } from "zod";
-import { Amount, Percent } from "~/features/dose/fields";
+import { Amount, Percent } from "~/features/fields/fields";
 import { Choice } from "~/ui/Choice";
 import { MultiChoice } from "~/ui/MultiChoice";
 import { Select } from "~/ui/Select";

@@ -5,7 +5,7 @@ import { Controller, useForm } from "react-hook-form";
 import { Text, View } from "react-native";
 import { useDrills } from "~/data/queries";
 import { DoseEditor } from "~/features/dose/DoseEditor";
-import { topOf } from "~/features/ladder/editRungs";
+import { topOf } from "~/features/dose/ladder/editRungs";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";

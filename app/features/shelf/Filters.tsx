@@ -1,7 +1,7 @@
 import { type DrillFilter, noFilter, wordsOf } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { View } from "react-native";
-import { Amount, Percent } from "~/features/dose/fields";
+import { Amount, Percent } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { MultiChoice } from "~/ui/MultiChoice";

@@ -1,23 +1,23 @@
 import { lazy, Suspense } from "react";
-import { CoverageList } from "~/features/coverage/CoverageStrip";
 import { KeepTemplate } from "~/features/fill/KeepTemplate";
 import { ShareWarmUp } from "~/features/share/ShareWarmUp";
-import { Spare } from "~/features/spare/Spare";
-import { StartDetails } from "~/features/start-form/StartDetails";
+import { StartDetails } from "~/features/starts/form/StartDetails";
+import { CoverageList } from "~/features/warmup/dock/CoverageStrip";
+import { Spare } from "~/features/warmup/editing/Spare";
 import { KeysHelp } from "~/ui/KeysHelp";
 import { Loading } from "~/ui/Loading";
 import { Sheet } from "~/ui/Sheet";
-import { SelectedDrill, SelectedMoves } from "./DrillPane";
-import { EarlierVersions } from "./EarlierVersions";
-import { GivenUp } from "./GivenUp";
+import { GivenUp } from "./dock/GivenUp";
+import { SelectedDrill, SelectedMoves } from "./editing/DrillPane";
+import { EarlierVersions } from "./editing/EarlierVersions";
+import { PlanSettings } from "./editing/PlanSettings";
+import { ShelfPicker } from "./editing/ShelfPicker";
 import { More } from "./More";
-import { PlanSettings } from "./PlanSettings";
-import { ShelfPicker } from "./ShelfPicker";
 import type { WarmUpModel } from "./useWarmUp";
 
 // Loaded when it is first asked for.
 const FillSheet = lazy(() => import("~/features/fill/FillSheet"));
-const DaySheet = lazy(() => import("~/features/day/DaySheet"));
+const DaySheet = lazy(() => import("~/features/venue/VenueSheet"));
 
 const KEYS = [
   ["↑ ↓", "Choose a drill"],

@@ -1,12 +1,22 @@
 import {
+  addDrill,
   type Coverage,
+  canSplit,
+  changeItem,
   contextOf,
+  duplicateItems,
   type Fit,
   type FitContext,
+  groupIntoCircuit,
+  moveItem,
+  moveItems,
   type Placement,
   type PlanBody,
   type PlanItem,
   type Replacement,
+  removeItems,
+  replaceItem,
+  splitItem,
 } from "@tonodrome/core";
 import {
   type Athlete,
@@ -19,33 +29,21 @@ import {
 import type { Explanation } from "@tonodrome/core/fitting";
 import { useRouter } from "expo-router";
 import { useMemo, useState } from "react";
+import { v4 as uuid } from "uuid";
 import { useMay } from "~/data/account";
 import { useEvents } from "~/data/building";
 import { type PlanDraft, usePlanDraft } from "~/data/planDraft";
 import { useAthletes, useDrills, useSaveStart } from "~/data/queries";
 import { useOpenRun } from "~/data/runStore";
-import { useCoverage } from "~/features/coverage/useCoverage";
+import { useNow } from "~/data/useNow";
 import { nudgeDose } from "~/features/dose/nudgeDose";
 import { useExplanation } from "~/features/fit/useExplanation";
 import { SLIDER_MINUTES, useFit } from "~/features/fit/useFit";
 import { useStartRun } from "~/features/run/useStartRun";
-import { useSparing } from "~/features/spare/useSparing";
-import { useNow } from "~/ui/useNow";
 import { useStable } from "~/ui/useStable";
 import { useWide } from "~/ui/useWide";
-import {
-  addDrill,
-  canSplit,
-  changeItem,
-  duplicateItems,
-  groupIntoCircuit,
-  moveItem,
-  moveItems,
-  removeItems,
-  replaceItem,
-  splitItem,
-} from "./editPlan";
-
+import { useCoverage } from "./useCoverage";
+import { useSparing } from "./useSparing";
 /** The sheet that lies over the warm-up, if any. */
 export type OpenSheet =
   | "drill"
@@ -144,10 +142,13 @@ function sparedWords(list: readonly Replacement<ShelfDrill>[]): string[] {
 const NO_DRILLS: readonly ShelfDrill[] = [];
 
 const DEEDS: Record<Deed, (body: PlanBody, ids: readonly string[]) => PlanBody> = {
-  copy: duplicateItems,
-  circuit: groupIntoCircuit,
+  copy: (body, ids) => duplicateItems(body, ids, uuid),
+  circuit: (body, ids) => groupIntoCircuit(body, ids, uuid),
   split: (body, ids) =>
-    body.items.reduce((now, i) => (ids.includes(i.id) && canSplit(i) ? splitItem(now, i.id) : now), body),
+    body.items.reduce(
+      (now, i) => (ids.includes(i.id) && canSplit(i) ? splitItem(now, i.id, uuid) : now),
+      body,
+    ),
   earlier: (body, ids) => moveItems(body, ids, -1),
   later: (body, ids) => moveItems(body, ids, 1),
   remove: removeItems,
@@ -252,7 +253,7 @@ export function useWarmUp(start: Start): WarmUpModel {
       const item = body.items[index];
       if (item && mayBuild) change({ dose: nudgeDose(item.dose, steps) });
     }),
-    add: useStable((drill: Drill) => edit((b) => addDrill(b, drill).body)),
+    add: useStable((drill: Drill) => edit((b) => addDrill(b, drill, uuid).body)),
     changeDrill: useStable((itemId: string, more: Partial<PlanItem>) =>
       edit((b) => changeItem(b, itemId, more)),
     ),

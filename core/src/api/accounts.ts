@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { isPlainText, isStorable } from "../plan/plainText";
-import { nameSchema, verbatimSchema } from "../plan/text";
+import { isPlainText, isStorable } from "../words/plainText";
+import { nameSchema, verbatimSchema } from "../words/text";
 import { clubSchema } from "./club";
 import { MOST } from "./most";
 import { roleSchema } from "./role";

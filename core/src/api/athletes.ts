@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { athleteProfileSchema } from "../athlete/profile";
-import { nameSchema } from "../plan/text";
+import { nameSchema } from "../words/text";
 import { newIdSchema, versionSchema } from "./common";
 import { MOST } from "./most";
 

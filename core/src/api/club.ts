@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { nameSchema, verbatimSchema } from "../plan/text";
+import { nameSchema, verbatimSchema } from "../words/text";
 
 export const clubSchema = z.strictObject({
   id: z.uuid(),

@@ -1,10 +1,10 @@
 import { z } from "zod";
 import { athleteProfileSchema, noProfile } from "../athlete/profile";
-import { settingSchema, usualSetting } from "../event/setting";
+import { settingSchema, usualSetting } from "../conditions/setting";
 import { planBodySchema } from "../plan/plan";
-import { nameSchema, noteSchema } from "../plan/text";
-import { runEventSchema } from "../run/runEvent";
-import { runPlanSchema } from "../run/runPlan";
+import { runEventSchema } from "../run/log/runEvent";
+import { runPlanSchema } from "../run/steps/runPlan";
+import { nameSchema, noteSchema } from "../words/text";
 import { fileVersionSchema, instantSchema } from "./common";
 import { drillSchema } from "./drills";
 import { eventSchema } from "./events";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { verbatimSchema } from "../plan/text";
+import { verbatimSchema } from "../words/text";
 import { clubParamsSchema } from "./club";
 
 export { instantSchema } from "../time/instant";

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { drillShape } from "../plan/plan";
-import { prioritySchema } from "../plan/priority";
+import { prioritySchema } from "../words/priority";
 import { instantSchema, newIdSchema, versionSchema } from "./common";
 import { MOST } from "./most";
 

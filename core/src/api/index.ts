@@ -1,6 +1,6 @@
-export { settingSchema } from "../event/setting";
-export { runEventSchema } from "../run/runEvent";
-export { runPlanSchema } from "../run/runPlan";
+export { settingSchema } from "../conditions/setting";
+export { runEventSchema } from "../run/log/runEvent";
+export { runPlanSchema } from "../run/steps/runPlan";
 export * from "./accounts";
 export * from "./athletes";
 export * from "./audit";

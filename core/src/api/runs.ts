@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { runEventSchema } from "../run/runEvent";
-import { runPlanSchema } from "../run/runPlan";
+import { runEventSchema } from "../run/log/runEvent";
+import { runPlanSchema } from "../run/steps/runPlan";
 import { cursorSchema } from "./common";
 import { MOST } from "./most";
 

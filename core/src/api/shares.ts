@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { fitContextSchema } from "../day/context";
 import { planBodySchema } from "../plan/plan";
-import { runEventSchema } from "../run/runEvent";
-import { runPlanSchema } from "../run/runPlan";
+import { runEventSchema } from "../run/log/runEvent";
+import { runPlanSchema } from "../run/steps/runPlan";
+import { fitContextSchema } from "../venue/context";
 import { instantSchema, newIdSchema } from "./common";
 import { MOST } from "./most";
 

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { verbatimSchema } from "../plan/text";
+import { verbatimSchema } from "../words/text";
 
 /** A starter shelf that ships with the server. */
 export const starterSchema = z.strictObject({

@@ -1,8 +1,8 @@
 import { z } from "zod";
+import { settingSchema, usualSetting } from "../conditions/setting";
 import { fixedPointSchema } from "../event/eventType";
-import { settingSchema, usualSetting } from "../event/setting";
-import { nameSchema, noteSchema } from "../plan/text";
 import { isTimeZone } from "../time/zone";
+import { nameSchema, noteSchema } from "../words/text";
 import { athleteRefSchema } from "./athletes";
 import { instantSchema, newIdSchema, versionSchema } from "./common";
 import { MOST } from "./most";

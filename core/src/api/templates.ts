@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { planBodySchema } from "../plan/plan";
-import { nameSchema } from "../plan/text";
+import { nameSchema } from "../words/text";
 import { instantSchema, newIdSchema } from "./common";
 import { MOST } from "./most";
 

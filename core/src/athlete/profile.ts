@@ -1,9 +1,9 @@
 import { z } from "zod";
-import { approachIdSchema } from "../approach/approachId";
-import { bodyAreaSchema } from "../drill/bodyArea";
 import { tagsSchema } from "../drill/details";
-import { linesSchema } from "../plan/text";
 import { daySchema } from "../time/instant";
+import { approachIdSchema } from "../words/approachId";
+import { bodyAreaSchema } from "../words/bodyArea";
+import { linesSchema } from "../words/text";
 import { scaleSchema } from "./scale";
 
 export const ageBandSchema = z.enum(["under-10", "10-12", "13-15", "16-18", "adult", "masters"]);

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { intensitySchema } from "../plan/intensity";
-import { labelSchema } from "../plan/text";
+import { intensitySchema } from "../words/intensity";
+import { labelSchema } from "../words/text";
 
 /** What a scale orders. */
 export const scaleKindSchema = z.enum(["grade", "distance", "position", "realism", "layout"]);

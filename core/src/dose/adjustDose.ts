@@ -1,5 +1,5 @@
-import type { PlainDose } from "./plainDose";
-import type { Range } from "./range";
+import type { PlainDose } from "./kinds/plainDose";
+import type { Range } from "./parts/range";
 
 /** The part of a dose that a single press changes: its main count. */
 export type DoseEnd = "floor" | "ideal" | "ceiling";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { ladderDoseSchema } from "../ladder/ladderDose";
-import { plainDoseSchema } from "./plainDose";
+import { plainDoseSchema } from "./kinds/plainDose";
+import { ladderDoseSchema } from "./ladder/ladderDose";
 
 /** How much of a drill is done, and by how much that may shrink or grow. */
 export const doseSchema = z.discriminatedUnion("kind", [plainDoseSchema, ladderDoseSchema]);

@@ -1,9 +1,9 @@
 import { z } from "zod";
-import { intensitySchema } from "../plan/intensity";
-import { labelSchema, noteSchema, tagSchema } from "../plan/text";
-import { wordKey } from "../plan/wordKey";
-import { bodyAreasSchema } from "./bodyArea";
-import { purposeSchema } from "./purpose";
+import { bodyAreasSchema } from "../words/bodyArea";
+import { intensitySchema } from "../words/intensity";
+import { purposeSchema } from "../words/purpose";
+import { wordKey } from "../words/sameWord";
+import { labelSchema, noteSchema, tagSchema } from "../words/text";
 
 /** How near a drill comes to the real thing. */
 export const realismSchema = z.enum(["alone", "approach", "feed", "competition"]);

@@ -1,8 +1,8 @@
-import type { Phase } from "../plan/phase";
-import { wordKey } from "../plan/wordKey";
-import type { BodyArea } from "./bodyArea";
+import type { BodyArea } from "../words/bodyArea";
+import type { Phase } from "../words/phase";
+import type { Purpose } from "../words/purpose";
+import { wordKey } from "../words/sameWord";
 import type { Distance, DrillDetails, DrillFlag, Realism } from "./details";
-import type { Purpose } from "./purpose";
 
 /** What is looked for. Within one list any of its words does; between fields all have to hold. */
 export interface DrillFilter {

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { doseSchema } from "../dose/dose";
-import { intensitySchema } from "../plan/intensity";
-import { phaseSchema } from "../plan/phase";
-import { prioritySchema } from "../plan/priority";
-import { nameSchema, noteSchema } from "../plan/text";
+import { intensitySchema } from "../words/intensity";
+import { phaseSchema } from "../words/phase";
+import { prioritySchema } from "../words/priority";
+import { nameSchema, noteSchema } from "../words/text";
 import { type DrillDetails, drillDetailsSchema, drillDetailsShape, noDetails } from "./details";
 import { LINKS, linkFault } from "./links";
 

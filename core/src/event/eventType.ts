@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { bodyAreasSchema } from "../drill/bodyArea";
 import { tagsSchema } from "../drill/details";
-import { intensitySchema } from "../plan/intensity";
-import { nameSchema, tagSchema } from "../plan/text";
+import { bodyAreasSchema } from "../words/bodyArea";
+import { intensitySchema } from "../words/intensity";
+import { nameSchema, tagSchema } from "../words/text";
 
 /** What kind of effort an event is. */
 export const effortProfileSchema = z.enum([

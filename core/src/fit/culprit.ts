@@ -1,8 +1,8 @@
-import { LONGEST_DAY } from "../day/context";
 import { formatLength } from "../time/clock";
+import { LONGEST_DAY } from "../venue/context";
+import { type FitProblem, problemOf, type Rule } from "./model/problem";
+import { rulesOf } from "./model/rules";
 import { essentialNeeds, type Needs } from "./needs";
-import { type FitProblem, problemOf, type Rule } from "./problem";
-import { rulesOf } from "./rules";
 
 /** What stands in the way of the essentials, and by how much. */
 interface Culprit {

@@ -1,11 +1,11 @@
-import { type FitContext, openDay } from "../day/context";
-import type { DoseLevel } from "../dose/level";
+import type { DoseLevel } from "../dose/parts/level";
 import type { PlanBody, PlanItem } from "../plan/plan";
+import { type FitContext, openDay } from "../venue/context";
 import type { NamedCulprit } from "./culprit";
 import { type Idle, idleOf } from "./idle";
-import type { FitDrill, FitProblem } from "./problem";
+import type { FitDrill, FitProblem } from "./model/problem";
 import { type FitProfile, profileAt, stepsAt } from "./profile";
-import type { SolvedStep } from "./solution";
+import type { SolvedStep } from "./search/solution";
 
 /** What became of one drill. */
 export type Verdict = "kept" | "lengthened" | "shortened" | "floor" | "left-out";

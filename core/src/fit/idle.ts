@@ -1,5 +1,6 @@
-import type { FitDrill, FitProblem } from "./problem";
-import type { SolvedStep } from "./solution";
+import { formatLength } from "../time/clock";
+import type { FitDrill, FitProblem } from "./model/problem";
+import type { SolvedStep } from "./search/solution";
 
 /** Why nothing is done for a while. */
 export type IdleReason =
@@ -70,4 +71,28 @@ function placeAfter({ drills, startPlace }: FitProblem, steps: readonly SolvedSt
     if (place >= 0) return place;
   }
   return startPlace;
+}
+
+/** Why nothing is done for a while, in a line. */
+export function idleLine({ reasons }: Idle): string {
+  return reasons.map(idleWords).join(", ") || "waiting for what comes next";
+}
+
+function idleWords(reason: IdleReason): string {
+  switch (reason.kind) {
+    case "way":
+      return `${formatLength(reason.seconds)} to ${reason.place}`;
+    case "rest":
+      return `${formatLength(reason.seconds)} rest after ${reason.after}`;
+    case "point":
+      return reason.seconds > 0 ? `${reason.name}, ${formatLength(reason.seconds)}` : reason.name;
+    case "closed":
+      return `${reason.place} closes`;
+    case "no-practice":
+      return `no practice after ${reason.name}`;
+    case "owed":
+      return `${formatLength(reason.seconds)} owed after ${reason.after}`;
+    case "wait":
+      return "wait";
+  }
 }

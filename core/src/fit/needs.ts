@@ -1,6 +1,6 @@
-import type { FitProblem } from "./problem";
-import { WHOLE } from "./rank";
-import { solveLatest } from "./solve";
+import type { FitProblem } from "./model/problem";
+import { WHOLE } from "./model/rank";
+import { solveLatest } from "./search/solve";
 
 /** How long before the start a warm-up has to begin at the latest, seconds; Infinity when it never fits. */
 export interface Needs {

@@ -1,11 +1,11 @@
-import { type FitContext, LONGEST_DAY, openDay } from "../day/context";
 import type { PlanBody } from "../plan/plan";
+import { type FitContext, LONGEST_DAY, openDay } from "../venue/context";
 import { type NamedCulprit, namedCulprit } from "./culprit";
+import { type FitProblem, problemOf } from "./model/problem";
 import { type Needs, needsOf } from "./needs";
-import { type FitProblem, problemOf } from "./problem";
-import type { OnPart } from "./search";
-import type { Solution, SolvedStep } from "./solution";
-import { solve, solveAt, solveFreely, solveWithin } from "./solve";
+import type { OnPart } from "./search/search";
+import type { Solution, SolvedStep } from "./search/solution";
+import { solve, solveAt, solveFreely, solveWithin } from "./search/solve";
 
 /** The best plan for every time available at once: a slider only looks one up. */
 export interface FitProfile extends ProfileTable {

@@ -1,6 +1,6 @@
-import { plainLevels } from "../dose/plainLevels";
+import { plainLevels } from "../dose/kinds/plainLevels";
+import { type LadderDose, MOST_RUNGS, type Rung } from "../dose/ladder/ladderDose";
 import { spokenLength } from "../time/clock";
-import { type LadderDose, MOST_RUNGS, type Rung } from "./ladderDose";
 import { EASY_PERCENT, type LadderWish, ladderWishSchema } from "./ladderWish";
 import type { RungPlan } from "./rungPlan";
 import { outline } from "./shapes";

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { scaleItemSchema } from "../athlete/scale";
-import { intensitySchema } from "../plan/intensity";
+import { intensitySchema } from "../words/intensity";
 
 /** Effort up to which a repetition counts as easy, per cent. */
 export const EASY_PERCENT = 40;

@@ -1,5 +1,5 @@
-import { MOST_TRIES } from "../dose/gateDose";
-import type { PlainDose } from "../dose/plainDose";
+import { MOST_TRIES } from "../dose/kinds/gateDose";
+import type { PlainDose } from "../dose/kinds/plainDose";
 import { repsAt } from "./efforts";
 import { EASY_PERCENT, type LadderWish } from "./ladderWish";
 

@@ -1,6 +1,6 @@
-import type { BodyArea } from "../drill/bodyArea";
+import type { BodyArea } from "../words/bodyArea";
+import { wordKey } from "../words/sameWord";
 import type { PlanItem } from "./plan";
-import { wordKey } from "./wordKey";
 
 export interface Covered<T> {
   what: T;

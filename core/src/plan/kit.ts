@@ -1,6 +1,6 @@
 import { noDetails } from "../drill/details";
+import { wordKey } from "../words/sameWord";
 import type { PlanItem } from "./plan";
-import { wordKey } from "./wordKey";
 
 /** How it stands with a change of kit: what follows needs it, it is done already, or nothing depends on it. */
 export type KitState = "needed" | "on" | "loose";

@@ -1,4 +1,4 @@
-import type { Phase } from "./phase";
+import type { Phase } from "../words/phase";
 
 /** Most drills of one part that may stand anywhere in it: every order of them is tried. */
 export const MOST_FREE = 5;

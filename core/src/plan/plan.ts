@@ -1,14 +1,14 @@
 import { z } from "zod";
-import { approachIdSchema } from "../approach/approachId";
 import { doseSchema } from "../dose/dose";
 import { drillDetailsSchema } from "../drill/details";
-import { intensitySchema } from "./intensity";
+import { approachIdSchema } from "../words/approachId";
+import { intensitySchema } from "../words/intensity";
+import { phaseSchema } from "../words/phase";
+import { prioritySchema } from "../words/priority";
+import { nameSchema, noteSchema } from "../words/text";
 import { limitsSchema } from "./limits";
 import { orderFault } from "./order";
-import { phaseSchema } from "./phase";
-import { prioritySchema } from "./priority";
 import { restAfterSchema } from "./rest";
-import { nameSchema, noteSchema } from "./text";
 
 /** Most drills one plan may hold. The worth of a fit is packed into exact numbers on the strength of this. */
 export const MOST_DRILLS = 90;

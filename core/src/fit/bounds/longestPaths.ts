@@ -1,5 +1,5 @@
-import type { FitDrill, FitProblem } from "../problem";
-import { amountOf, type Rank } from "../rank";
+import type { FitDrill, FitProblem } from "../model/problem";
+import { amountOf, type Rank } from "../model/rank";
 import type { Layer, Network } from "./network";
 
 /** Prices for what is used: of the caps of an objective, then of its given ranks. */

@@ -1,5 +1,5 @@
-import { type DrillSpans, drillSpansOf } from "../drillSpans";
-import type { FitDrill, FitProblem } from "../problem";
+import { type DrillSpans, drillSpansOf } from "../model/drillSpans";
+import type { FitDrill, FitProblem } from "../model/problem";
 
 /** What of the drills decided so far the next ones may depend on, besides time. */
 export interface Node {

@@ -1,8 +1,8 @@
-import type { Limits } from "../limits";
-import type { FitProblem, LevelCost } from "../problem";
-import { amountOf, type Rank } from "../rank";
-import { has, keyOf, type State } from "../state";
-import { leaderBitsOf } from "../workspace";
+import type { ActiveLimits } from "../model/activeLimits";
+import { leaderBitsOf } from "../model/leaderBits";
+import type { FitProblem, LevelCost } from "../model/problem";
+import { amountOf, type Rank } from "../model/rank";
+import { has, keyOf, type State } from "../model/state";
 import { type Cut, lowered } from "./bundle";
 import { bestPath, longestPaths, type Multipliers, type Objective } from "./longestPaths";
 import { type Layer, type Network, networkOf } from "./network";
@@ -11,7 +11,7 @@ import { type Layer, type Network, networkOf } from "./network";
  * The most of a rank of worth that what is still to be decided can add.
  * @param seconds from the earliest beginning to the moment by which it has to be done
  * @param run seconds of continuous general work that what comes after begins with
- * @param left of each cap that is kept an eye on, what may still be used; of each given rank, how much more there is than
+ * @param left of each cap that is active, what may still be used; of each given rank, how much more there is than
  * is asked for
  * @param enough below this, how much it is exactly does not matter
  */
@@ -32,7 +32,7 @@ const LEAST_COLUMNS = 30;
 const ROUNDS = 20;
 
 /** The network of a problem, of use for every outlook on it. */
-export function networkFor(problem: FitProblem, { general }: Limits): Network {
+export function networkFor(problem: FitProblem, { general }: ActiveLimits): Network {
   const columns = Math.max(LEAST_COLUMNS, problem.drills.length);
   return networkOf(problem, general, { columns, runs: RUNS });
 }
@@ -46,7 +46,7 @@ export function networkFor(problem: FitProblem, { general }: Limits): Network {
  */
 export function outlookOf(
   problem: FitProblem,
-  limits: Limits,
+  limits: ActiveLimits,
   network: Network,
   rank: Rank,
   given: readonly { rank: Rank; amount: number }[],
@@ -118,13 +118,13 @@ function hopeFor(
   bits: ReadonlyMap<number, number>,
   tables: readonly Table[],
   index: number,
-  { place, entry, warm, owed }: State,
+  { place, entry, warm, awaited }: State,
 ): Hope {
   const { nodes, offset } = layers[index] as Layer;
   const { stepPoints, travel, generalMost } = problem;
   let needed = 0;
   for (const [leader, bit] of bits)
-    if (leader < index && has(owed, bit)) needed |= leaderBits.get(leader) ?? 0;
+    if (leader < index && has(awaited, bit)) needed |= leaderBits.get(leader) ?? 0;
   const rows = tables.map(({ best, multipliers }) => {
     // By run, then column: the best of all nodes that may come before.
     const row = new Float64Array(width * (mostRun + 1)).fill(-Infinity);

@@ -1,0 +1,126 @@
+import type { PlainDose } from "@tonodrome/core";
+import { View } from "react-native";
+import { Bouts, type EditProps, Exactly, RangeField, Seconds } from "~/features/fields/fields";
+import { Choice } from "~/ui/Choice";
+
+type Rest = "rest" | "slot" | "whole";
+
+/** Sets of repetitions, even or to a tempo, with a rest or in slots. */
+export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "reps" }>>) {
+  const { sets, reps, tempo, slotSeconds, slotFor } = dose;
+  const setRep = ({ down, hold, up } = { down: 0, hold: 0, up: 0 }) => {
+    const seconds = down + hold + up;
+    if (seconds > 0) onChange({ ...dose, tempo: { down, hold, up }, secondsPerRep: seconds });
+  };
+  const work = Math.ceil(reps.ideal * dose.secondsPerRep);
+  const bouts = sets.ideal * (dose.sides === "both" ? 2 : 1) * (dose.partner?.mode === "alternating" ? 2 : 1);
+  const inFives = (seconds: number) => Math.ceil(seconds / 5) * 5;
+  const restIn = (way: Rest) => {
+    const { slotSeconds: _, slotFor: __, ...plain } = dose;
+    if (way === "rest") return plain;
+    if (way === "slot") return { ...plain, slotSeconds: inFives(work + dose.restSeconds) };
+    const all = Math.max(5, inFives(bouts * work + (bouts - 1) * dose.restSeconds));
+    return { ...plain, slotSeconds: Math.min(900, all), slotFor: "drill" as const };
+  };
+  return (
+    <View className="gap-2">
+      {slotFor ? (
+        <Exactly label="Sets" range={sets} most={10} onChange={(next) => onChange({ ...dose, sets: next })} />
+      ) : (
+        <Bouts noun="Sets" range={sets} most={10} onChange={(next) => onChange({ ...dose, sets: next })} />
+      )}
+      {slotSeconds ? (
+        <Exactly
+          label="Reps"
+          range={reps}
+          most={100}
+          onChange={(next) => onChange({ ...dose, reps: next })}
+        />
+      ) : (
+        <RangeField
+          noun="reps"
+          range={reps}
+          limits={{ step: 1, least: 1, most: Math.min(100, reps.floor + 40) }}
+          onChange={(next) => onChange({ ...dose, reps: next })}
+        />
+      )}
+      <Choice
+        label="A rep"
+        options={[
+          { value: "even", label: "Even" },
+          { value: "tempo", label: "To a tempo" },
+        ]}
+        value={tempo ? "tempo" : "even"}
+        onChange={(way) =>
+          way === "tempo" ? setRep({ down: 2, hold: 0, up: 2 }) : onChange({ ...dose, tempo: undefined })
+        }
+      />
+      {tempo ? (
+        <>
+          <Seconds
+            label="Down"
+            value={tempo.down}
+            least={0}
+            most={30}
+            step={0.5}
+            onChange={(down) => setRep({ ...tempo, down })}
+          />
+          <Seconds
+            label="Hold"
+            value={tempo.hold}
+            least={0}
+            most={30}
+            step={0.5}
+            onChange={(hold) => setRep({ ...tempo, hold })}
+          />
+          <Seconds
+            label="Up"
+            value={tempo.up}
+            least={0}
+            most={30}
+            step={0.5}
+            onChange={(up) => setRep({ ...tempo, up })}
+          />
+        </>
+      ) : (
+        <Seconds
+          label="One rep takes"
+          value={dose.secondsPerRep}
+          least={0.5}
+          most={60}
+          step={0.5}
+          onChange={(secondsPerRep) => onChange({ ...dose, secondsPerRep })}
+        />
+      )}
+      <Choice<Rest>
+        label="Between sets"
+        options={[
+          { value: "rest", label: "Rest" },
+          { value: "slot", label: "One set every …" },
+          { value: "whole", label: "All in a slot" },
+        ]}
+        value={slotFor ? "whole" : slotSeconds ? "slot" : "rest"}
+        onChange={(way) => onChange(restIn(way))}
+      />
+      {slotSeconds ? (
+        <Seconds
+          label={slotFor ? "The slot" : "One set every"}
+          value={slotSeconds}
+          least={Math.max(5, inFives(slotFor ? bouts * work : work))}
+          most={900}
+          step={5}
+          onChange={(next) => onChange({ ...dose, slotSeconds: next })}
+        />
+      ) : (
+        <Seconds
+          label="Rest"
+          value={dose.restSeconds}
+          least={0}
+          most={300}
+          step={5}
+          onChange={(restSeconds) => onChange({ ...dose, restSeconds })}
+        />
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,251 @@
+import { formatLength, idealLevel, type LadderDose, levelsOf } from "@tonodrome/core";
+import {
+  generateLadder,
+  LADDER_SHAPES,
+  type LadderShape,
+  type LadderWish,
+  ladderShapeSchema,
+} from "@tonodrome/core/ladder-maker";
+import { useMemo, useState } from "react";
+import { ScrollView, Text, View } from "react-native";
+import { v4 as uuid } from "uuid";
+import { Amount, Percent, Seconds } from "~/features/fields/fields";
+import { Button } from "~/ui/Button";
+import { Choice } from "~/ui/Choice";
+import { Notice } from "~/ui/Notice";
+import { WordsField } from "~/ui/WordsField";
+import { RungStair } from "./RungStair";
+import { useScales } from "./scales";
+
+const FIRST: LadderWish = {
+  shape: "even",
+  bottom: 15,
+  top: 85,
+  stepPoints: 20,
+  easyReps: 10,
+  seconds: 480,
+  secondsEach: 10,
+  reps: 6,
+  taperPercent: 60,
+  rest: { kind: "fixed", seconds: 15 },
+  labels: [],
+  hits: 3,
+  chancePercent: 60,
+};
+
+const SHAPES = ladderShapeSchema.options.map((value) => ({ value, label: LADDER_SHAPES[value].name }));
+
+/** Shapes whose rungs are named by stages rather than by grades. */
+const STAGED: readonly LadderShape[] = ["targets", "distances", "realism"];
+
+interface GeneratorProps {
+  onUse: (dose: LadderDose) => void;
+  onCancel: () => void;
+}
+
+/** Makes a ladder from a few wishes, and shows it as they change. */
+export default function Generator({ onUse, onCancel }: GeneratorProps) {
+  const [wish, setWish] = useState(FIRST);
+  const change = (more: Partial<LadderWish>) => setWish({ ...wish, ...more });
+  const answer = useMemo(() => generateLadder(wish, uuid), [wish]);
+  const rungs = answer.ok ? (levelsOf(answer.dose)[idealLevel(answer.dose)]?.rungs ?? []) : [];
+  return (
+    <View className="gap-3">
+      <Choice label="Shape" options={SHAPES} value={wish.shape} onChange={(shape) => change({ shape })} />
+      <Text className="font-text text-small text-muted">{LADDER_SHAPES[wish.shape].about}</Text>
+      {/* Always as high, so that what is pressed below does not move away from under the finger. */}
+      <ScrollView
+        className="h-[340px] border-y-2 border-line"
+        contentContainerClassName="gap-2 py-2"
+        tabIndex={0}
+        aria-label="The ladder that comes of it"
+        aria-live="polite"
+        testID="made-ladder"
+      >
+        {answer.ok ? (
+          <>
+            <Text className="font-strong text-body text-ink">
+              {rungs.length} {rungs.length === 1 ? "rung" : "rungs"}, {formatLength(answer.seconds)}
+            </Text>
+            {answer.gaveUp.length > 0 ? (
+              <Notice text={`Given up for time: ${answer.gaveUp.join(" ")}`} />
+            ) : null}
+            <RungStair rungs={rungs} />
+          </>
+        ) : (
+          <Notice warn text={answer.message} />
+        )}
+      </ScrollView>
+      <View className="flex-row gap-2">
+        <Button
+          label="Use these rungs"
+          look="full"
+          className="flex-1"
+          disabled={!answer.ok}
+          onPress={() => (answer.ok ? onUse(answer.dose) : undefined)}
+        />
+        <Button label="Back" onPress={onCancel} />
+      </View>
+      <Wishes wish={wish} onChange={change} />
+    </View>
+  );
+}
+
+function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial<LadderWish>) => void }) {
+  return (
+    <View className="gap-2">
+      <Seconds
+        label="Time for it"
+        value={wish.seconds}
+        least={30}
+        most={3600}
+        step={30}
+        onChange={(seconds) => onChange({ seconds })}
+      />
+      <Percent
+        label="Bottom"
+        value={wish.bottom}
+        least={0}
+        most={100}
+        onChange={(bottom) => onChange({ bottom })}
+      />
+      <Percent label="Top" value={wish.top} least={5} most={100} onChange={(top) => onChange({ top })} />
+      <Amount
+        label="Largest step"
+        value={wish.stepPoints}
+        least={5}
+        most={50}
+        step={5}
+        show={(n) => `${n} pts`}
+        onChange={(stepPoints) => onChange({ stepPoints })}
+      />
+      <Amount
+        label="Easy reps first"
+        value={wish.easyReps}
+        least={0}
+        most={40}
+        onChange={(easyReps) => onChange({ easyReps })}
+      />
+      <Amount
+        label="Reps at the bottom"
+        value={wish.reps}
+        least={1}
+        most={30}
+        onChange={(reps) => onChange({ reps })}
+      />
+      <Percent
+        label="Fewer at the top by"
+        value={wish.taperPercent}
+        least={0}
+        most={100}
+        step={10}
+        onChange={(taperPercent) => onChange({ taperPercent })}
+      />
+      <Seconds
+        label="One repetition takes"
+        value={wish.secondsEach}
+        least={1}
+        most={300}
+        step={wish.secondsEach >= 30 ? 5 : 1}
+        onChange={(secondsEach) => onChange({ secondsEach })}
+      />
+      <RestWish wish={wish} onChange={onChange} />
+      {wish.shape === "targets" ? (
+        <>
+          <Amount
+            label="Hits wanted"
+            value={wish.hits}
+            least={1}
+            most={10}
+            onChange={(hits) => onChange({ hits })}
+          />
+          <Percent
+            label="Chance of a hit"
+            value={wish.chancePercent}
+            least={5}
+            most={95}
+            onChange={(chancePercent) => onChange({ chancePercent })}
+          />
+        </>
+      ) : null}
+      <Labels wish={wish} onChange={onChange} />
+    </View>
+  );
+}
+
+function RestWish({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial<LadderWish>) => void }) {
+  const { rest } = wish;
+  return (
+    <>
+      <Choice
+        named
+        label="Rest"
+        options={[
+          { value: "none", label: "No rest" },
+          { value: "fixed", label: "A fixed rest" },
+          { value: "multiple", label: "A multiple of one effort" },
+        ]}
+        value={rest.kind}
+        onChange={(kind) =>
+          onChange({
+            rest: kind === "none" ? { kind } : kind === "fixed" ? { kind, seconds: 15 } : { kind, times: 5 },
+          })
+        }
+      />
+      {rest.kind === "fixed" ? (
+        <Seconds
+          label="Rest after a rung"
+          value={rest.seconds}
+          least={0}
+          most={600}
+          step={rest.seconds >= 60 ? 15 : 5}
+          onChange={(seconds) => onChange({ rest: { kind: "fixed", seconds } })}
+        />
+      ) : null}
+      {rest.kind === "multiple" ? (
+        <Amount
+          label="Rest, times one effort"
+          value={rest.times}
+          least={0}
+          most={20}
+          show={(n) => `${n} ×`}
+          onChange={(times) => onChange({ rest: { kind: "multiple", times } })}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** What the rungs are called: a scale of the athlete's, or stages in the coach's words. */
+function Labels({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial<LadderWish>) => void }) {
+  const scales = useScales();
+  const names = wish.labels.map((l) => l.name);
+  const chosen = scales.find((s) => s.items === wish.labels)?.id ?? "";
+  return (
+    <>
+      {scales.length > 0 ? (
+        <Choice
+          named
+          label="Scale"
+          options={[
+            { value: "", label: "By effort alone" },
+            ...scales.map((s) => ({ value: s.id, label: s.name })),
+          ]}
+          value={chosen}
+          onChange={(id) => onChange({ labels: scales.find((s) => s.id === id)?.items ?? [] })}
+        />
+      ) : null}
+      {STAGED.includes(wish.shape) && chosen === "" ? (
+        <WordsField
+          label={wish.shape === "targets" ? "Targets, in order" : "Stages, in order"}
+          hint="Left empty, usual ones are taken."
+          words={names}
+          most={8}
+          onChange={(words) =>
+            onChange({ labels: words.map((name) => ({ name, intensity: 0, chancePercent: null })) })
+          }
+        />
+      ) : null}
+    </>
+  );
+}

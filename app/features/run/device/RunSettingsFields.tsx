@@ -1,0 +1,85 @@
+import { Text, View } from "react-native";
+import { giveCue } from "~/features/run/sound/useCues";
+import { Button } from "~/ui/Button";
+import { Chip } from "~/ui/Chip";
+import { Section } from "~/ui/Section";
+import { Stepper } from "~/ui/Stepper";
+import { changeRunSettings, type RunSettings, useRunSettings } from "./runSettings";
+
+/** What is either on or off, and its name. */
+type Switch = [
+  { [K in keyof RunSettings]: RunSettings[K] extends boolean ? K : never }[keyof RunSettings],
+  string,
+];
+
+const SOUND: Switch[] = [
+  ["tones", "Tones"],
+  ["speech", "Spoken names"],
+  ["vibration", "Vibration"],
+  ["silent", "Silent"],
+];
+const BY_ITSELF: Switch[] = [
+  ["beginsItself", "Begins by itself"],
+  ["appliesAtOnce", "Re-fits at once"],
+];
+const STAND_INS: Switch[] = [
+  ["followsOrder", "Running order (simulated)"],
+  ["strap", "Heart-rate strap (simulated)"],
+];
+const SCREEN: Switch[] = [
+  ["bigType", "Big type"],
+  ["mirror", "Mirror, no presses"],
+];
+
+const MOST_MINUTES = 15;
+
+/** How a run sounds, looks and goes on by itself, on this device. */
+export function RunSettingsFields() {
+  const settings = useRunSettings();
+  const { refitMinutes } = settings;
+  return (
+    <>
+      <Section title="Sound">
+        <Switches of={SOUND} settings={settings} />
+        <Button label="Test" onPress={() => giveCue("begin", "This is how it sounds", settings)} />
+      </Section>
+      <Section title="By itself">
+        <Switches of={BY_ITSELF} settings={settings} />
+        <Stepper
+          label="Offer a re-fit when off by"
+          value={refitMinutes === 0 ? "never" : `${refitMinutes} min`}
+          atLeast={refitMinutes === 0}
+          atMost={refitMinutes === MOST_MINUTES}
+          onLess={() => changeRunSettings({ refitMinutes: refitMinutes - 1 })}
+          onMore={() => changeRunSettings({ refitMinutes: refitMinutes + 1 })}
+        />
+      </Section>
+      <Section title="Simulated stand-ins">
+        <Text className="font-text text-small text-muted">
+          No real running order or strap is connected. These two are made up, to try a run with; the order
+          moves the start, as a real one would.
+        </Text>
+        <Switches of={STAND_INS} settings={settings} />
+      </Section>
+      <Section title="Screen">
+        <Switches of={SCREEN} settings={settings} />
+      </Section>
+    </>
+  );
+}
+
+function Switches({ of, settings }: { of: Switch[]; settings: RunSettings }) {
+  return (
+    <View className="flex-row flex-wrap gap-2">
+      {of.map(([key, label]) => (
+        <Chip
+          key={key}
+          role="checkbox"
+          label={label}
+          chosen={settings[key]}
+          onPress={() => changeRunSettings({ [key]: !settings[key] })}
+        />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,112 @@
+import { formatLength, formatMinus, spokenLength, waitPrompt } from "@tonodrome/core";
+import { Text, useWindowDimensions, View } from "react-native";
+import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
+import { type FootActions, footOf, RunFoot } from "~/features/run/presses/RunFoot";
+import type { Presses } from "~/features/run/presses/usePresses";
+import { RefitBar } from "~/features/run/refit/RefitBar";
+import { DrillFace } from "./DrillFace";
+import type { FaceModel } from "./faceModel";
+import { GateFace } from "./GateFace";
+import { PulseStrip } from "./PulseStrip";
+import { ReadyFace } from "./ReadyFace";
+import { WaitFace } from "./WaitFace";
+
+export interface RunFaceProps {
+  model: FaceModel;
+  presses: Presses;
+  actions: FootActions & { leave: () => void; leaveOffer: () => void };
+  ground: Ground;
+}
+
+/** Less than this ahead or behind is on time, seconds. */
+const ON_TIME = 15;
+
+/** Everything on the running screen, in the colours of one ground. */
+export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
+  const { run, clock, trouble, settings, pulse, order } = model;
+  const { width, height } = useWindowDimensions();
+  const lies = width > height && height < 620;
+  const { text, now } = WORDS[ground];
+  return (
+    <div className={`flex min-h-0 flex-1 p-4 ${lies ? "gap-4" : "flex-col"}`}>
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+        <div className="flex items-center gap-3">
+          <Press label="Leave" sign="←" ground={ground} onPress={actions.leave} narrow />
+          <span className={`line-clamp-2 flex-1 break-words font-strong text-body ${text}`}>
+            {run.athleteName}
+          </span>
+          <span className={`whitespace-nowrap font-figures text-figure tabular-nums ${now}`}>
+            <span className="text-lead">start </span>
+            {formatMinus(-clock.untilStart)}
+          </span>
+        </div>
+        <div
+          className={`mt-1 line-clamp-2 min-h-[1lh] shrink-0 font-text text-body ${text}`}
+          role={ground === "paper" ? "status" : undefined}
+        >
+          {trouble ?? [paceWords(model), orderWords(order)].filter(Boolean).join(", ")}
+        </div>
+        {pulse ? <PulseStrip pulse={pulse} text={text} /> : null}
+        <div className="run-room flex min-h-0 flex-1 flex-col justify-center overflow-hidden">
+          <Middle model={model} text={text} />
+        </div>
+        {settings.bigType || lies || model.offer ? null : (
+          <div className={`mb-2 line-clamp-2 min-h-[1lh] shrink-0 break-words font-text text-lead ${text}`}>
+            {nextWords(model)}
+          </div>
+        )}
+      </div>
+      <div className={`flex shrink-0 flex-col ${lies ? "w-[46%] justify-end" : ""}`}>
+        <RefitBar model={model} presses={presses} ground={ground} onLeave={actions.leaveOffer} />
+        <RunFoot {...footOf(model)} presses={presses} actions={actions} ground={ground} />
+      </div>
+    </div>
+  );
+}
+
+function Middle({ model, text }: { model: FaceModel; text: string }) {
+  const { state, plan, now } = model;
+  switch (state.status) {
+    case "ready":
+      return <ReadyFace model={model} text={text} />;
+    case "under-way":
+      return state.splits[state.index]?.drill.gate ? (
+        <GateFace model={model} text={text} />
+      ) : (
+        <DrillFace model={model} text={text} />
+      );
+    case "waiting":
+      return <WaitFace model={model} prompt={waitPrompt(plan, state, now)} text={text} />;
+    case "ended":
+      return (
+        <View>
+          <Text className={`font-strong text-title ${text}`}>Ended</Text>
+          <Text className={`font-text text-title ${text}`}>It is in the log.</Text>
+        </View>
+      );
+  }
+}
+
+function nextWords({ state, plan }: FaceModel): string {
+  if (state.status !== "under-way") return "";
+  const next = state.splits.find((s, i) => i > state.index && s.outcome === "pending");
+  if (!next)
+    return plan.kind === "cool-down" ? "Next: the end" : `Next: the wait, ${spokenLength(state.waitSeconds)}`;
+  const { drill, plannedSeconds } = next;
+  return [`Next: ${drill.name}`, formatLength(plannedSeconds), drill.wait ? "" : `${drill.intensity} %`]
+    .filter(Boolean)
+    .join(", ");
+}
+
+function orderWords(order: FaceModel["order"]): string {
+  if (!order) return "";
+  const late = order.lateSeconds < 30 ? "on time" : `${Math.round(order.lateSeconds / 60)} min late`;
+  return `order${order.simulated ? " (simulated)" : ""}: ${order.before} before, ${late}`;
+}
+
+function paceWords({ state, clock, plan }: FaceModel): string {
+  if (state.status === "waiting" || state.status === "ended" || plan.kind === "cool-down") return "";
+  const { ahead } = clock;
+  if (Math.abs(ahead) < ON_TIME) return "On time";
+  return ahead > 0 ? `${formatLength(ahead)} ahead` : `${formatLength(-ahead)} behind`;
+}

@@ -1,0 +1,34 @@
+import { formatLength, formatMinus, type Placement, phaseName } from "@tonodrome/core";
+import { Text, View } from "react-native";
+import { RungStair } from "~/features/dose/ladder/RungStair";
+import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
+import { Notice } from "~/ui/Notice";
+
+/** One drill to read: what to do, how hard, where, and the one thing to attend to. */
+export function DrillFacts({ placement, reason = null }: { placement: Placement; reason?: string | null }) {
+  const { item, level, ideal, beginSeconds } = placement;
+  const facts = [
+    ["Attend to", item.focus],
+    ["Do", (level ?? ideal).words],
+    ["Takes", formatLength((level ?? ideal).seconds)],
+    ["Begins at", level ? formatMinus(beginSeconds) : "left out for now"],
+    ["Intensity", item.phase === "kit" ? "" : `${item.intensity} %`],
+    ["Part", phaseName(item.phase)],
+    ["Place", item.place],
+  ].filter(([, text]) => text);
+  return (
+    <View className="gap-3">
+      {reason ? <Notice text={reason} /> : null}
+      <View>
+        {facts.map(([name, text]) => (
+          <View key={name} className="flex-row gap-3 border-t border-line py-2">
+            <Text className="w-28 font-text text-body text-muted">{name}</Text>
+            <Text className="flex-1 font-strong text-body text-ink">{text}</Text>
+          </View>
+        ))}
+      </View>
+      {(level ?? ideal).rungs ? <RungStair rungs={(level ?? ideal).rungs ?? []} /> : null}
+      {item.details ? <DrillKnowledge details={item.details} /> : null}
+    </View>
+  );
+}

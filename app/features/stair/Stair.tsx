@@ -1,0 +1,134 @@
+import {
+  type Fit,
+  type FitContext,
+  formatMinus,
+  type Idle,
+  idleLine,
+  type NamedCulprit,
+  type Placement,
+  type PlanBody,
+  spokenLength,
+  steepSteps,
+} from "@tonodrome/core";
+import { createContext, memo, type ReactNode, useContext, useMemo } from "react";
+import { StairMarkLines } from "./StairMarkLines";
+import { Gutter, heightOf, Strip } from "./Strip";
+import { type StairMarks, stairMarks } from "./stairMarks";
+
+interface StairProps {
+  fit: Fit;
+  /** What the day allows. */
+  context: FitContext;
+  /** What keeps the essentials from fitting, marked where it is. */
+  culprit?: NamedCulprit | null;
+  body: PlanBody;
+  selectedId: string | null;
+  /** Ids of several drills chosen at once; null when a press opens a drill. */
+  chosen?: ReadonlySet<string> | null;
+  onSelect: (id: string) => void;
+  /** The strips as a list that can be reordered; without it the stair is only read. */
+  children?: ReactNode;
+}
+
+/** What the strips show. Apart from the list of them, so that a new fit redraws strips and not what makes them draggable. */
+interface Shown {
+  placements: ReadonlyMap<string, Placement>;
+  marks: StairMarks;
+  steep: ReadonlySet<string>;
+  selectedId: string | null;
+  chosen: ReadonlySet<string> | null;
+  onSelect: (id: string) => void;
+}
+
+const ShownContext = createContext<Shown | null>(null);
+
+/** The warm-up down to the start line: earliest at the top, stepped in as it gets harder, waits as bare paper. */
+export const Stair = memo(function Stair({
+  fit,
+  context,
+  culprit = null,
+  body,
+  selectedId,
+  chosen = null,
+  onSelect,
+  children,
+}: StairProps) {
+  const ids = useMemo(() => fit.placements.map((p) => p.item.id), [fit]);
+  const marks = useMemo(() => stairMarks(fit, context, culprit), [fit, context, culprit]);
+  const steep = useMemo(
+    () => new Set(steepSteps(body.items, body.stepPoints).map((s) => s.toId)),
+    [body.items, body.stepPoints],
+  );
+  const shown = useMemo(
+    () => ({
+      placements: new Map(fit.placements.map((p) => [p.item.id, p])),
+      marks,
+      steep,
+      selectedId,
+      chosen,
+      onSelect,
+    }),
+    [fit, marks, steep, selectedId, chosen, onSelect],
+  );
+  return (
+    <ul aria-label="Drills, first to last" className="m-0 list-none p-0">
+      <ShownContext.Provider value={shown}>
+        {children ??
+          ids.map((id) => (
+            <li key={id} className="strip">
+              <ShownStrip id={id} />
+            </li>
+          ))}
+      </ShownContext.Provider>
+      {ids.length > 0 ? <Wait fit={fit} /> : null}
+      {marks.below.length > 0 ? (
+        <li>
+          <StairMarkLines marks={marks.below} />
+        </li>
+      ) : null}
+    </ul>
+  );
+});
+
+/** The strip of one drill as the stair now shows it. */
+export const ShownStrip = memo(function ShownStrip({ id }: { id: string }) {
+  const shown = useContext(ShownContext);
+  const placement = shown?.placements.get(id);
+  if (!shown || !placement) return null;
+  const above = shown.marks.above.get(id);
+  return (
+    <>
+      {above ? <StairMarkLines marks={above} /> : null}
+      <Strip
+        placement={placement}
+        selected={shown.chosen ? shown.chosen.has(id) : shown.selectedId === id}
+        steep={shown.steep.has(id)}
+        windowed={shown.marks.windowed.get(id) ?? null}
+        onSelect={shown.onSelect}
+      />
+    </>
+  );
+});
+
+/** The wait before the start: bare paper, as high as it is long. */
+function Wait({ fit: { idle, waitSeconds, waitOverSeconds } }: { fit: Fit }) {
+  const last = idle.find((i) => i.toSeconds === 0);
+  const seconds = last ? -last.fromSeconds : waitSeconds;
+  if (seconds === 0) return null;
+  return (
+    <li className="flex" style={{ minHeight: heightOf(seconds) }}>
+      <Gutter text={formatMinus(-seconds)} />
+      <span className="flex-1 px-3 pt-1 font-text text-body text-muted">
+        Wait {spokenLength(seconds)}, warm clothes on, keep moving
+        {why(last)}
+        {waitOverSeconds > 0 ? `. ${spokenLength(waitOverSeconds)} longer than you wanted` : ""}
+      </span>
+    </li>
+  );
+}
+
+/** What makes the wait what it is, where that is more than the coach's own wish. */
+function why(idle: Idle | undefined): string {
+  const reasons = idle?.reasons.filter((r) => r.kind !== "wait" && r.kind !== "point") ?? [];
+  return idle && reasons.length > 0 ? `: ${idleLine({ ...idle, reasons })}` : "";
+}

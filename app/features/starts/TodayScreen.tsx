@@ -1,0 +1,66 @@
+import type { Start } from "@tonodrome/core/api";
+import { useRouter } from "expo-router";
+import { View } from "react-native";
+import { useMay, useMembership } from "~/data/account";
+import { useStarts } from "~/data/queries";
+import { useNow } from "~/data/useNow";
+import { ThemeButton } from "~/features/nav/Frame";
+import { Button } from "~/ui/Button";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Screen } from "~/ui/Screen";
+import { useWide } from "~/ui/useWide";
+import { StartCard } from "./StartCard";
+
+/** The next starts, soonest first. */
+export function TodayScreen() {
+  const router = useRouter();
+  const starts = useStarts();
+  const club = useMembership();
+  const mayBuild = useMay("build");
+  const wide = useWide();
+  const now = useNow();
+  const add = () => router.push("/start/new");
+  return (
+    <Screen
+      title="Today"
+      over={wide ? undefined : club.name}
+      action={
+        <View className="flex-row">
+          {wide ? null : <ThemeButton iconOnly />}
+          {mayBuild ? <Button label="New start" icon="add" onPress={add} /> : null}
+        </View>
+      }
+    >
+      {starts.error && starts.data ? <Notice warn text={starts.error.message} /> : null}
+      <Loaded query={starts}>
+        {(list) => <StartList starts={list} now={now} onAdd={mayBuild ? add : null} />}
+      </Loaded>
+    </Screen>
+  );
+}
+
+function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd: (() => void) | null }) {
+  const ahead = starts.filter((s) => Date.parse(s.startsAt) >= now);
+  const past = starts.filter((s) => Date.parse(s.startsAt) < now).reverse();
+  if (starts.length === 0 && !onAdd) return <Notice text="No starts ahead." />;
+  if (starts.length === 0 && onAdd) {
+    return (
+      <View className="gap-3">
+        <Notice text="No starts ahead. Make one: who starts, where and when. Then build its warm-up from the shelf." />
+        <Button label="New start" icon="add" look="full" onPress={onAdd} />
+      </View>
+    );
+  }
+  return (
+    <View className="gap-4">
+      {ahead.map((start, i) => (
+        <StartCard key={start.id} start={start} now={now} first={i === 0} />
+      ))}
+      {ahead.length === 0 ? <Notice text="No more starts ahead today." /> : null}
+      {past.map((start) => (
+        <StartCard key={start.id} start={start} now={now} first={false} />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,172 @@
+import { zodResolver } from "@hookform/resolvers/zod";
+import { wallClock } from "@tonodrome/core";
+import type { Athlete } from "@tonodrome/core/api";
+import { useRouter } from "expo-router";
+import { Controller, useForm } from "react-hook-form";
+import { Text, View } from "react-native";
+import { useAthletes, useCreateAthlete, useCreateStart } from "~/data/queries";
+import { useNow } from "~/data/useNow";
+import { Button } from "~/ui/Button";
+import { Choice } from "~/ui/Choice";
+import { deviceZone } from "~/ui/dates";
+import { Field } from "~/ui/Field";
+import { Loaded } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
+import { Screen } from "~/ui/Screen";
+import { Stepper } from "~/ui/Stepper";
+import { EventChoice } from "./EventChoice";
+import { type StartForm, startFormSchema, startInputOf, timeNews } from "./startForm";
+
+const ZONES = Intl.supportedValuesOf("timeZone");
+const NEW = "new";
+
+/** Makes a start, and goes on to build its warm-up. */
+export function NewStartScreen() {
+  const athletes = useAthletes();
+  return (
+    <Screen title="New start" back="/">
+      <Loaded query={athletes}>{(list) => <NewStart athletes={list} />}</Loaded>
+    </Screen>
+  );
+}
+
+function NewStart({ athletes }: { athletes: Athlete[] }) {
+  const router = useRouter();
+  const now = useNow(10_000);
+  const createAthlete = useCreateAthlete();
+  const createStart = useCreateStart();
+  const form = useForm<StartForm>({
+    resolver: zodResolver(startFormSchema),
+    defaultValues: firstValues(athletes),
+  });
+  const { errors } = form.formState;
+  const athleteId = form.watch("athleteId");
+  const [date, time, zone] = form.watch(["date", "time", "zone"]);
+  const news = timeNews({ date, time, zone }, now);
+
+  const submit = form.handleSubmit(async (filled) => {
+    if (timeNews(filled, Date.now()).past) {
+      form.setError(
+        "time",
+        { message: "That time has passed at the venue. Give a later one." },
+        { shouldFocus: true },
+      );
+      return;
+    }
+    try {
+      const athlete = filled.athleteId || (await createAthlete.mutateAsync({ name: filled.newAthlete })).id;
+      // A second try after a failure must not make the athlete again.
+      form.setValue("athleteId", athlete);
+      const start = await createStart.mutateAsync(startInputOf(filled, athlete));
+      router.replace(`/start/${start.id}`);
+    } catch {
+      // Said below by the mutation that failed; what was filled in stays.
+    }
+  });
+  const failure = createAthlete.error ?? createStart.error;
+
+  return (
+    <View className="gap-4">
+      <View className="gap-2">
+        <Text className="font-strong text-body text-ink">Athlete</Text>
+        <Choice
+          label="Athlete"
+          options={[
+            ...athletes.map((a) => ({ value: a.id, label: a.name })),
+            { value: NEW, label: "Someone new" },
+          ]}
+          value={athleteId === "" ? NEW : athleteId}
+          onChange={(id) => form.setValue("athleteId", id === NEW ? "" : id)}
+        />
+        {athleteId === "" ? (
+          <Field
+            label="Their name"
+            autoComplete="off"
+            error={errors.newAthlete?.message}
+            {...form.register("newAthlete")}
+          />
+        ) : null}
+      </View>
+      <Field
+        label="What is started"
+        placeholder="Free skate, round 2, final …"
+        error={errors.title?.message}
+        {...form.register("title")}
+      />
+      <Controller
+        control={form.control}
+        name="eventId"
+        render={({ field }) => (
+          <EventChoice eventId={field.value || null} onChange={(id) => field.onChange(id ?? "")} />
+        )}
+      />
+      <Field label="Venue" error={errors.venue?.message} {...form.register("venue")} />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <Field label="Day" type="date" error={errors.date?.message} {...form.register("date")} />
+        </View>
+        <View className="flex-1">
+          <Field
+            label="Start"
+            type="time"
+            error={errors.time?.message}
+            hint={news.past ? "This time has passed." : news.hint}
+            {...form.register("time")}
+          />
+        </View>
+      </View>
+      <Field
+        label="Time zone of the venue"
+        list="zones"
+        error={errors.zone?.message}
+        {...form.register("zone")}
+        more={
+          <datalist id="zones">
+            {ZONES.map((name) => (
+              <option key={name} value={name} />
+            ))}
+          </datalist>
+        }
+      />
+      <Controller
+        control={form.control}
+        name="minutes"
+        render={({ field }) => (
+          <Stepper
+            label="Time available before it"
+            value={`${field.value} min`}
+            onLess={() => field.onChange(Math.max(0, field.value - 5))}
+            onMore={() => field.onChange(Math.min(720, field.value + 5))}
+            atLeast={field.value <= 0}
+            atMost={field.value >= 720}
+          />
+        )}
+      />
+      {failure ? <Notice warn text={`${failure.message} What you filled in is still here.`} /> : null}
+      <Button
+        label={form.formState.isSubmitting ? "Making it …" : "Make it and build the warm-up"}
+        look="full"
+        disabled={form.formState.isSubmitting}
+        onPress={() => void submit()}
+      />
+    </View>
+  );
+}
+
+/** An hour from now, on a round five minutes, where the device is. */
+function firstValues(athletes: Athlete[]): StartForm {
+  const zone = deviceZone();
+  const soon = Math.ceil((Date.now() + 3_600_000) / 300_000) * 300_000;
+  const { date, time } = wallClock(new Date(soon).toISOString(), zone);
+  return {
+    athleteId: athletes[0]?.id ?? "",
+    newAthlete: "",
+    title: "",
+    venue: "",
+    zone,
+    date,
+    time,
+    minutes: 45,
+    eventId: "",
+  };
+}

@@ -1,0 +1,147 @@
+import { type Fit, type GivenUp as Given, PRIORITIES, type Priority, spokenLength } from "@tonodrome/core";
+import type { Explanation, Trade } from "@tonodrome/core/fitting";
+import { useState } from "react";
+import { Text, View } from "react-native";
+import { askFit } from "~/features/fit/askFit";
+import type { WarmUpModel } from "~/features/warmup/useWarmUp";
+import { Button } from "~/ui/Button";
+import { Loading } from "~/ui/Loading";
+
+/** Spare time below this is not worth beginning later for, seconds. */
+const NOTABLE = 30;
+
+/** What was given up and why, how to trade it, and what five minutes either way would change. */
+export function GivenUp({ model }: { model: WarmUpModel }) {
+  const { fit, explanation } = model;
+  if (!explanation) {
+    return (
+      <View className="gap-4">
+        <Summary fit={fit} culprit={null} />
+        <Loading words="Working out why …" />
+      </View>
+    );
+  }
+  return (
+    <View className="gap-4">
+      <Summary fit={fit} culprit={explanation.culprit?.line ?? null} />
+      {explanation.given.map((g) => (
+        <GivenUpItem key={g.itemId} given={g} model={model} />
+      ))}
+      {explanation.remarks.length > 0 ? (
+        <Change title="Not as asked for" changes={remarkLines(explanation.remarks)} />
+      ) : null}
+      <Change title="Five more minutes buy" changes={explanation.fiveMore} none="Nothing more." />
+      <Change title="Five fewer cost" changes={explanation.fiveFewer} none="Nothing: it begins later." />
+      <Moments needs={explanation.needs} />
+    </View>
+  );
+}
+
+/** One thing given up, what bound it, and what can be traded for it. */
+function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
+  const { mayBuild, changeDrill, removeDrill, draft, context, fit } = model;
+  const [trade, setTrade] = useState<Trade | null | "looking" | "none">(null);
+  const item = draft.body.items.find((i) => i.id === given.itemId);
+  const higher = item ? PRIORITIES[PRIORITIES.indexOf(item.priority) - 1] : undefined;
+  const find = () => {
+    setTrade("looking");
+    const ask = { plan: draft.body, context, seconds: fit.availableSeconds, itemId: given.itemId };
+    askFit({ kind: "trade", ...ask }, { onAnswer: (found) => setTrade(found ?? "none") });
+  };
+  return (
+    <View className="gap-1" role="group" aria-label={`${given.name}: ${given.change}`}>
+      <Text className="font-strong text-body text-ink">
+        {given.name}: {given.change}
+      </Text>
+      <Text className="font-text text-body text-muted">{given.reason}</Text>
+      {mayBuild && item ? (
+        <View className="flex-row flex-wrap gap-2">
+          {higher ? (
+            <Button
+              label={`Make it ${PRIORITY_WORDS[higher]}`}
+              onPress={() => changeDrill(given.itemId, { priority: higher })}
+            />
+          ) : null}
+          {trade === null ? (
+            <Button label={`Find a trade for ${given.name}`} short="Find a trade" onPress={find} />
+          ) : trade === "none" || trade === "looking" ? null : (
+            <Button
+              label={`Take out ${trade.dropName}`}
+              look="full"
+              onPress={() => removeDrill(trade.dropId)}
+            />
+          )}
+        </View>
+      ) : null}
+      {trade === "none" || trade === "looking" ? (
+        <Text className="font-text text-small text-muted" role="status">
+          {trade === "none" ? "Nothing that matters less would make room for it." : "Looking for a trade …"}
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+/** More than so many are counted, not named. */
+const NAMED = 5;
+
+/** What cannot be as the plan asks for it, in lines. */
+function remarkLines(remarks: Explanation["remarks"]): string[] {
+  const more = remarks.length - NAMED;
+  return [...remarks.slice(0, NAMED).map((r) => r.message), ...(more > 0 ? [`And ${more} more.`] : [])];
+}
+
+const PRIORITY_WORDS: Record<Priority, string> = {
+  essential: "essential",
+  useful: "useful",
+  extra: "an extra",
+};
+
+/** The last moments to begin. */
+function Moments({ needs }: { needs: Explanation["needs"] }) {
+  const lines = [
+    Number.isFinite(needs.full) && needs.full > 0
+      ? `All of it at its ideal: begin ${spokenLength(needs.full)} before the start.`
+      : needs.full === 0
+        ? ""
+        : "All of it at its ideal never fits this day.",
+    Number.isFinite(needs.essentials) && needs.essentials > 0
+      ? `The essentials at their floors: ${spokenLength(needs.essentials)} before.`
+      : "",
+  ];
+  return (
+    <View>
+      <Text className="font-strong text-body text-ink">The last moment to begin</Text>
+      <Text className="font-text text-body text-ink">{lines.filter(Boolean).join(" ")}</Text>
+    </View>
+  );
+}
+
+function Summary({ fit, culprit }: { fit: Fit; culprit: string | null }) {
+  const idle = fit.idle
+    .filter((i) => i.toSeconds < 0)
+    .reduce((sum, i) => sum + i.toSeconds - i.fromSeconds, 0);
+  const lines = [
+    `${spokenLength(fit.workSeconds)} of drills, ${idle > 0 ? `${spokenLength(idle)} between them, ` : ""}${spokenLength(fit.waitSeconds)} of wait.`,
+    fit.spareSeconds >= NOTABLE ? `${spokenLength(fit.spareSeconds)} to spare: begin that much later.` : "",
+    fit.missingSeconds > 0
+      ? `The essentials at their floors need ${spokenLength(fit.missingSeconds)} more. What matters least of them is left out: kit goes last, then what is nearest the start.`
+      : "",
+    fit.neverFits ? "Some essential drills cannot be done this day, however early it begins." : "",
+    culprit ?? "",
+  ];
+  return <Text className="font-text text-body text-ink">{lines.filter(Boolean).join(" ")}</Text>;
+}
+
+function Change({ title, changes, none = "" }: { title: string; changes: string[]; none?: string }) {
+  return (
+    <View>
+      <Text className="font-strong text-body text-ink">{title}</Text>
+      {(changes.length > 0 ? changes : [none]).map((line) => (
+        <Text key={line} className="font-text text-body text-ink">
+          {line}
+        </Text>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,148 @@
+import {
+  type DrillContent,
+  nameSchema,
+  noteSchema,
+  PHASES,
+  type Placement,
+  type PlanItem,
+  PRIORITIES,
+  phaseName,
+  type SteepStep,
+  wordKey,
+} from "@tonodrome/core";
+import type { ShelfDrill } from "@tonodrome/core/api";
+import { Text, View } from "react-native";
+import { DoseEditor } from "~/features/dose/DoseEditor";
+import { topOf } from "~/features/dose/ladder/editRungs";
+import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
+import { Choice } from "~/ui/Choice";
+import { Notice } from "~/ui/Notice";
+import { Stepper } from "~/ui/Stepper";
+import { TextEdit } from "~/ui/TextEdit";
+import { Alternatives } from "./Alternatives";
+import { DrillRules } from "./DrillRules";
+
+interface DrillEditorProps {
+  placement: Placement;
+  steep: SteepStep | null;
+  /** Why it was given up, when it was. */
+  reason: string | null;
+  /** What the shelf has of it by now, where that is something else. */
+  onShelf: DrillContent | null;
+  drills: readonly ShelfDrill[];
+  /** All drills of the plan. */
+  others: readonly PlanItem[];
+  /** Places that are known of the day. */
+  places: readonly string[];
+  onSwap: (drill: ShelfDrill) => void;
+  onChange: (change: Partial<PlanItem>) => void;
+}
+
+const PHASE_OPTIONS = PHASES.map((value) => ({ value, label: phaseName(value) }));
+const PRIORITY_OPTIONS = PRIORITIES.map((value) => ({
+  value,
+  label: `${value[0]?.toUpperCase() ?? ""}${value.slice(1)}`,
+}));
+
+/** One drill of the plan: its dose, intensity, priority, focus and place in the order. */
+export function DrillEditor({
+  placement,
+  steep,
+  reason,
+  onShelf,
+  drills,
+  others,
+  places,
+  onSwap,
+  onChange,
+}: DrillEditorProps) {
+  const { item } = placement;
+  const intensity = (by: number) => onChange({ intensity: Math.min(100, Math.max(0, item.intensity + by)) });
+  return (
+    <View className="gap-4">
+      {steep ? (
+        <Notice
+          warn
+          text={
+            steep.fromId === steep.toId
+              ? `A step of this ladder rises by ${steep.rise} points, more than the plan allows. It is left out from there on, or whole, until there is a rung between.`
+              : `This is ${steep.rise} points up from the technical drill before it, more than the plan allows. One of the two is left out until there is a drill between them.`
+          }
+        />
+      ) : null}
+      {reason ? <Notice text={reason} /> : null}
+      {onShelf ? (
+        <Notice
+          text="On the shelf this drill reads otherwise by now. Here it stays as it is."
+          actions={[{ label: "Take the shelf's", onPress: () => onChange(onShelf) }]}
+        />
+      ) : null}
+      {item.why ? <Text className="font-text text-body text-muted">{item.why}</Text> : null}
+      {item.dose.kind === "ladder" ? null : (
+        <Stepper
+          label="Intensity"
+          value={`${item.intensity} %`}
+          onLess={() => intensity(-5)}
+          onMore={() => intensity(5)}
+          atLeast={item.intensity <= 0}
+          atMost={item.intensity >= 100}
+        />
+      )}
+      <View className="gap-1">
+        <Text className="font-text text-body text-ink">When time is short</Text>
+        <Choice
+          label="Priority"
+          options={PRIORITY_OPTIONS}
+          value={item.priority}
+          onChange={(priority) => onChange({ priority })}
+        />
+      </View>
+      <DoseEditor
+        dose={item.dose}
+        onChange={(dose) => onChange(dose.kind === "ladder" ? { dose, intensity: topOf(dose) } : { dose })}
+      />
+      {item.details ? <DrillKnowledge details={item.details} /> : null}
+      <Alternatives item={item} drills={drills} onSwap={onSwap} />
+      <TextEdit
+        key={`focus-${item.id}`}
+        label="One thing to attend to"
+        value={item.focus}
+        check={noteSchema}
+        onChange={(focus) => onChange({ focus })}
+      />
+      <TextEdit
+        key={`name-${item.id}`}
+        label="Name in this plan"
+        value={item.name}
+        check={nameSchema}
+        onChange={(name) => onChange({ name })}
+      />
+      <DrillRules item={item} others={others} onChange={onChange} />
+      {places.length > 0 ? (
+        <Choice
+          named
+          label="Where"
+          options={[{ value: "", label: "Anywhere" }, ...places.map((value) => ({ value, label: value }))]}
+          value={places.find((p) => wordKey(p) === wordKey(item.place)) ?? ""}
+          onChange={(place) => onChange({ place })}
+        />
+      ) : null}
+      <TextEdit
+        key={`place-${item.id}`}
+        label="Place"
+        value={item.place}
+        check={noteSchema}
+        onChange={(place) => onChange({ place })}
+      />
+      <View className="gap-1">
+        <Text className="font-text text-body text-ink">Phase</Text>
+        <Choice
+          label="Phase"
+          options={PHASE_OPTIONS}
+          value={item.phase}
+          onChange={(phase) => onChange({ phase })}
+        />
+      </View>
+    </View>
+  );
+}

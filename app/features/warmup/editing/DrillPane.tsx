@@ -1,0 +1,83 @@
+import { hashKey } from "@tanstack/react-query";
+import {
+  canSplit,
+  type DrillContent,
+  drillContent,
+  type PlanItem,
+  type Scale,
+  steepSteps,
+} from "@tonodrome/core";
+import type { ShelfDrill } from "@tonodrome/core/api";
+import { ScalesContext } from "~/features/dose/ladder/scales";
+import { DrillFacts } from "~/features/stair/DrillFacts";
+import type { WarmUpModel } from "~/features/warmup/useWarmUp";
+import { DrillEditor } from "./DrillEditor";
+import { DrillMoves } from "./DrillMoves";
+
+/** The selected drill beside the stair: where it stands and what it is. */
+export function DrillPane({ model }: { model: WarmUpModel }) {
+  return (
+    <>
+      <SelectedMoves model={model} />
+      <SelectedDrill model={model} />
+    </>
+  );
+}
+
+const NO_SCALES: readonly Scale[] = [];
+
+/** The editor of the selected drill. */
+export function SelectedDrill({ model }: { model: WarmUpModel }) {
+  const { selected, draft, explanation } = model;
+  if (!selected) return null;
+  const { id } = selected.item;
+  const reason = explanation?.given.find((g) => g.itemId === id)?.reason ?? null;
+  const onShelf = shelfVersion(selected.item, model.drills);
+  if (!model.mayBuild) return <DrillFacts placement={selected} reason={reason} />;
+  return (
+    <ScalesContext value={model.athlete?.profile.scales ?? NO_SCALES}>
+      <DrillEditor
+        key={id}
+        placement={selected}
+        steep={steepSteps(draft.body.items, draft.body.stepPoints).find((s) => s.toId === id) ?? null}
+        reason={reason}
+        onShelf={onShelf}
+        drills={model.drills}
+        others={draft.body.items}
+        places={model.context.places.map((p) => p.name)}
+        onSwap={model.swap}
+        onChange={model.change}
+      />
+    </ScalesContext>
+  );
+}
+
+/** What the shelf has of a drill of the plan by now; null where that is the same, or nothing. */
+function shelfVersion(item: PlanItem, drills: readonly ShelfDrill[]): DrillContent | null {
+  const found = drills.find((d) => d.id === item.drillId);
+  if (!found) return null;
+  const theirs = drillContent(found);
+  return hashKey([comparable(drillContent(item))]) === hashKey([comparable(theirs)]) ? null : theirs;
+}
+
+/** Without the ids of rungs, which say nothing about the drill. */
+function comparable({ dose, ...content }: DrillContent) {
+  if (dose.kind !== "ladder") return { ...content, dose };
+  return { ...content, dose: { ...dose, rungs: dose.rungs.map(({ id: _, ...rung }) => rung) } };
+}
+
+/** Earlier, later and out, for the selected drill. */
+export function SelectedMoves({ model }: { model: WarmUpModel }) {
+  const { selected, index, draft } = model;
+  if (!selected || !model.mayBuild) return null;
+  return (
+    <DrillMoves
+      first={index === 0}
+      last={index === draft.body.items.length - 1}
+      onMove={(by) => model.move(selected.item.id, index + by)}
+      onCopy={() => model.deed("copy")}
+      onSplit={canSplit(selected.item) ? () => model.deed("split") : null}
+      onRemove={model.remove}
+    />
+  );
+}

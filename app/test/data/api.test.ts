@@ -1,0 +1,49 @@
+import { athleteListSchema } from "@tonodrome/core/api";
+import { ApiFailure, ask } from "~/data/api";
+
+function server(answer: Partial<Response> | Error): void {
+  const fetch = async () => {
+    if (answer instanceof Error) throw answer;
+    return answer as Response;
+  };
+  Object.assign(globalThis, { fetch });
+  Object.assign(AbortSignal, { timeout: () => undefined });
+}
+
+const list = () => ask(athleteListSchema, "GET", "/athletes");
+const failure = () => list().catch((error) => error as ApiFailure);
+
+it("gives the checked answer", async () => {
+  server({ ok: true, json: async () => ({ athletes: [] }) });
+  expect(await list()).toEqual({ athletes: [] });
+});
+
+it("says that the server cannot be reached, and that nothing is lost", async () => {
+  server(new TypeError("Failed to fetch"));
+  const error = await failure();
+  expect(error).toBeInstanceOf(ApiFailure);
+  expect(error).toMatchObject({ code: "unreachable", message: expect.stringContaining("is kept") });
+});
+
+it("passes on the server's own words, field and newer version", async () => {
+  const body = {
+    code: "version_conflict",
+    message: "Someone else saved this.",
+    path: "version",
+    current: { version: 2 },
+  };
+  server({ ok: false, json: async () => body });
+  expect(await failure()).toMatchObject({ ...body });
+});
+
+it("does not fall over an answer in no known shape", async () => {
+  server({ ok: false, json: async () => ({ oops: true }) });
+  expect(await failure()).toMatchObject({ code: "internal" });
+  server({
+    ok: false,
+    json: async () => {
+      throw new SyntaxError("not JSON");
+    },
+  });
+  expect(await failure()).toMatchObject({ code: "unreachable" });
+});

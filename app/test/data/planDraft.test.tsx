@@ -1,0 +1,182 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { act, renderHook } from "@testing-library/react-native";
+import { emptyPlan } from "@tonodrome/core";
+import type { ReactNode } from "react";
+import { signedInAs } from "~/data/account";
+import { unsavedDrafts, usePlanDraft } from "~/data/planDraft";
+import { makeMe } from "~/test/made/makeMe";
+import { makeStart } from "~/test/made/makeStart";
+
+const blank = makeStart();
+const start = { ...blank, plan: { ...blank.plan, version: 3 } };
+
+const sent: { version: number; body: { stepPoints: number } }[] = [];
+let answer: (write: (typeof sent)[number]) => { ok: boolean; data: unknown } | null;
+
+beforeEach(() => {
+  localStorage.clear();
+  signedInAs(makeMe());
+  sent.length = 0;
+  Object.assign(AbortSignal, { timeout: () => undefined });
+  Object.assign(globalThis, {
+    fetch: async (_: string, init: { body: string }) => {
+      const write = JSON.parse(init.body);
+      sent.push(write);
+      const said = answer(write);
+      if (!said) throw new TypeError("Failed to fetch");
+      return { ok: said.ok, json: async () => said.data };
+    },
+  });
+});
+
+function draftOf() {
+  const client = new QueryClient();
+  client.setQueryData(["start", start.id], start);
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={client}>{children}</QueryClientProvider>
+  );
+  return renderHook(() => usePlanDraft(start), { wrapper }).result;
+}
+
+const steps = (points: number) => (body: ReturnType<typeof emptyPlan>) => ({ ...body, stepPoints: points });
+const saved = (write: (typeof sent)[number]) => ({
+  ok: true,
+  data: { id: start.plan.id, version: write.version + 1, body: write.body },
+});
+
+it("keeps edits on the device until the server has them, against the version they began from", async () => {
+  answer = saved;
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  expect(draft.current).toMatchObject({ dirty: true, body: { stepPoints: 25 } });
+  expect(draftOf().current).toMatchObject({ restored: true, body: { stepPoints: 25 } });
+
+  await act(() => draft.current.save());
+  expect(sent).toMatchObject([{ version: 3, body: { stepPoints: 25 } }]);
+  expect(draft.current.dirty).toBe(false);
+  expect(unsavedDrafts()).toBe(0);
+});
+
+it("takes edits back one by one", () => {
+  const draft = draftOf();
+  expect(draft.current.undo).toBeNull();
+  act(() => draft.current.edit(steps(25)));
+  act(() => draft.current.edit(steps(30)));
+  act(() => draft.current.undo?.());
+  expect(draft.current.body.stepPoints).toBe(25);
+  act(() => draft.current.undo?.());
+  expect(draft.current.body.stepPoints).toBe(20);
+  expect(draft.current.undo).toBeNull();
+});
+
+it("does again what was taken back, until something else is edited", () => {
+  const draft = draftOf();
+  for (const points of [25, 30]) act(() => draft.current.edit(steps(points)));
+  act(() => draft.current.undo?.());
+  act(() => draft.current.undo?.());
+  act(() => draft.current.redo?.());
+  expect(draft.current.body.stepPoints).toBe(25);
+  act(() => draft.current.edit(steps(40)));
+  expect(draft.current.redo).toBeNull();
+  act(() => draft.current.undo?.());
+  expect(draft.current.body.stepPoints).toBe(25);
+});
+
+describe("saving by itself", () => {
+  beforeEach(() => jest.useFakeTimers());
+  afterEach(() => jest.useRealTimers());
+  const pass = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
+
+  it("waits for a pause, and keeps what can be taken back", async () => {
+    answer = saved;
+    const draft = draftOf();
+    act(() => draft.current.edit(steps(25)));
+    await pass(700);
+    act(() => draft.current.edit(steps(30)));
+    await pass(700);
+    expect(sent).toEqual([]);
+    await pass(700);
+    expect(sent).toMatchObject([{ version: 3, body: { stepPoints: 30 } }]);
+    expect(draft.current.dirty).toBe(false);
+    act(() => draft.current.undo?.());
+    expect(draft.current.body.stepPoints).toBe(25);
+  });
+
+  it("saves what is edited while a save is under way next, against the version that came of it", async () => {
+    let finish = () => {};
+    answer = saved;
+    const slow = globalThis.fetch;
+    Object.assign(globalThis, {
+      fetch: async (url: string, init: never) => {
+        const said = await slow(url, init);
+        if (sent.length === 1) await new Promise<void>((done) => (finish = done));
+        return said;
+      },
+    });
+    const draft = draftOf();
+    act(() => draft.current.edit(steps(25)));
+    await pass(1300);
+    act(() => draft.current.edit(steps(30)));
+    finish();
+    await pass(2000);
+    expect(sent).toMatchObject([
+      { version: 3, body: { stepPoints: 25 } },
+      { version: 4, body: { stepPoints: 30 } },
+    ]);
+    expect(draft.current.dirty).toBe(false);
+  });
+
+  it("does not save what was found from an earlier visit before somebody edits it", async () => {
+    answer = saved;
+    localStorage.setItem(
+      `draft:${start.plan.id}`,
+      JSON.stringify({ version: 3, body: steps(25)(start.plan.body) }),
+    );
+    const found = draftOf();
+    await pass(20_000);
+    expect([found.current.restored, found.current.body.stepPoints, sent]).toEqual([true, 25, []]);
+    act(() => found.current.edit(steps(30)));
+    await pass(1300);
+    expect(sent).toMatchObject([{ version: 3, body: { stepPoints: 30 } }]);
+  });
+
+  it("tries again by itself when the server was away", async () => {
+    answer = () => null;
+    const draft = draftOf();
+    act(() => draft.current.edit(steps(25)));
+    await pass(1300);
+    expect(draft.current.failure).toContain("cannot be reached");
+    answer = saved;
+    await pass(9000);
+    expect(draft.current).toMatchObject({ failure: null, dirty: false });
+  });
+});
+
+it("loses nothing when the server is away, and says so", async () => {
+  answer = () => null;
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  await act(() => draft.current.save());
+  expect(draft.current).toMatchObject({ dirty: true, body: { stepPoints: 25 } });
+  expect(draft.current.failure).toContain("cannot be reached");
+});
+
+it("has both versions in hand when someone else saved, and saves over theirs only when told to", async () => {
+  const theirs = { id: start.plan.id, version: 7, body: { ...emptyPlan(), stepPoints: 40 } };
+  const conflict = {
+    code: "version_conflict",
+    message: "Someone else saved.",
+    path: "version",
+    current: theirs,
+  };
+  answer = (write) => (write.version === 7 ? saved(write) : { ok: false, data: conflict });
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  await act(() => draft.current.save());
+  expect(draft.current.conflict).toEqual(theirs);
+  expect(draft.current.body.stepPoints).toBe(25);
+
+  await act(() => draft.current.keepMine());
+  expect(sent.at(-1)).toMatchObject({ version: 7, body: { stepPoints: 25 } });
+  expect(draft.current).toMatchObject({ conflict: null, dirty: false });
+});

@@ -1,0 +1,102 @@
+import { fitPlan, type RunEvent, runPlanOf } from "@tonodrome/core";
+import type { Run } from "@tonodrome/core/api";
+import { FakeRuns } from "~/test/made/fakeRuns";
+import { makeMe } from "~/test/made/makeMe";
+import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
+
+const start = makeStart({}, twoMinutePlan);
+
+let server: FakeRuns;
+let store: typeof import("~/data/runStore");
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  localStorage.clear();
+  localStorage.setItem("me", JSON.stringify(makeMe()));
+  server = new FakeRuns(start);
+  Object.assign(globalThis, { fetch: server.fetch });
+  Object.assign(AbortSignal, { timeout: () => undefined });
+  load();
+});
+afterEach(() => jest.useRealTimers());
+
+/** Opens the application anew on the same device. */
+function load(): void {
+  jest.isolateModules(() => {
+    store = require("~/data/runStore");
+  });
+}
+
+const settle = () => jest.advanceTimersByTimeAsync(10_000);
+const begin = () => store.createRun(start, runPlanOf(fitPlan(start.plan.body, 2700), start.startsAt));
+
+describe("one press that the server refuses loses no run:", () => {
+  const kept = (id: string) => JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "");
+  const kinds = (id: string) => server.runs.get(id)?.events.map((e) => e.kind);
+
+  it("it is set aside, and those before and after it are recorded", async () => {
+    const id = begin();
+    await settle();
+    server.refuses = (e) => (e.kind === "hold" ? "kind" : null);
+    for (const kind of ["begin", "hold", "done", "skip"] as const) store.pressRun(id, { kind });
+    await settle();
+    expect(kinds(id)).toEqual(["begin", "done", "skip"]);
+    expect(kept(id).setAside.map((e: RunEvent) => e.kind)).toEqual(["hold"]);
+    // It does not count here either: phone and server tell the same.
+    expect(kept(id).events.map((e: RunEvent) => e.kind)).toEqual(["begin", "done", "skip"]);
+    expect(store.unsentRuns()).toBe(0);
+    load();
+    await settle();
+    expect(kept(id).setAside).toHaveLength(1);
+    expect(store.openRuns()[0]).toMatchObject({ refused: null });
+  });
+
+  it("one that is found early is stamped by the right time, once, and recorded", async () => {
+    const id = begin();
+    await settle();
+    const latest = Date.now() + 30_000;
+    server.refuses = (e) => (Date.parse(e.at) > latest ? "at" : null);
+    const early = [
+      {
+        id: "99999999-9999-4999-8999-999999999991",
+        at: new Date(Date.now() + 120_000).toISOString(),
+        kind: "begin",
+      },
+    ];
+    // As a page of an earlier release left it.
+    localStorage.setItem(`run-presses:${id}`, JSON.stringify({ ...kept(id), events: early }));
+    load();
+    void store.sendAll();
+    await settle();
+    expect(kinds(id)).toEqual(["begin"]);
+    expect(Date.parse(server.runs.get(id)?.events[0]?.at ?? "")).toBeLessThanOrEqual(latest);
+    expect(kept(id).setAside).toEqual([]);
+  });
+
+  it("of a run that is full all that are new are set aside, and nothing is asked again and again", async () => {
+    const id = begin();
+    store.pressRun(id, { kind: "begin" });
+    await settle();
+    server.isFull = true;
+    store.pressRun(id, { kind: "done" });
+    await settle();
+    const calls = server.calls;
+    await settle();
+    expect(server.calls).toBe(calls);
+    expect(kept(id).setAside.map((e: RunEvent) => e.kind)).toEqual(["done"]);
+    expect(kinds(id)).toEqual(["begin"]);
+  });
+});
+
+it("never orders its own presses after one of another century", async () => {
+  const id = begin();
+  await settle();
+  const theirs = server.runs.get(id) as Run;
+  const at = "2099-01-01T00:00:00.000Z";
+  theirs.events.push({ id: "99999999-9999-4999-8999-999999999999", at, kind: "begin" });
+  store.adoptRun(JSON.parse(JSON.stringify(theirs)));
+  store.pressRun(id, { kind: "hold" });
+  await settle();
+  const own = server.runs.get(id)?.events.find((e) => e.kind === "hold");
+  expect(Math.abs(Date.parse(own?.at ?? "") - Date.now())).toBeLessThan(60_000);
+});

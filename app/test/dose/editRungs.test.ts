@@ -1,0 +1,45 @@
+import type { LadderDose } from "@tonodrome/core";
+import { firstDose } from "~/features/dose/kinds/firstDose";
+import { changeRung, copyRung, moveRung, removeRung, topOf } from "~/features/dose/ladder/editRungs";
+import { firstLadder } from "~/features/dose/ladder/firstLadder";
+import { lostLabels } from "~/features/dose/ladder/lostLabels";
+
+const ladder = firstLadder(firstDose("attempts"));
+const [low, high] = ladder.rungs.map((r) => r.id) as [string, string];
+const efforts = (dose: LadderDose) => dose.rungs.map((r) => r.intensity);
+
+it("copies a rung a step up, right after it, with an id of its own", () => {
+  const more = copyRung(ladder, low);
+  expect(efforts(more)).toEqual([30, 40, 50]);
+  expect(new Set(more.rungs.map((r) => r.id)).size).toBe(3);
+  let full = ladder;
+  for (let i = 0; i < 40; i++) full = copyRung(full, low);
+  expect(full.rungs).toHaveLength(16);
+});
+
+it("removes rungs down to one, and asks for no more than there are", () => {
+  const one = removeRung({ ...ladder, leastRungs: 2 }, high);
+  expect([efforts(one), one.leastRungs]).toEqual([[30], 1]);
+  expect(removeRung(one, low)).toBe(one);
+});
+
+it("moves within the ladder only, and changes one rung", () => {
+  expect(efforts(moveRung(ladder, low, 1))).toEqual([50, 30]);
+  expect(moveRung(ladder, low, -1)).toBe(ladder);
+  expect(topOf(changeRung(ladder, high, { intensity: 75 }))).toBe(75);
+});
+
+it("names what a scale has lost under a plan, and only that", () => {
+  const graded = changeRung(changeRung(ladder, low, { label: "Single", chancePercent: 90 }), high, {
+    label: "By feel",
+  });
+  const scale = (...names: string[]) => ({
+    id: low,
+    name: "Jumps",
+    kind: "grade" as const,
+    items: names.map((name) => ({ name, intensity: 30, chancePercent: 90 })),
+  });
+  expect(lostLabels(graded, [scale("Single")])).toEqual([]);
+  expect(lostLabels(graded, [scale("Double")])).toEqual(["Single"]);
+  expect(lostLabels(graded, [])).toEqual([]);
+});

@@ -1,0 +1,18 @@
+import { idealLevel, levelsOf } from "@tonodrome/core";
+import { firstDose } from "~/features/dose/kinds/firstDose";
+import { firstLadder } from "~/features/dose/ladder/firstLadder";
+import { nudgeDose } from "~/features/dose/nudgeDose";
+
+const words = (dose: Parameters<typeof nudgeDose>[0]) => levelsOf(dose)[idealLevel(dose)]?.words;
+
+it("gives one step more or less of the main count, on every rung of a ladder", () => {
+  expect(words(nudgeDose(firstDose("reps"), 1))).toContain("2 × 9");
+  expect(words(nudgeDose(firstDose("time"), -1))).toBe("1:30");
+  expect(words(nudgeDose(firstLadder(firstDose("attempts")), 1))).toContain("8 reps");
+});
+
+it("stops where a dose would be none", () => {
+  let dose = firstDose("attempts") as Parameters<typeof nudgeDose>[0];
+  for (let i = 0; i < 9; i++) dose = nudgeDose(dose, -1);
+  expect(words(dose)).toContain("1 attempt");
+});

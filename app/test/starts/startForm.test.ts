@@ -1,0 +1,41 @@
+import { startInputSchema } from "@tonodrome/core/api";
+import { type StartForm, startFormSchema, startInputOf, timeNews } from "~/features/starts/form/startForm";
+
+const form: StartForm = {
+  athleteId: "11111111-1111-4111-8111-111111111111",
+  newAthlete: "",
+  title: "Free skate",
+  venue: "Hall",
+  zone: "Europe/Vienna",
+  date: "2026-06-01",
+  time: "00:20",
+  minutes: 45,
+  eventId: "",
+};
+
+it("turns the venue's clock into instants, over midnight", () => {
+  const input = startInputOf(form, form.athleteId);
+  expect(startInputSchema.parse(input)).toEqual(input);
+  expect([input.readyAt, input.startsAt]).toEqual(["2026-05-31T21:35:00.000Z", "2026-05-31T22:20:00.000Z"]);
+});
+
+it("knows a time that has passed, that comes twice, and cannot be fooled by half a time", () => {
+  const now = Date.parse("2026-05-31T22:20:00.000Z");
+  expect(timeNews(form, now).past).toBe(true);
+  expect(timeNews(form, now - 1).past).toBe(false);
+  expect(timeNews({ ...form, date: "2026-10-25", time: "02:30" }, now).hint).toContain("twice");
+  expect(timeNews({ ...form, time: "" }, now)).toEqual({ past: false, hint: null });
+});
+
+it.each([
+  ["nobody chosen", { athleteId: "" }, "newAthlete"],
+  ["an empty title", { title: "  " }, "title"],
+  ["a title of 400 characters", { title: "x".repeat(400) }, "title"],
+  ["an unknown zone", { zone: "Nowhere/Land" }, "zone"],
+  ["no day", { date: "" }, "date"],
+  ["no time", { time: "" }, "time"],
+  ["a time that the clocks skip", { date: "2026-03-29", time: "02:30" }, "time"],
+])("refuses %s and says where", (_, change, path) => {
+  const answer = startFormSchema.safeParse({ ...form, ...change });
+  expect(answer.error?.issues.map((i) => i.path[0])).toContain(path);
+});

@@ -1,0 +1,170 @@
+import {
+  addDrill as addDrillWith,
+  canSplit,
+  changeItem,
+  circuitFault,
+  doseSchema,
+  duplicateItems as duplicateItemsWith,
+  emptyPlan,
+  groupIntoCircuit as groupWith,
+  moveItem,
+  moveItems,
+  type Phase,
+  type PlanBody,
+  planBodySchema,
+  removeItems,
+  replaceItem,
+  splitItem as splitItemWith,
+} from "@tonodrome/core";
+import type { Drill } from "@tonodrome/core/api";
+import { v4 as uuid } from "uuid";
+import { firstDose } from "~/features/dose/kinds/firstDose";
+import { firstLadder } from "~/features/dose/ladder/firstLadder";
+
+const addDrill = (body: PlanBody, drill: Drill) => addDrillWith(body, drill, uuid);
+const duplicateItems = (body: PlanBody, ids: string[]) => duplicateItemsWith(body, ids, uuid);
+const groupIntoCircuit = (body: PlanBody, ids: string[]) => groupWith(body, ids, uuid);
+const splitItem = (body: PlanBody, id: string) => splitItemWith(body, id, uuid);
+
+const shelfDrill = (name: string, phase: Phase): Drill => ({
+  id: "11111111-1111-4111-8111-111111111111",
+  version: 1,
+  archived: false,
+  changedAt: "2026-06-01T12:00:00.000Z",
+  name,
+  phase,
+  priority: "useful",
+  intensity: 30,
+  dose: firstDose("time"),
+  focus: "",
+  place: "",
+});
+
+const build = (...list: [string, Phase][]): PlanBody =>
+  list.reduce((body, [name, phase]) => addDrill(body, shelfDrill(name, phase)).body, emptyPlan());
+const names = (body: PlanBody) => body.items.map((i) => i.name);
+
+it("adds each drill after the last of its phase, kit before the sport's own work", () => {
+  const body = build(
+    ["sprint", "prime"],
+    ["laps", "raise"],
+    ["boots", "kit"],
+    ["axel", "technical"],
+    ["skips", "raise"],
+  );
+  expect(names(body)).toEqual(["laps", "skips", "boots", "axel", "sprint"]);
+  expect(planBodySchema.parse(body)).toEqual(body);
+  expect(new Set(body.items.map((i) => i.id)).size).toBe(5);
+});
+
+it("adds a technical drill below the first harder one, so that the climb stays even", () => {
+  const at = (name: string, intensity: number): Drill => ({ ...shelfDrill(name, "technical"), intensity });
+  const body = [at("35", 35), at("70", 70), at("50", 50), at("70 too", 70), at("20", 20)].reduce(
+    (plan, drill) => addDrill(plan, drill).body,
+    build(["laps", "raise"]),
+  );
+  expect(names(body)).toEqual(["laps", "20", "35", "50", "70", "70 too"]);
+});
+
+it("changes, moves and removes without touching the plan it was given", () => {
+  const before = build(["a", "raise"], ["b", "raise"], ["c", "raise"]);
+  const copy = JSON.stringify(before);
+  const id = before.items[0]?.id ?? "";
+  expect(changeItem(before, id, { intensity: 45 }).items[0]?.intensity).toBe(45);
+  expect(names(moveItem(before, id, 2))).toEqual(["b", "c", "a"]);
+  expect(names(moveItem(before, id, 99))).toEqual(["b", "c", "a"]);
+  expect(names(moveItem(before, id, -4))).toEqual(["a", "b", "c"]);
+  expect(names(removeItems(before, [id]))).toEqual(["b", "c"]);
+  expect(names(moveItem(before, "nobody", 1))).toEqual(["a", "b", "c"]);
+  expect(JSON.stringify(before)).toBe(copy);
+});
+
+it("begins every kind of dose with one that can be saved", () => {
+  for (const kind of ["time", "reps", "attempts"] as const)
+    expect(doseSchema.parse(firstDose(kind)).kind).toBe(kind);
+});
+
+const idsOf = (body: PlanBody, ...wanted: string[]) =>
+  body.items.filter((i) => wanted.includes(i.name)).map((i) => i.id);
+
+it("moves a drill between parts when it comes to lie within another one, but kit stays kit", () => {
+  const body = build(["a", "raise"], ["b", "raise"], ["c", "mobilise"], ["d", "mobilise"], ["boots", "kit"]);
+  const phases = (b: PlanBody) => b.items.map((i) => `${i.name} ${i.phase}`);
+  const [a = "", boots = ""] = idsOf(body, "a", "boots");
+  expect(phases(moveItem(body, a, 2))).toEqual([
+    "b raise",
+    "c mobilise",
+    "a mobilise",
+    "d mobilise",
+    "boots kit",
+  ]);
+  expect(phases(moveItem(body, a, 1))[1]).toBe("a raise");
+  expect(phases(moveItem(body, boots, 1))[1]).toBe("boots kit");
+});
+
+it("moves several together, in their order, as far as the first of them can go", () => {
+  const body = build(["a", "raise"], ["b", "raise"], ["c", "raise"], ["d", "raise"]);
+  const two = idsOf(body, "b", "d");
+  expect(names(moveItems(body, two, -1))).toEqual(["b", "a", "d", "c"]);
+  expect(moveItems(body, two, 1)).toBe(body);
+  expect(names(moveItems(body, idsOf(body, "a", "b"), 1))).toEqual(["c", "a", "b", "d"]);
+});
+
+it("copies drills right after themselves, with ids of their own", () => {
+  const body = build(["a", "raise"], ["b", "raise"]);
+  const more = duplicateItems(body, idsOf(body, "a"));
+  expect(names(more)).toEqual(["a", "a", "b"]);
+  expect(planBodySchema.safeParse(more).success).toBe(true);
+});
+
+it("makes one circuit of several drills, and splits it into its movements again", () => {
+  const body = build(["a", "raise"], ["b", "raise"], ["c", "raise"]);
+  const grouped = groupIntoCircuit(body, idsOf(body, "a", "c"));
+  expect(names(grouped)).toEqual(["Circuit: a, c", "b"]);
+  expect(planBodySchema.parse(grouped)).toEqual(grouped);
+  const [circuit] = grouped.items;
+  expect(circuit?.dose).toMatchObject({
+    kind: "circuit",
+    movements: [{ name: "a", seconds: 120 }, { name: "c" }],
+  });
+  const split = splitItem(grouped, circuit?.id ?? "");
+  expect(names(split)).toEqual(["a", "c", "b"]);
+  expect(planBodySchema.safeParse(split).success).toBe(true);
+  expect(canSplit(body.items[0] as never)).toBe(false);
+  expect(splitItem(body, body.items[0]?.id ?? "")).toBe(body);
+});
+
+it("says why drills cannot be a circuit, and then leaves them", () => {
+  const body = build(["a", "raise"], ["boots", "kit"]);
+  expect(circuitFault(body.items)).toContain("Kit");
+  expect(circuitFault(body.items.slice(0, 1))).toContain("two drills");
+  expect(groupIntoCircuit(body, idsOf(body, "a", "boots"))).toBe(body);
+});
+
+it("splits a ladder into drills of its rungs", () => {
+  const body = build(["a", "technical"]);
+  const [item] = body.items;
+  const laddered = changeItem(body, item?.id ?? "", { dose: firstLadder(firstDose("attempts")) });
+  const split = splitItem(laddered, item?.id ?? "");
+  expect(split.items.map((i) => [i.name, i.intensity])).toEqual([
+    ["a: 30 %", 30],
+    ["a: 50 %", 50],
+  ]);
+  expect(planBodySchema.safeParse(split).success).toBe(true);
+});
+
+it("puts another drill in a drill's place, as important as that was, and does not say what for", () => {
+  const body = build(["a", "raise"]);
+  const id = body.items[0]?.id ?? "";
+  const important = changeItem(body, id, { priority: "essential" });
+  const [item] = replaceItem(important, id, shelfDrill("b", "raise")).items;
+  expect(item).toMatchObject({ id, name: "b", priority: "essential", why: "Instead of a." });
+});
+
+it("adds the same ladder twice with rungs that are told apart", () => {
+  const ladder = { ...shelfDrill("ladder", "technical"), dose: firstLadder(firstDose("attempts")) };
+  const body = [ladder, ladder].reduce((plan, drill) => addDrill(plan, drill).body, emptyPlan());
+  const rungs = body.items.flatMap((i) => (i.dose.kind === "ladder" ? i.dose.rungs.map((r) => r.id) : []));
+  expect(new Set(rungs).size).toBe(4);
+  expect(rungs.slice(0, 2)).toEqual(ladder.dose.rungs.map((r) => r.id));
+});

@@ -1,0 +1,48 @@
+import { z } from "zod";
+import { tagsSchema } from "../drill/details";
+import { venueFaults, venueShape } from "../venue/venue";
+
+/** What is there on the day: the weather, the people, the room and the equipment. */
+export const settingSchema = z
+  .strictObject({
+    indoors: z.boolean(),
+    /** Degrees Celsius; null where nobody looked. */
+    temperature: z.number().int().min(-30).max(50).nullable(),
+    wind: z.enum(["calm", "breeze", "strong"]),
+    wet: z.boolean(),
+    /** Day of the competition, the first being 1. */
+    day: z.number().int().min(1).max(14),
+    /** Place in the running order of the group; null where there is none. */
+    order: z.number().int().min(1).max(99).nullable(),
+    /** People at hand besides the athlete. */
+    people: z.number().int().min(0).max(30),
+    /** Kinds of space and equipment that are there; empty when nothing is known to be missing. */
+    spaces: tagsSchema("kinds of space"),
+    equipment: tagsSchema("pieces of equipment", 24),
+    /** What of the event's kit has been checked. */
+    kitReady: tagsSchema("pieces of kit", 24),
+    ...venueShape,
+  })
+  .check((ctx) => {
+    if (ctx.issues.length > 0) return;
+    for (const { path, message } of venueFaults(ctx.value))
+      ctx.issues.push({ code: "custom", input: ctx.value, path, message });
+  });
+
+export type Setting = z.infer<typeof settingSchema>;
+
+/** Indoors, first day, one person at hand, nothing known to be missing. */
+export function usualSetting(): Setting {
+  return {
+    indoors: true,
+    temperature: null,
+    wind: "calm",
+    wet: false,
+    day: 1,
+    order: null,
+    people: 1,
+    spaces: [],
+    equipment: [],
+    kitReady: [],
+  };
+}

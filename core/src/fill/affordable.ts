@@ -1,0 +1,42 @@
+import { levelsOf } from "../dose/levelsOf";
+import { problemOf } from "../fit/model/problem";
+import { essentialNeeds } from "../fit/needs";
+import type { PlanBody, PlanItem } from "../plan/plan";
+import { openDay } from "../venue/context";
+import type { Phase } from "../words/phase";
+
+/** Whose importance gives way first when even the floors do not fit: the touch of effort, then mobility, then warmth. */
+const GIVES_WAY: readonly Phase[] = ["prime", "mobilise", "raise", "technical"];
+
+const floorOf = (item: PlanItem) => levelsOf(item.dose)[0]?.seconds ?? 0;
+
+/**
+ * The same plan with as many of its drills essential as there is time for; the others are useful. The first raise and the
+ * first technical drill give way last of their parts, and kit never does.
+ * @param availableSeconds before the start, the wait included
+ */
+export function affordable(plan: PlanBody, availableSeconds: number): PlanBody {
+  const forDrills = Math.max(0, availableSeconds - plan.wait.leastSeconds);
+  const floors = ({ items }: PlanBody) =>
+    items.reduce((sum, i) => sum + (i.priority === "essential" ? floorOf(i) : 0), 0);
+  // The floors alone are soon added up; whether they can stand beside each other, the steps between them kept, is not.
+  const onFloors = givingWay(plan, (now) => floors(now) > forDrills);
+  return givingWay(onFloors, (now) => {
+    const needs = essentialNeeds(problemOf(now, openDay()));
+    return Number.isFinite(needs) && needs > availableSeconds;
+  });
+}
+
+/** The plan with one essential drill fewer after the other, as long as it is too much. */
+function givingWay(plan: PlanBody, isTooMuch: (plan: PlanBody) => boolean): PlanBody {
+  let now = plan;
+  for (const phase of GIVES_WAY) {
+    while (isTooMuch(now)) {
+      const at = now.items.findLastIndex((i) => i.phase === phase && i.priority === "essential");
+      if (at < 0) break;
+      const item = now.items[at] as PlanItem;
+      now = { ...now, items: now.items.with(at, { ...item, priority: "useful" }) };
+    }
+  }
+  return now;
+}

@@ -1,0 +1,87 @@
+import { drillContent } from "../plan/drillContent";
+import { emptyPlan, MOST_DRILLS, type PlanBody, type PlanItem } from "../plan/plan";
+import { approachName } from "../words/approachId";
+import { affordable } from "./affordable";
+import { type Choice, type Chosen, secondsOf, usableChoices } from "./choose/choice";
+import { chooseMobilise } from "./choose/chooseMobilise";
+import { choosePrime } from "./choose/choosePrime";
+import { chooseRaise } from "./choose/chooseRaise";
+import { chooseTechnical } from "./choose/chooseTechnical";
+import type { Approach } from "./input/approaches";
+import type { FillInput } from "./input/fillInput";
+import { rested } from "./rested";
+
+export interface Filled {
+  body: PlanBody;
+  /** What the shelf could not give, in sentences. */
+  gaps: string[];
+}
+
+/**
+ * A warm-up from the shelf in the way of an approach, each drill with the reason it was chosen. The same input always
+ * gives the same plan; another seed gives other drills of the same purpose where the shelf has them.
+ */
+export function fillPlan(input: FillInput): Filled {
+  const { approach, event } = input;
+  const gaps: string[] = [];
+  const choices = usableChoices(input, gaps);
+  const target = Math.min(100, (event?.targetLevel ?? 85) + approach.peakPoints);
+  const kit = chooseKit(choices);
+  const budget = workSeconds(input, kit);
+  const part = (share: number) => share * budget;
+
+  const raise = chooseRaise(choices, approach, part(approach.shares.raise));
+  const technical = chooseTechnical(choices, input, target, part(approach.shares.technical), gaps);
+  const mobilise = chooseMobilise(choices, input, { raise, technical }, part(approach.shares.mobilise), gaps);
+  const prime = choosePrime(choices, target, part(approach.shares.prime));
+  if (raise.length === 0) gaps.push("The shelf has nothing easy that raises warmth.");
+
+  if (budget < approach.minutes.least * 60) {
+    const minutes = Math.floor(budget / 60);
+    gaps.push(
+      `${approachName(approach.id)} wants ${approach.minutes.least} min of drills at least; wait and kit leave ${minutes}.`,
+    );
+  }
+
+  const ordered = [...raise, ...mobilise, ...kit, ...technical, ...prime].slice(0, MOST_DRILLS);
+  const body = {
+    ...emptyPlan(),
+    items: ordered.map((c) => itemOf(c, approach, input.makeId)),
+    wait: approach.wait,
+    stepPoints: approach.stepPoints,
+    origin: { approach: approach.id, seed: input.seed },
+  };
+  return { body: affordable(body, input.availableSeconds), gaps };
+}
+
+/** Seconds of drills: what the time leaves after wait and kit, and no more than the approach wants. */
+function workSeconds({ approach, availableSeconds }: FillInput, kit: readonly Chosen[]): number {
+  const forKit = kit.reduce((sum, c) => sum + secondsOf(c.choice), 0);
+  const left = Math.max(0, availableSeconds - approach.wait.leastSeconds - forKit);
+  return Math.min(left, approach.minutes.usual * 60);
+}
+
+/** Kit that cannot be left out stands before the sport's own actions. */
+function chooseKit(choices: readonly Choice[]): Chosen[] {
+  return choices
+    .filter((c) => c.drill.phase === "kit" && c.drill.priority === "essential")
+    .toSorted((a, b) => b.lean - a.lean)
+    .slice(0, 2)
+    .map((choice) => ({
+      choice,
+      priority: "essential",
+      why: "Kit that has to be ready before the sport's own actions.",
+    }));
+}
+
+function itemOf({ choice, priority, why }: Chosen, approach: Approach, makeId: () => string): PlanItem {
+  const content = drillContent(choice.drill);
+  return {
+    id: makeId(),
+    drillId: choice.drill.id,
+    ...content,
+    priority,
+    dose: rested(content.dose, choice.to, approach),
+    why: why.slice(0, 200),
+  };
+}

@@ -1,0 +1,117 @@
+import { describeChange } from "../../dose/describeChange";
+import { spokenLength } from "../../time/clock";
+import type { Fit, Placement } from "../fit";
+import type { FitProfile } from "../profile";
+import { type Bound, boundsOf } from "./reasons";
+
+/** One thing the fit gave up, in words. */
+export interface GivenUp {
+  itemId: string;
+  name: string;
+  /** "left out", or "3 → 2 sets". */
+  change: string;
+  /** What bound, as a sentence. */
+  reason: string;
+  bound: Bound;
+}
+
+/** Everything below its ideal, in the order it is done, with what bound it. */
+export function givenUp(profile: FitProfile, fit: Fit): GivenUp[] {
+  const bounds = boundsOf(profile, fit);
+  return fit.placements.filter(isBelow).map((p) => {
+    const bound = bounds.get(p.item.id) ?? { kind: "together" };
+    return {
+      itemId: p.item.id,
+      name: p.item.name,
+      change: changeOf(p),
+      reason: reasonOf(p, bound, profile),
+      bound,
+    };
+  });
+}
+
+function isBelow({ verdict }: Placement): boolean {
+  return verdict === "left-out" || verdict === "floor" || verdict === "shortened";
+}
+
+/**
+ * One line saying what was given up.
+ * @example "Gave up 2: Walking lunges 3 → 2 sets, Ice strides left out"
+ */
+export function givenUpLine(fit: Fit): string {
+  if (fit.placements.length === 0) return "No drills yet.";
+  const list = fit.placements.filter(isBelow);
+  if (fit.neverFits) return fit.culprit?.line ?? "Not every essential drill can be done, whatever the time.";
+  const lead = fit.state === "short" ? `Essentials are ${spokenLength(fit.missingSeconds)} short. ` : "";
+  if (list.length === 0)
+    return fit.spareSeconds > 0
+      ? `Nothing given up, ${spokenLength(fit.spareSeconds)} spare.`
+      : "Nothing given up.";
+  const named = list.map((p) => `${p.item.name} ${changeOf(p)}`);
+  const shown = named.slice(0, 3).join(", ");
+  const more = named.length > 3 ? ` and ${named.length - 3} more` : "";
+  return `${lead}Gave up ${list.length}: ${shown}${more}`;
+}
+
+function changeOf(p: Placement): string {
+  return p.level ? describeChange(p.ideal, p.level) : "left out";
+}
+
+function reasonOf(p: Placement, bound: Bound, { problem }: FitProfile): string {
+  switch (bound.kind) {
+    case "time":
+      return timeReason(p);
+    case "step":
+      return "The step up from the technical drill kept before it would be too large.";
+    case "window":
+      return `${problem.places[bound.place]} is not open long enough for it.`;
+    case "point":
+      return `${problem.points[bound.point]?.name} is in its way.`;
+    case "general":
+      return `It would be more than ${problem.generalMost / 60} min of general work on end.`;
+    case "cap":
+      return {
+        volume: "It would be more repetitions than the share of an ordinary session that is allowed.",
+        explosive: "It would be more explosive repetitions than are allowed.",
+        easy: "Too little of the warm-up would be easy.",
+      }[bound.cap];
+    case "pair":
+      return "It must follow a drill that is not kept, or that one needs its place.";
+    case "kit":
+      return "It is not done without its kit, and there is no time to put that on: if it is on already, say so.";
+    case "rest":
+      return "The rest owed after it, or before it, leaves no room.";
+    case "owed":
+      return "So hard, it would need more rest before the start than there is.";
+    case "travel":
+      return "The way between places leaves no room for it.";
+    case "wait":
+      return "The least wait before the start leaves no room for it.";
+    case "together":
+      return "Several of the day's limits together leave no room for it.";
+  }
+}
+
+function timeReason(p: Placement): string {
+  if (p.verdict === "floor") return "Not enough time: held at its floor.";
+  if (p.verdict !== "left-out") return "Not enough time for its ideal.";
+  return p.item.priority === "essential"
+    ? "Not enough time for every essential drill."
+    : `Not enough time: it is ${p.item.priority === "useful" ? "only useful" : "an extra"}, and what matters more comes first.`;
+}
+
+/**
+ * What one fit has over another, drill by drill: what five more minutes buy, or five fewer cost.
+ * @returns sentences in the order of the first, empty when both are the same
+ * @example compareFits(now, later) // ["Spins comes back", "Walking lunges 2 → 3 sets"]
+ */
+export function compareFits(from: Fit, to: Fit): string[] {
+  const then = new Map(to.placements.map((p) => [p.item.id, p]));
+  return from.placements.flatMap((was) => {
+    const is = then.get(was.item.id);
+    if (!is || was.levelIndex === is.levelIndex) return [];
+    if (!was.level) return [`${was.item.name} comes back`];
+    if (!is.level) return [`${was.item.name} left out`];
+    return [`${was.item.name} ${describeChange(was.level, is.level)}`];
+  });
+}

@@ -1,0 +1,41 @@
+import type { Fit } from "../fit";
+import { type FitProblem, problemOf, type Rule } from "../model/problem";
+import { rulesOf } from "../model/rules";
+import type { FitProfile } from "../profile";
+import { solveAt } from "../search/solve";
+
+/** What kept a drill from its ideal: time, one rule, or several things at once. */
+export type Bound = { kind: "time" } | Rule | { kind: "together" };
+
+/**
+ * Finds, for every drill below its ideal, what bound it: time if more of it would help, else the first rule without
+ * which the drill would stand better. Solved anew without each rule, so it is what really bound, not a guess.
+ */
+export function boundsOf(profile: FitProfile, fit: Fit): Map<string, Bound> {
+  const { plan, context } = profile.problem;
+  const bounds = new Map<string, Bound>();
+  const given = fit.placements.filter(
+    (p) => p.verdict === "left-out" || p.verdict === "floor" || p.verdict === "shortened",
+  );
+  const open = new Map(given.map((p) => [p.item.id, p.levelIndex]));
+  const mark = (levels: ReadonlyMap<string, number>, bound: Bound) => {
+    for (const [id, had] of [...open]) {
+      if ((levels.get(id) ?? -1) <= had) continue;
+      bounds.set(id, bound);
+      open.delete(id);
+    }
+  };
+  if (open.size > 0) mark(levelsOf(problemOf(plan, context)), { kind: "time" });
+  for (const rule of rulesOf(profile.problem)) {
+    if (open.size === 0) break;
+    mark(levelsOf(problemOf(plan, context, { without: rule })), rule);
+  }
+  for (const id of open.keys()) bounds.set(id, { kind: "together" });
+  return bounds;
+}
+
+/** Levels by drill in the best plan. */
+function levelsOf(problem: FitProblem): Map<string, number> {
+  const { begins, stepsOf } = solveAt(problem);
+  return new Map(stepsOf(begins.length - 1).map((s) => [problem.drills[s.drill]?.item.id ?? "", s.level]));
+}

@@ -1,0 +1,23 @@
+import { type OpenSpan, walkBack } from "../model/openSpans";
+
+/** What bounds the moment at which a drill may end, given what comes after it. */
+export interface Placing {
+  /** Seconds of way to the next place. */
+  way: number;
+  /** Fixed points, during which no way is gone. */
+  busy: readonly { from: number; to: number }[];
+  /** Latest end, from the start. */
+  deadline: number;
+  /** Rest owed before the next work, seconds. */
+  rest: number;
+  /** When it can be done, the latest stretch first. */
+  spans: readonly OpenSpan[];
+}
+
+/**
+ * The latest end that what comes after allows.
+ * @param next when the next drill begins; `work` when the next that is work does
+ */
+export function latestEnd({ way, busy, deadline, rest }: Placing, next: number, work: number): number {
+  return Math.min(way > 0 ? walkBack(next, way, busy) : next, work - rest, deadline);
+}

@@ -1,0 +1,11 @@
+import type { PlanItem } from "../plan";
+
+/** Makes an id that nothing else has (a UUID): the core has no chance of its own. */
+export type MakeId = () => string;
+
+/** The same drill with ids of its own, rungs included. */
+export function withOwnIds(item: PlanItem, makeId: MakeId): PlanItem {
+  const { dose } = item;
+  if (dose.kind !== "ladder") return { ...item, id: makeId() };
+  return { ...item, id: makeId(), dose: { ...dose, rungs: dose.rungs.map((r) => ({ ...r, id: makeId() })) } };
+}

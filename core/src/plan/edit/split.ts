@@ -1,0 +1,48 @@
+import { MOST_DRILLS, type PlanBody, type PlanItem } from "../plan";
+import type { MakeId } from "./ownIds";
+
+/** Splits a circuit into its movements and a ladder into its rungs; anything else has no parts and stays as it is. */
+export function splitItem(body: PlanBody, id: string, makeId: MakeId): PlanBody {
+  const item = body.items.find((i) => i.id === id);
+  const parts = item ? partsOf(item, makeId) : [];
+  if (parts.length < 2 || body.items.length + parts.length - 1 > MOST_DRILLS) return body;
+  return { ...body, items: body.items.flatMap((i) => (i.id === id ? parts : [i])) };
+}
+
+/** Whether a drill has parts that it can be split into. */
+export function canSplit({ dose }: PlanItem): boolean {
+  if (dose.kind === "circuit") return dose.movements.length > 1;
+  return dose.kind === "ladder" && dose.rungs.length > 1;
+}
+
+function partsOf(item: PlanItem, makeId: MakeId): PlanItem[] {
+  const { dose, why: _, ...rest } = item;
+  if (dose.kind === "ladder") {
+    return dose.rungs.map((rung) => ({
+      ...rest,
+      id: makeId(),
+      drillId: null,
+      name: `${item.name.slice(0, 55)}: ${rung.label || `${rung.intensity} %`}`,
+      intensity: rung.intensity,
+      dose: rung.dose,
+      focus: rung.focus || item.focus,
+    }));
+  }
+  if (dose.kind !== "circuit") return [];
+  return dose.movements.map((movement) => {
+    const seconds = movement.seconds * dose.rounds.ideal;
+    return {
+      ...rest,
+      id: makeId(),
+      drillId: null,
+      name: movement.name,
+      dose: {
+        kind: "time" as const,
+        seconds: { floor: movement.seconds, ideal: seconds, ceiling: seconds },
+        step: Math.min(600, movement.seconds),
+        sides: "one" as const,
+        changeoverSeconds: 0,
+      },
+    };
+  });
+}

@@ -1,0 +1,57 @@
+import type { RunState } from "../log/runState";
+import { partAt } from "../steps/runPart";
+import type { RunClock } from "./runClock";
+
+/** What is to be heard: a step begins, soon ends, is over; its next part; the start is near. */
+export type Tone = "begin" | "soon" | "over" | "part" | "start";
+
+/** What of a run is listened for: a cue is a change from one look to the next. */
+export interface CueLook {
+  status: RunState["status"];
+  key: string | null;
+  name: string;
+  part: number;
+  remaining: number;
+  untilStart: number;
+}
+
+/** Seconds before the start at which it is told of. */
+const NEAR = [300, 60];
+const SOON = 10;
+
+/** Looks at a run for what may be told. */
+export function cueLook(state: RunState, clock: RunClock): CueLook {
+  const split = state.splits[state.index];
+  return {
+    status: state.status,
+    key: split?.key ?? null,
+    name: split?.drill.name ?? (state.status === "waiting" ? "Wait" : ""),
+    part: partAt(split?.drill.parts ?? [], clock.elapsed)?.index ?? 0,
+    remaining: clock.remaining,
+    untilStart: clock.untilStart,
+  };
+}
+
+export interface Cue {
+  tone: Tone;
+  /** What is said, if anything. */
+  words: string | null;
+}
+
+/** What is to be heard between one look and the next; null when nothing is. */
+export function cueBetween(before: CueLook, now: CueLook): Cue | null {
+  const near = NEAR.find((s) => before.untilStart > s && now.untilStart <= s && now.untilStart > 0);
+  if (near !== undefined && now.status !== "ended")
+    return {
+      tone: "start",
+      words: near >= 60 ? `${near / 60} ${near === 60 ? "minute" : "minutes"} to the start` : null,
+    };
+  if (before.untilStart > 0 && now.untilStart <= 0 && now.status !== "ended")
+    return { tone: "start", words: "Start" };
+  if (now.key !== before.key || now.status !== before.status)
+    return now.status === "under-way" || now.status === "waiting" ? { tone: "begin", words: now.name } : null;
+  if (now.status !== "under-way") return null;
+  if (before.remaining > 0 && now.remaining <= 0) return { tone: "over", words: null };
+  if (before.remaining > SOON && now.remaining <= SOON) return { tone: "soon", words: null };
+  return now.part !== before.part ? { tone: "part", words: null } : null;
+}

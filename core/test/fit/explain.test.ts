@@ -1,0 +1,104 @@
+import { compareFits, givenUp, givenUpLine } from "../../src/fit/explain/explain";
+import { explanationOf } from "../../src/fit/explain/explanation";
+import { fitAt, fitPlan } from "../../src/fit/fit";
+import { profileOf } from "../../src/fit/profile";
+import { fitContextSchema, openDay } from "../../src/venue/context";
+import { drill, planOf } from "../made/generate";
+
+const lunges = drill("Walking lunges", {
+  priority: "essential",
+  dose: {
+    kind: "reps",
+    sets: { floor: 1, ideal: 3, ceiling: 3 },
+    reps: { floor: 10, ideal: 10, ceiling: 10 },
+    secondsPerRep: 3,
+    sides: "one",
+    restSeconds: 30,
+  },
+});
+const strides = drill("Ice strides", { priority: "extra" });
+const plan = planOf([lunges, strides]);
+const givenUpOf = (of: typeof plan, seconds: number) => {
+  const profile = profileOf(of, openDay(), 3600);
+  return givenUp(profile, fitAt(profile, seconds));
+};
+
+it("names what gave way, how, and the rule that bound", () => {
+  const fit = fitPlan(plan, 100);
+  expect(givenUpLine(fit)).toBe("Gave up 2: Walking lunges 3 → 2 sets, Ice strides left out");
+  expect(givenUpOf(plan, 100).map((g) => g.reason)).toEqual([
+    "Not enough time for its ideal.",
+    "Not enough time: it is an extra, and what matters more comes first.",
+  ]);
+});
+
+it("says so when nothing was given up, and how much is spare", () => {
+  expect(givenUpLine(fitPlan(plan, 240))).toBe("Nothing given up.");
+  expect(givenUpLine(fitPlan(plan, 300))).toBe("Nothing given up, 1 min spare.");
+  expect(givenUpLine(fitPlan(planOf([]), 300))).toBe("No drills yet.");
+});
+
+it("says how much the essentials are short", () => {
+  const late = fitPlan(planOf([lunges], { wait: { leastSeconds: 120, longestSeconds: 120 } }), 100);
+  expect(givenUpLine(late)).toBe("Essentials are 50 s short. Gave up 1: Walking lunges left out");
+});
+
+it("says when a step is the reason and more time is no help", () => {
+  const steep = planOf([
+    drill("Waltz", { phase: "technical", intensity: 30 }),
+    drill("Axel", { phase: "technical", intensity: 90 }),
+  ]);
+  expect(givenUpOf(steep, 900)).toEqual([
+    expect.objectContaining({
+      change: "left out",
+      reason: expect.stringContaining("step up"),
+    }),
+  ]);
+  const essential = planOf(steep.items.map((i) => ({ ...i, priority: "essential" as const })));
+  expect(givenUpLine(fitPlan(essential, 900))).toContain("steeper step apart");
+});
+
+it("names three and counts the rest", () => {
+  const many = planOf(["a", "b", "c", "d", "e"].map((n) => drill(n)));
+  expect(givenUpLine(fitPlan(many, 30))).toBe("Gave up 5: a left out, b left out, c left out and 2 more");
+});
+
+it("says what more time buys and less time costs", () => {
+  expect(compareFits(fitPlan(plan, 90), fitPlan(plan, 240))).toEqual([
+    "Walking lunges 2 → 3 sets",
+    "Ice strides comes back",
+  ]);
+  expect(compareFits(fitPlan(plan, 240), fitPlan(plan, 20))).toEqual([
+    "Walking lunges left out",
+    "Ice strides left out",
+  ]);
+  expect(compareFits(fitPlan(plan, 90), fitPlan(plan, 90))).toEqual([]);
+});
+
+it("one second short is time, and says how much; a place is the reason only when it lacks less than the time", () => {
+  const essential = drill("Waltz", { phase: "technical", priority: "essential", place: "Rink" });
+  const rink = (...windows: [number, number][]) =>
+    fitContextSchema.parse({
+      places: [
+        { name: "Rink", windows: windows.map(([fromSeconds, toSeconds]) => ({ fromSeconds, toSeconds })) },
+      ],
+    });
+  // A floor of 30 s: 29 s are one too few, though the rink opens in time for no more than that.
+  const short = explanationOf(planOf([essential]), rink([-40, 0]), 29);
+  expect(short.culprit).toBeNull();
+  expect(givenUpLine(fitPlan(planOf([essential]), 29))).toBe(
+    "Essentials are 1 s short. Gave up 1: Waltz left out",
+  );
+  // The rink was open an hour ago: 3,540 s more, or 10 s of opening earlier.
+  const early = explanationOf(planOf([essential]), rink([-3600, -3000], [-20, 0]), 60);
+  expect(early.culprit?.line).toBe("Rink is the reason: it would have to open 0:10 earlier.");
+  expect(early.needs.essentials).toBe(3030);
+});
+
+it("a wait that is too long is in the word for the whole", () => {
+  const late = fitPlan(planOf([drill("Laps")], { wait: { leastSeconds: 100, longestSeconds: 100 } }), 900, {
+    ...openDay(),
+    points: [{ name: "Call", fromSeconds: -300, toSeconds: 0, place: null, closesPractice: true }],
+  });
+  expect(late).toMatchObject({ state: "tight", waitSeconds: 300, waitOverSeconds: 200 });
+});

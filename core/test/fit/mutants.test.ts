@@ -1,0 +1,338 @@
+/** @jest-environment node */
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import { transformSync } from "@babel/core";
+import fc from "fast-check";
+import type * as Problem from "../../src/fit/model/problem";
+import type * as Solve from "../../src/fit/search/solve";
+import { anyDay, anyHardDay, anyLimitedDay, GRID, SMALL_DAY } from "../made/anyDay";
+import { type BruteAnswer, bruteFit, rankOf } from "../proof/bruteFit";
+import { checkSchedule, type Done, waitsTooLong } from "../proof/checkSchedule";
+
+/*
+ * Breaks each rule in the solver's own text, one at a time, and asks that the generated cases notice. A line that no
+ * longer reads as it does here fails too, so that the list keeps up with the solver.
+ */
+
+/** Files are named from here. */
+const SOURCES = path.join(__dirname, "../../src");
+
+type Mutant = [what: string, file: string, from: string, to: string];
+
+const MUTANTS: Mutant[] = [
+  ["the climb goes on from what was reached", "fit/search/search", "entry - reached <= stepPoints", "true"],
+  ["the step between drills", "fit/search/search", "f.state.entry - to <= problem.stepPoints", "true"],
+  [
+    "the step between the rungs of a ladder",
+    "fit/search/search",
+    "if (technical && rise > points) return;",
+    "",
+  ],
+  [
+    "a ladder leaves at the top of what is climbed",
+    "fit/search/search",
+    "const top = technical ? to : 0;",
+    "const top = 100;",
+  ],
+  ["windows", "fit/model/problem", "p.windows", "[]"],
+  [
+    "a drill within one window",
+    "fit/search/bucketCollector",
+    "(end < to ? end : to) - takes < from",
+    "(end < to ? end : to) < from",
+  ],
+  ["half a place", "fit/search/search", "drill.wholePlace ? spans.filter((s) => s.whole) : spans", "spans"],
+  ["turns", "fit/model/openSpans", "turns,\n    whole", "turns: 1,\n    whole"],
+  ["ways between places", "fit/model/problem", 'off("travel") ? [] : context.travel', "[]"],
+  ["the shortest way", "fit/model/travelTimes", "round < (given[a]?.[b] ?? 0)", "false"],
+  ["the way to the start", "fit/model/problem", "startPlace: indexOf(context.startPlace)", "startPlace: -1"],
+  ["no way during a fixed point", "fit/model/openSpans", "left -= free;", "left -= at - from;"],
+  ["fixed points", "fit/model/openSpans", "cut(left, blocked(point, place, travel))", "left"],
+  [
+    "the way to a fixed point",
+    "fit/model/openSpans",
+    "[point.from - way, point.to + way]",
+    "[point.from, point.to]",
+  ],
+  ["no practice after closing", "fit/model/openSpans", "cut(calm, [closing, Infinity])", "calm"],
+  ["what is calm may follow closing", "fit/search/search", "drill.calm ? 1 : 0", "0"],
+  ["the least wait", "fit/model/problem", "calm ? 0 : shape.leastWait", "0"],
+  [
+    "what is calm may be in the wait",
+    "fit/model/problem",
+    "Math.max(calm ? 0 : shape.leastWait, owes)",
+    "Math.max(shape.leastWait, owes)",
+  ],
+  [
+    "rest owed before the start",
+    "fit/model/problem",
+    "Math.max(calm ? 0 : shape.leastWait, owes)",
+    "calm ? 0 : shape.leastWait",
+  ],
+  [
+    "hard rungs alone owe it",
+    "fit/model/problem",
+    "r.intensity >= HARD_EFFORT ? r.workSeconds : 0",
+    "r.workSeconds",
+  ],
+  ["rests and a partner's turns owe nothing", "fit/model/problem", "? r.workSeconds : 0", "? r.seconds : 0"],
+  [
+    "what hard drills owe adds up",
+    "fit/search/brokenLimits",
+    "if (-(begin + span) < needed) return true;",
+    "",
+  ],
+  ["what is owed is looked after", "fit/search/search", "if (dims.owed >= 0 && cost.owes > 0)", "if (false)"],
+  [
+    "time between hard drills pays",
+    "fit/search/spending",
+    "now + cost.owes + end - begin",
+    "now + 2 * cost.owes + end - begin",
+  ],
+  ["a hard drill's own time does not pay", "fit/search/spending", "cost.owes + end - begin", "cost.owes"],
+  [
+    "so far off that it makes no difference",
+    "fit/search/spending",
+    "Math.max(needed, -begin - ahead.owes)",
+    "Math.max(needed, -begin)",
+  ],
+  ["kit is a condition", "fit/model/problem", 'off("kit") ? [] : (kit[i] as number[])', "[]"],
+  [
+    "what is on already is not fitted",
+    "fit/model/problem",
+    "plan.items.filter((i) => !i.alreadyOn)",
+    "plan.items",
+  ],
+  ["the longest wait", "fit/search/search", "finish >= -problem.longestWait", "true"],
+  ["what keeps warm ends the wait", "fit/model/problem", 'item.calm === "keep-warm" ||', "false ||"],
+  ["rest after a drill", "fit/model/problem", "restOwed(item.restAfter, level.workSeconds)", "0"],
+  ["rest goes on through kit and quiet", "fit/search/spending", "drill.resting ? ready : begin", "begin"],
+  [
+    "rest counts once with the way",
+    "fit/search/bucketCollector",
+    "Math.max(placing.way, placing.rest)",
+    "placing.way + placing.rest",
+  ],
+  [
+    "continuous general work",
+    "fit/search/brokenLimits",
+    "if (asks && longestGeneral(problem, steps) > problem.generalMost)",
+    "if (false)",
+  ],
+  [
+    "a breather ends general work",
+    "fit/model/problem",
+    '!(item.details?.flags.includes("breather") ?? false)',
+    "true",
+  ],
+  ["general work spent", "fit/search/spending", "if (now > problem.generalMost) return false;", ""],
+  ["caps in the end", "fit/search/search", "list.filter((id) => canBeMended(workspace, id, ahead))", "list"],
+  ["caps", "fit/search/brokenLimits", "used > (problem.caps[k]?.most ?? 0)", "false"],
+  [
+    "what can still mend a cap",
+    "fit/search/spending",
+    "now + (ahead.least[k] as number) > most",
+    "now > most",
+  ],
+  [
+    "explosive repetitions",
+    "plan/counted",
+    '.includes("explosive") ?? false',
+    '.includes("static-hold") ?? false',
+  ],
+  ["the sport's own repetitions", "plan/counted", 'phase === "technical" || phase === "prime"', "false"],
+  [
+    "kit that nothing depends on",
+    "plan/kit",
+    'return details?.flags.includes("no-condition") ? "loose" : "needed";',
+    'return "needed";',
+  ],
+  ["what is calm needs no kit", "plan/kit", 'item.phase === "kit" || item.calm', 'item.phase === "kit"'],
+  ["one word in two spellings", "words/sameWord", '.normalize("NFC")', ""],
+  [
+    "a label that can come to what is asked for is kept",
+    "fit/search/narrow",
+    "< missing) return false",
+    "<= missing + 1e6) return false",
+  ],
+  ["what a bound promises is never too little", "fit/bounds/longestPaths", "+ add;", "- add;"],
+  [
+    "of a bound every way is tried",
+    "fit/bounds/network",
+    "arcs.push({ from, to, level, holds: false, stretches });",
+    "",
+  ],
+  [
+    "a rank is settled before the next",
+    "fit/search/limited",
+    "demands.push(best(rank",
+    "demands.slice(best(rank",
+  ],
+  [
+    "rest is time only where nothing fills it",
+    "fit/bounds/network",
+    "ordered && restIsTime(problem, index)",
+    "ordered",
+  ],
+  [
+    "a price is paid for what is left as well",
+    "fit/bounds/outlook",
+    "(multipliers[n] as number) * (amounts[n] as number)",
+    "0",
+  ],
+  [
+    "the easy share",
+    "fit/model/problem",
+    "item.intensity <= EASY_EFFORT ? percent - 100 : percent",
+    "percent - 100",
+  ],
+  [
+    "the easy share of a ladder",
+    "fit/model/problem",
+    "return level.seconds * percent - easy * 100;",
+    "return 0;",
+  ],
+  [
+    "a leader is kept",
+    "fit/search/search",
+    "if (mine.some((bit) => bit > 0 && has(state.owed, bit))) continue;",
+    "",
+  ],
+  [
+    "what follows is owed its leader",
+    "fit/search/search",
+    "if (bit !== undefined && !has(owed, bit)) owed += bit;",
+    "",
+  ],
+  [
+    "what is free stands anywhere in its part",
+    "fit/model/problem",
+    "if (items.slice(from, to).some((i) => i.free)) return [{ from, to }];",
+    "",
+  ],
+  ["what is fixed keeps its order", "search", "!drills[i]?.free", "false"],
+  ["where the next one is done", "search", "drill.place >= 0 ? drill.place : state.place", "drill.place"],
+  [
+    "what was spent is compared",
+    "labels",
+    "return below !== undefined && !labels.worthMore(id, below);",
+    "return true;",
+  ],
+  ["of one second the best is kept", "board", "newHigh < oldHigh", "false"],
+  [
+    "what cannot be as good is dropped, and only that",
+    "narrow",
+    "isLess(hopes(id), least)",
+    "!isLess(hopes(id), least)",
+  ],
+  [
+    "essential before useful",
+    "worth",
+    "const point = below + many * (usefulKept + POINTS * usefulPoint) + 1;",
+    "const point = 1;",
+  ],
+];
+
+interface Case {
+  plan: Parameters<typeof bruteFit>[0];
+  day: Parameters<typeof bruteFit>[1];
+  available: number;
+  best: BruteAnswer;
+}
+
+let cases: Case[];
+
+beforeAll(() => {
+  const sample = (any: ReturnType<typeof anyDay>, numRuns: number) =>
+    fc.sample(fc.tuple(any, fc.integer({ min: 4, max: SMALL_DAY / GRID })), { numRuns, seed: 20_261_126 });
+  cases = [
+    ...sample(anyHardDay(3), 500),
+    ...sample(anyDay(3), 700),
+    ...sample(anyLimitedDay(3), 500),
+    ...sample(anyDay(2), 2000),
+  ].map(([{ plan, day }, tens]) => {
+    const available = tens * GRID;
+    return { plan, day, available, best: bruteFit(plan, day, available, GRID) };
+  });
+}, 300_000);
+
+/** Cases in which totals are limited. */
+const limitedCases = () =>
+  cases.filter((c) => c.plan.limits !== undefined || c.plan.wait.times).slice(0, 700);
+
+/** The solver with one line of one of its files changed. */
+function mutated([, file, from, to]: Mutant): typeof Problem & typeof Solve {
+  const filename = path.join(SOURCES, `${file}.ts`);
+  const source = readFileSync(filename, "utf8");
+  expect(source).toContain(from);
+  const code = transformSync(source.replace(from, to), {
+    filename,
+    presets: [["@babel/preset-env", { targets: { node: "current" } }], "@babel/preset-typescript"],
+    configFile: false,
+    babelrc: false,
+  })?.code as string;
+  jest.resetModules();
+  jest.doMock(filename.replace(/\.ts$/, ""), () => {
+    const made = { exports: {} };
+    const near = (name: string) =>
+      require(name.startsWith(".") ? path.join(path.dirname(filename), name) : name);
+    new Function("module", "exports", "require", code)(made, made.exports, near);
+    return made.exports;
+  });
+  const solver = { ...require("../../src/fit/model/problem"), ...require("../../src/fit/search/solve") };
+  jest.dontMock(filename.replace(/\.ts$/, ""));
+  return solver;
+}
+
+/** Files that matter only where totals are limited, and labels are dropped before they are many. */
+const OF_LIMITS = /^fit\/(bounds\/(?!bound$)|search\/(limited|narrow)|model\/rank)/;
+
+/**
+ * Whether a solver's answers to one case are the best there are: asked for every time and for its time alone, or, about
+ * limits, for its time alone in one go and rank by rank.
+ */
+function isRight(
+  { problemOf, solve, solveAt }: typeof Problem & typeof Solve,
+  { plan, day, available, best }: Case,
+  aboutLimits: boolean,
+) {
+  const problem = problemOf(plan, day, { horizon: available });
+  const lastOf = (s: ReturnType<typeof solve>) => s.stepsOf(s.begins.length - 1);
+  const ways = [Infinity, 0].map((many) => ({ few: 0, many }));
+  const answers = aboutLimits
+    ? ways.map((way) => lastOf(solveAt(problem, undefined, way)))
+    : [lastOf(solve(problem)), lastOf(solveAt(problem))];
+  return answers.every((steps) => {
+    const done = steps.map(
+      (s): Done => ({
+        id: problem.drills[s.drill]?.item.id as string,
+        levelIndex: s.level,
+        beginSeconds: s.begin,
+        spanSeconds: s.span,
+      }),
+    );
+    if (checkSchedule(plan, day, done, available).length > 0) return false;
+    const levels = plan.items.map((i) => done.find((d) => d.id === i.id)?.levelIndex ?? -1);
+    const rank = rankOf(plan, levels, !waitsTooLong(plan, done));
+    return String(rank) === String(best.rank) && (done[0]?.beginSeconds ?? 0) === best.beginSeconds;
+  });
+}
+
+it("finds nothing wrong with the solver as it is", () => {
+  const solver = { ...require("../../src/fit/model/problem"), ...require("../../src/fit/search/solve") };
+  expect(cases.filter((c) => !isRight(solver, c, false))).toEqual([]);
+  expect(limitedCases().filter((c) => !isRight(solver, c, true))).toEqual([]);
+});
+
+it.each(MUTANTS)("notices when this is broken: %s", (...mutant) => {
+  const solver = mutated(mutant);
+  const aboutLimits = OF_LIMITS.test(mutant[1]);
+  const noticed = (aboutLimits ? limitedCases() : cases).some((c) => {
+    try {
+      return !isRight(solver, c, aboutLimits);
+    } catch {
+      return true;
+    }
+  });
+  expect(noticed).toBe(true);
+});

@@ -1,0 +1,74 @@
+import fc from "fast-check";
+import { noDetails } from "../../src/drill/details";
+import { linkFault } from "../../src/drill/links";
+import { protectedOn, replacements } from "../../src/plan/protect";
+import { drill } from "../made/generate";
+import { anyShelf } from "../made/shelf";
+
+const shelfDrill = (id: string, more: object = {}) => ({
+  id,
+  name: id.toUpperCase(),
+  phase: "raise" as const,
+  intensity: 30,
+  details: { ...noDetails(), purposes: ["raise" as const], ...more },
+});
+
+const item = (drillId: string, more: object = {}) =>
+  drill(drillId, { drillId, details: { ...noDetails(), purposes: ["raise"], loads: ["knee"], ...more } });
+
+it("an area is spared to the end of its last day, or until it is taken out", () => {
+  const areas = [
+    { area: "knee" as const, until: "2026-12-01" },
+    { area: "hip" as const, until: null },
+  ];
+  expect(protectedOn(areas, "2026-12-01")).toEqual(["knee", "hip"]);
+  expect(protectedOn(areas, "2026-12-02")).toEqual(["hip"]);
+});
+
+it("takes a drill's own alternative, then on along the links, and nothing twice", () => {
+  const shelf = [
+    shelfDrill("b", { loads: ["knee"], instead: "c" }),
+    shelfDrill("c"),
+    shelfDrill("d", { loads: ["knee"] }),
+  ];
+  const [first, second] = replacements([item("a", { instead: "b" }), item("x", { instead: "c" })], shelf, [
+    "knee",
+  ]);
+  expect(first?.to?.id).toBe("c");
+  expect(second?.to).toBeNull();
+});
+
+it("otherwise the same purpose at the nearest intensity, rather easier than harder", () => {
+  const shelf = [
+    { ...shelfDrill("hard"), intensity: 40 },
+    { ...shelfDrill("easy"), intensity: 20 },
+    { ...shelfDrill("other", { purposes: ["mental"] }), intensity: 30 },
+  ];
+  expect(replacements([item("a")], shelf, ["knee"])[0]?.to?.id).toBe("easy");
+});
+
+it("is not led round for ever by drills that name each other, and never proposes what loads a spared part", () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.nat(9), { minLength: 10, maxLength: 10 }),
+      fc.subarray(["knee" as const, "hip" as const]),
+      (to, areas) => {
+        const shelf = anyShelf(10).map((d, i, all) => ({
+          ...d,
+          details: { ...noDetails(), ...d.details, instead: all[to[i] as number]?.id ?? null },
+        }));
+        const items = shelf.map((d) => drill(d.name, { drillId: d.id, details: d.details }));
+        for (const { item, to } of replacements(items.slice(0, 4), shelf, areas)) {
+          expect(item.details?.loads.some((a) => areas.includes(a as never))).toBe(true);
+          if (to) expect(to.details.loads.some((a) => areas.includes(a as never))).toBe(false);
+        }
+      },
+    ),
+  );
+});
+
+it("a circle that begins elsewhere is not held against a drill that leads into it", () => {
+  const shelf = [shelfDrill("a", { easier: "b" }), shelfDrill("b", { easier: "a" })];
+  expect(linkFault(shelfDrill("c", { easier: "a" }), shelf)).toBeNull();
+  expect(linkFault(shelf[0] as never, shelf)?.link).toBe("easier");
+});

@@ -1,0 +1,27 @@
+import { steepSteps, stepAllowed } from "../../src/plan/stepRule";
+import { drill } from "../made/generate";
+
+const rung = (name: string, intensity: number) => drill(name, { phase: "technical", intensity });
+
+it("limits rises alone: the first may begin anywhere, and down is always allowed", () => {
+  expect(stepAllowed(null, 95, 20)).toBe(true);
+  expect(stepAllowed(40, 60, 20)).toBe(true);
+  expect(stepAllowed(40, 61, 20)).toBe(false);
+  expect(stepAllowed(90, 30, 20)).toBe(true);
+});
+
+it("names every step of a plan that is steeper than it allows, with its rise", () => {
+  const items = [rung("a", 30), rung("b", 60), rung("c", 70), rung("d", 40), rung("e", 90)];
+  expect(steepSteps(items, 20)).toEqual([
+    { fromId: items[0]?.id, toId: items[1]?.id, rise: 30 },
+    { fromId: items[3]?.id, toId: items[4]?.id, rise: 50 },
+  ]);
+  expect(steepSteps(items, 50)).toEqual([]);
+});
+
+it("looks at consecutive technical drills, whatever stands between them", () => {
+  const between = drill("boots", { phase: "kit", intensity: 0 });
+  expect(steepSteps([rung("a", 30), between, rung("b", 50)], 20)).toEqual([]);
+  expect(steepSteps([rung("a", 30), between, rung("b", 55)], 20)).toHaveLength(1);
+  expect(steepSteps([drill("easy", { intensity: 10 }), rung("b", 90)], 20)).toEqual([]);
+});

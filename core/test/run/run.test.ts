@@ -1,0 +1,161 @@
+import fc from "fast-check";
+import { fitPlan } from "../../src/fit/fit";
+import { runClock } from "../../src/run/live/runClock";
+import { type RunEvent, runEventSchema } from "../../src/run/log/runEvent";
+import { MOST_INSERTED, MOST_REFITS, runState } from "../../src/run/log/runState";
+import { runSummary } from "../../src/run/log/runSummary";
+import { runPlanOf } from "../../src/run/steps/freezeFit";
+import { runPlanSchema } from "../../src/run/steps/runPlan";
+import { drill, planOf } from "../made/generate";
+
+const T0 = Date.parse("2026-06-01T12:00:00.000Z");
+const startsAt = new Date(T0 + 600_000).toISOString();
+const fit = fitPlan(
+  planOf([drill("laps"), drill("swings"), drill("jumps")], {
+    wait: { leastSeconds: 120, longestSeconds: 600 },
+  }),
+  300,
+);
+const plan = runPlanOf(fit, startsAt); // three drills of 60 s, 120 s of wait
+
+let made = 0;
+const id = () => `00000000-0000-4000-8000-${String(++made).padStart(12, "0")}`;
+function press(kind: RunEvent["kind"], second: number, more: object = {}): RunEvent {
+  return runEventSchema.parse({ id: id(), at: new Date(T0 + second * 1000).toISOString(), kind, ...more });
+}
+const at = (second: number) => T0 + second * 1000;
+
+it("freezes a fit into a valid run, without the drills left out", () => {
+  expect(runPlanSchema.parse(plan).drills.map((d) => d.plannedSeconds)).toEqual([60, 60, 60]);
+  const short = runPlanOf(fitPlan(planOf([drill("a"), drill("b")]), 40), startsAt);
+  expect(short.drills.map((d) => [d.name, d.plannedSeconds])).toEqual([["b", 30]]);
+});
+
+it("keeps planned and real time for each drill, held time apart", () => {
+  const events = [
+    press("begin", 0),
+    press("done", 50),
+    press("extend", 60, { seconds: 30 }),
+    press("hold", 70),
+    press("release", 90),
+    press("done", 150),
+    press("skip", 155),
+  ];
+  const state = runState(plan, events);
+  expect(state.status).toBe("waiting");
+  expect(state.splits.map((s) => [s.outcome, s.plannedSeconds, s.realSeconds, s.heldSeconds])).toEqual([
+    ["done", 60, 50, 0],
+    ["done", 60, 80, 20],
+    ["skipped", 60, 5, 0],
+  ]);
+  expect(runSummary(plan, events)).toMatchObject({
+    done: 2,
+    skipped: 1,
+    plannedSeconds: 180,
+    realSeconds: 135,
+  });
+});
+
+it("tells what is left, the start, and ahead or behind", () => {
+  const events = [press("begin", 0), press("done", 30)];
+  const state = runState(plan, events);
+  // 570 s to the start at 30 s; 60 + 60 of drills and 120 of wait are needed.
+  expect(runClock(state, at(30))).toEqual({
+    elapsed: 0,
+    remaining: 60,
+    filled: 0,
+    untilStart: 570,
+    ahead: 330,
+  });
+  expect(runClock(state, at(120))).toMatchObject({ remaining: -30, filled: 1, ahead: 480 - 60 - 120 });
+  const longer = runState(plan, [...events, press("extend", 40, { seconds: 30 })]);
+  expect(runClock(longer, at(75))).toMatchObject({ remaining: 45, filled: 0.5 });
+});
+
+it("stands still on hold while the start comes nearer", () => {
+  const state = runState(plan, [press("begin", 0), press("hold", 20)]);
+  expect(runClock(state, at(80))).toMatchObject({ elapsed: 20, remaining: 40, untilStart: 520 });
+});
+
+it("follows a start that moves, and behind is negative", () => {
+  const state = runState(plan, [
+    press("begin", 0),
+    press("start-moved", 5, { startsAt: new Date(at(200)).toISOString() }),
+  ]);
+  expect(runClock(state, at(10))).toMatchObject({ untilStart: 190, ahead: 190 - 50 - 120 - 120 });
+});
+
+it("undo takes a press back as if it had never been", () => {
+  const begin = press("begin", 0);
+  const done = press("done", 40);
+  const before = runState(plan, [begin]);
+  const events = [begin, done];
+  expect(runState(plan, events).undoable).toEqual([done]);
+  const undone = runState(plan, [...events, press("undo", 45, { undoes: done.id })]);
+  expect(undone).toEqual(before);
+  expect(undone.undoable).toEqual([]);
+});
+
+it("an undo cannot take back the beginning or the end", () => {
+  const [begin, end] = [press("begin", 0), press("end", 10)];
+  const state = runState(plan, [
+    begin,
+    end,
+    press("undo", 11, { undoes: begin.id }),
+    press("undo", 12, { undoes: end.id }),
+  ]);
+  expect([state.status, state.endedAt, state.splits[0]?.realSeconds]).toEqual(["ended", at(10), 10]);
+});
+
+it("presses that make no sense change nothing", () => {
+  const begin = press("begin", 10);
+  const base = runState(plan, [begin]);
+  const odd = [press("done", 0), press("release", 12), press("begin", 13)];
+  expect(runState(plan, [begin, ...odd])).toEqual(base);
+});
+
+it("does not care in which order events arrive, or whether twice", () => {
+  const kinds = fc.constantFrom("begin", "done", "skip", "hold", "release", "end" as const);
+  const presses = fc.array(fc.tuple(kinds, fc.integer({ min: 0, max: 400 })), { maxLength: 14 });
+  fc.assert(
+    fc.property(presses, fc.infiniteStream(fc.nat()), (list, random) => {
+      const events = list.map(([kind, second]) => press(kind, second));
+      const undo = events.filter((_, i) => i % 4 === 3).map((e) => press("undo", 401, { undoes: e.id }));
+      const all = [...events, ...undo];
+      const key = new Map([...all, ...all].map((e) => [e, random.next().value]));
+      const shuffled = [...all, ...all].sort((a, b) => (key.get(a) ?? 0) - (key.get(b) ?? 0));
+      expect(runState(plan, shuffled)).toEqual(runState(plan, all));
+    }),
+  );
+});
+
+it("never gives a drill negative time, whatever is pressed", () => {
+  const kinds = fc.constantFrom("done", "skip", "hold", "release" as const);
+  fc.assert(
+    fc.property(fc.array(fc.tuple(kinds, fc.integer({ min: 0, max: 99 }))), (list) => {
+      const state = runState(plan, [press("begin", 0), ...list.map(([k, s]) => press(k, s))]);
+      for (const split of state.splits) {
+        expect(split.realSeconds ?? 0).toBeGreaterThanOrEqual(0);
+        expect(split.heldSeconds).toBeGreaterThanOrEqual(0);
+      }
+    }),
+  );
+});
+
+it("takes so many drills put in and no more, however often one is put in again, and so many re-fits", () => {
+  const [first] = plan.drills;
+  const insert = (second: number) =>
+    press("insert", second, { drill: { ...first, itemId: id(), name: `Extra ${second}` } });
+  const begun = press("begin", 0);
+  const many = Array.from({ length: MOST_INSERTED + 50 }, (_, i) => insert(i + 1));
+  expect(runState(plan, [begun, ...many]).splits).toHaveLength(plan.drills.length + MOST_INSERTED);
+  // The same one again counts as a try, and brings nothing.
+  const again = Array.from({ length: MOST_INSERTED }, (_, i) =>
+    press("insert", i + 1, { drill: { ...first, itemId: first?.itemId } }),
+  );
+  const late = insert(MOST_INSERTED + 5);
+  expect(runState(plan, [begun, ...again, late]).splits).toHaveLength(plan.drills.length);
+  const refit = (second: number) => press("refit", second, { drills: [], waitSeconds: second, line: "" });
+  const refits = Array.from({ length: MOST_REFITS + 20 }, (_, i) => refit(i + 1));
+  expect(runState(plan, [begun, ...refits])).toMatchObject({ waitSeconds: MOST_REFITS });
+});
