@@ -7,12 +7,12 @@ import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/Loading";
 import { Section } from "~/ui/Section";
 import { Sheet } from "~/ui/Sheet";
-import { RunSettingsFields } from "./device/RunSettingsFields";
 import { pressWords } from "./presses/pressWords";
 import type { Presses } from "./presses/usePresses";
+import { RunSettingsFields } from "./RunSettingsFields";
 
 const ShelfPicker = lazy(() =>
-  import("~/features/warmup/editing/ShelfPicker").then((m) => ({ default: m.ShelfPicker })),
+  import("~/features/shelf/ShelfPicker").then((m) => ({ default: m.ShelfPicker })),
 );
 
 interface RunMenuProps {

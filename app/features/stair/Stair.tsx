@@ -100,7 +100,11 @@ export const ShownStrip = memo(function ShownStrip({ id }: { id: string }) {
     <>
       {above ? <StairMarkLines marks={above} /> : null}
       <Strip
-        placement={placement}
+        item={placement.item}
+        level={placement.level}
+        ideal={placement.ideal}
+        spanSeconds={placement.spanSeconds}
+        beginSeconds={placement.level ? placement.beginSeconds : null}
         selected={shown.chosen ? shown.chosen.has(id) : shown.selectedId === id}
         steep={shown.steep.has(id)}
         windowed={shown.marks.windowed.get(id) ?? null}

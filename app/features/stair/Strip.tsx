@@ -17,8 +17,12 @@ const STEP_IN = 24;
 
 export const heightOf = (seconds: number): number => LEAST + Math.max(0, seconds - 120) * PER_SECOND;
 
-interface StripProps {
-  placement: Placement;
+/** What of a placement is drawn. */
+type Drawn = Pick<Placement, "item" | "level" | "ideal" | "spanSeconds">;
+
+interface StripProps extends Drawn {
+  /** When it begins, seconds from the start; where a drill that is left out would stand is not shown. */
+  beginSeconds: number | null;
   selected: boolean;
   /** Warns that the climb to this drill is steeper than the plan allows. */
   steep: boolean;
@@ -27,74 +31,56 @@ interface StripProps {
   onSelect: (id: string) => void;
 }
 
-/** One drill of the stair and the minus time it begins at. */
-export const Strip = memo(
-  function Strip(props: StripProps) {
-    const { level, beginSeconds } = props.placement;
-    const { windowed } = props;
-    return (
-      <div className="flex">
-        <Gutter text={level ? formatMinus(beginSeconds) : ""} />
-        <div
-          className={`w-[6px] shrink-0 ${windowed === null ? "" : windowed ? "bg-ink" : "bg-line"}`}
-          aria-hidden="true"
-        />
-        <div className="min-w-0 flex-1">
-          <Body {...props} />
-        </div>
+/** One drill of the stair and the minus time it begins at: tone and offset for its intensity, height for its length. */
+export const Strip = memo(function Strip(props: StripProps) {
+  const { item, level, ideal, spanSeconds, beginSeconds, selected, steep, windowed, onSelect } = props;
+  const look = lookOf(props);
+  return (
+    <div className="flex">
+      <Gutter text={beginSeconds === null ? "" : formatMinus(beginSeconds)} />
+      <div
+        className={`w-[6px] shrink-0 ${windowed === null ? "" : windowed ? "bg-ink" : "bg-line"}`}
+        aria-hidden="true"
+      />
+      <div className="min-w-0 flex-1">
+        <button
+          type="button"
+          aria-label={describe(props)}
+          aria-pressed={selected}
+          onClick={() => onSelect(item.id)}
+          className={`mb-[3px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}
+          style={look.style}
+        >
+          <Inside {...{ item, level, ideal, spanSeconds, steep }} small={look.small} />
+        </button>
       </div>
-    );
-  },
-  (a, b) =>
-    sameBody(a, b) && a.windowed === b.windowed && shownBegin(a.placement) === shownBegin(b.placement),
-);
-
-/** Where a drill that is left out would stand is not shown. */
-const shownBegin = (p: Placement) => (p.level ? p.beginSeconds : null);
+    </div>
+  );
+});
 
 /** The line of minus times down the side. */
 export function Gutter({ text }: { text: string }) {
   return <div className="w-[64px] pt-1 font-figures text-small tabular-nums text-muted">{text}</div>;
 }
 
-const sameBody = (a: StripProps, b: StripProps) =>
-  a.selected === b.selected &&
-  a.steep === b.steep &&
-  a.onSelect === b.onSelect &&
-  a.placement.item === b.placement.item &&
-  a.placement.levelIndex === b.placement.levelIndex &&
-  a.placement.spanSeconds === b.placement.spanSeconds;
+interface InsideProps extends Drawn {
+  steep: boolean;
+  /** Colour of the smaller line. */
+  small: string;
+}
 
-/** The pressed part: tone and offset for its intensity, height for its length. */
-const Body = memo(function Body({ placement, selected, steep, onSelect }: StripProps) {
-  const { item, level } = placement;
-  const look =
-    level === null
-      ? leftOut()
-      : item.phase === "kit"
-        ? gap(level.seconds)
-        : level.rungs
-          ? ladder()
-          : filled(item.intensity, placement.spanSeconds);
-  return (
-    <button
-      type="button"
-      aria-label={describe(placement)}
-      aria-pressed={selected}
-      onClick={() => onSelect(item.id)}
-      className={`mb-[3px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}
-      style={look.style}
-    >
-      {level === null ? (
-        <LeftOutLine name={item.name} />
-      ) : level.rungs ? (
-        <Rungs placement={placement} rungs={level.rungs} steep={steep} />
-      ) : (
-        <Lines placement={placement} steep={steep} small={look.small} />
-      )}
-    </button>
-  );
-}, sameBody);
+/** What stands in a strip; not drawn anew when only its time changes. */
+const Inside = memo(function Inside(props: InsideProps) {
+  const { item, level } = props;
+  if (level === null) return <LeftOutLine name={item.name} />;
+  return level.rungs ? <Rungs {...props} rungs={level.rungs} /> : <Lines {...props} />;
+});
+
+function lookOf({ item, level, spanSeconds }: Drawn): Look {
+  if (level === null) return leftOut();
+  if (item.phase === "kit") return gap(level.seconds);
+  return level.rungs ? ladder() : filled(item.intensity, spanSeconds);
+}
 
 interface Look {
   classes: string;
@@ -137,7 +123,7 @@ function leftOut(): Look {
 }
 
 /** What it is and how long it takes. */
-function Headline({ placement: { item, level, spanSeconds } }: { placement: Placement }) {
+function Headline({ item, level, spanSeconds }: Drawn) {
   return (
     <span className="flex items-start gap-2 text-body">
       <span className="line-clamp-2 flex-1 font-strong">{item.name}</span>
@@ -146,19 +132,21 @@ function Headline({ placement: { item, level, spanSeconds } }: { placement: Plac
   );
 }
 
-function Lines({ placement, steep, small }: { placement: Placement; steep: boolean; small: string }) {
-  const { item, level, ideal } = placement;
-  const change = level && level !== ideal ? describeChange(ideal, level) : "";
+const changeWords = ({ level, ideal }: Drawn) =>
+  level && level !== ideal ? describeChange(ideal, level) : "";
+
+function Lines(props: InsideProps) {
+  const { item, level, spanSeconds, steep, small } = props;
   return (
     <>
-      <Headline placement={placement} />
+      <Headline {...props} />
       <span className={`line-clamp-2 font-text text-small ${small}`}>
         {item.alreadyOn
           ? "already on"
           : item.phase === "kit"
             ? item.place
-            : `${item.intensity} %, ${change || level?.words}`}
-        {level && placement.spanSeconds > level.seconds ? ", turns taken" : ""}
+            : `${item.intensity} %, ${changeWords(props) || level?.words}`}
+        {level && spanSeconds > level.seconds ? ", turns taken" : ""}
         {steep ? ", steep step" : ""}
       </span>
     </>
@@ -170,23 +158,13 @@ const LEAST_RUNG = 26;
 const RUNG_PER_SECOND = 0.12;
 
 /** What a ladder is called, and each of its rungs as tone and offset. */
-function Rungs({
-  placement,
-  rungs,
-  steep,
-}: {
-  placement: Placement;
-  rungs: readonly LevelRung[];
-  steep: boolean;
-}) {
-  const { level, ideal } = placement;
-  const change = level && level !== ideal ? describeChange(ideal, level) : "";
+function Rungs({ rungs, ...props }: InsideProps & { rungs: readonly LevelRung[] }) {
   return (
     <>
-      <Headline placement={placement} />
+      <Headline {...props} />
       <span className="line-clamp-2 font-text text-small text-muted">
-        {change || level?.words}
-        {steep ? ", steep step" : ""}
+        {changeWords(props) || props.level?.words}
+        {props.steep ? ", steep step" : ""}
       </span>
       {rungs.map((rung) => {
         const tone = toneClasses(rung.intensity);
@@ -219,9 +197,10 @@ function LeftOutLine({ name }: { name: string }) {
   );
 }
 
-function describe({ item, level, ideal, beginSeconds, spanSeconds }: Placement): string {
+function describe(props: StripProps): string {
+  const { item, level, spanSeconds, beginSeconds } = props;
   if (!level) return `${item.name}, left out`;
-  const change = level === ideal ? "" : `, ${describeChange(ideal, level)}`;
+  const change = changeWords(props);
   const effort = item.phase === "kit" ? "kit" : level.rungs ? "ladder" : `${item.intensity} %`;
-  return `${item.name}, ${effort}, ${level.words}${change}, ${formatLength(spanSeconds)}, at ${formatMinus(beginSeconds)}`;
+  return `${item.name}, ${effort}, ${level.words}${change ? `, ${change}` : ""}, ${formatLength(spanSeconds)}, at ${formatMinus(beginSeconds ?? 0)}`;
 }

@@ -1,6 +1,6 @@
 import { View } from "react-native";
 import { Button } from "~/ui/Button";
-import type { WarmUpModel } from "./useWarmUp";
+import type { WarmUpModel } from "./model/useWarmUp";
 
 /** Everything that is done with a warm-up now and then. */
 export function More({ model }: { model: WarmUpModel }) {

@@ -1,4 +1,4 @@
-import type { NamedCulprit } from "@tonodrome/core";
+import type { NamedCulprit, PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { memo, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
@@ -12,15 +12,16 @@ import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
 import { BackButton, Heading, useTitle } from "~/ui/Screen";
 import { useKeys } from "~/ui/useKeys";
+import { useSame } from "~/ui/useSame";
 import { useStable } from "~/ui/useStable";
 import { useWide } from "~/ui/useWide";
 import { Dock } from "./dock/Dock";
 import { GivenUp } from "./dock/GivenUp";
-import { PlanNotices } from "./dock/PlanNotices";
+import { PlanNotices, type PlanNoticesProps } from "./dock/PlanNotices";
 import { Actions } from "./editing/Actions";
 import { ChosenActions } from "./editing/ChosenActions";
 import { DrillPane } from "./editing/DrillPane";
-import { useWarmUp, type WarmUpModel } from "./useWarmUp";
+import { useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { WarmUpSheets } from "./WarmUpSheets";
 
 /** The warm-up of one start: the stair, the time available under the thumb, and the start across the foot. */
@@ -69,6 +70,11 @@ function WarmUp({ start }: { start: Start }) {
     draft.undo?.();
   });
   const redo = useStable(() => draft.redo?.());
+  const saveDraft = useStable(() => void draft.save());
+  const keepMine = useStable(() => void draft.keepMine());
+  const takeTheirs = useStable(draft.takeTheirs);
+  const found = fit.state === "short" ? (fit.culprit ?? model.explanation?.culprit ?? null) : null;
+  const culprit = useSame(found, found?.line);
 
   return (
     <View className="min-h-0 flex-1 flex-row">
@@ -79,10 +85,13 @@ function WarmUp({ start }: { start: Start }) {
           onShare={mayBuild ? openShare : null}
         />
         <Climb
-          draft={draft}
+          body={draft.body}
+          conflict={draft.conflict}
+          unsaved={draft.failure}
+          restored={draft.restored}
           fit={fit}
           context={model.context}
-          culprit={fit.state === "short" ? (fit.culprit ?? model.explanation?.culprit ?? null) : null}
+          culprit={culprit}
           failure={model.failure}
           selectedId={model.selected?.item.id ?? null}
           over={model.untilStart <= 0}
@@ -95,6 +104,9 @@ function WarmUp({ start }: { start: Start }) {
           onCoverage={openCoverage}
           onSpare={openSpare}
           onNews={model.forgetNews}
+          onSave={saveDraft}
+          onKeepMine={keepMine}
+          onTakeTheirs={takeTheirs}
           onSelect={model.select}
           onMove={mayBuild ? model.move : undefined}
         />
@@ -181,81 +193,44 @@ const Head = memo(function Head({ start, saved, onShare }: HeadProps) {
 });
 
 interface ClimbProps
-  extends Pick<
-    WarmUpModel,
-    "draft" | "fit" | "context" | "failure" | "coverage" | "sparing" | "news" | "chosen"
-  > {
+  extends Pick<WarmUpModel, "fit" | "context" | "coverage" | "chosen">,
+    Omit<PlanNoticesProps, "empty"> {
+  body: PlanBody;
   /** What keeps the essentials from fitting. */
   culprit: NamedCulprit | null;
   selectedId: string | null;
-  over: boolean;
-  /** Null for somebody who may not. */
-  onAdd: (() => void) | null;
-  onFill: () => void;
   onCoverage: () => void;
-  onSpare: () => void;
-  onNews: () => void;
   onSelect: (id: string) => void;
   onMove?: ((id: string, toIndex: number) => void) | undefined;
 }
 
 /** What scrolls: news of the plan, and the stair. Drawn again only when one of them changes, not with every second. */
-const Climb = memo(
-  function Climb(props: ClimbProps) {
-    const { draft, fit, context, culprit, failure, selectedId, over, coverage, sparing, news, chosen } =
-      props;
-    const { onAdd, onFill, onCoverage, onSpare, onNews, onSelect, onMove } = props;
-    const { items } = draft.body;
-    // In the order they are done; the same list as long as that is the same, so that dragging is not set up anew.
-    const order = fit.placements.map((p) => p.item.id).join(" ");
-    const ids = useMemo(() => order.split(" ").filter(Boolean), [order]);
-    const move = useStable((id: string, to: number) => {
-      const target = items.findIndex((i) => i.id === ids[to]);
-      if (target >= 0) onMove?.(id, target);
-    });
-    return (
-      <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
-        <PlanNotices
-          draft={draft}
-          failure={failure}
-          empty={draft.body.items.length === 0}
-          over={over}
-          news={news}
-          sparing={sparing}
-          onAdd={onAdd}
-          onFill={onFill}
-          onSpare={onSpare}
-          onNews={onNews}
-        />
-        {coverage && items.length > 0 ? <CoverageStrip coverage={coverage} onPress={onCoverage} /> : null}
-        <Stair
-          fit={fit}
-          context={context}
-          culprit={culprit}
-          body={draft.body}
-          selectedId={selectedId}
-          chosen={chosen}
-          onSelect={onSelect}
-        >
-          {onMove && !chosen ? <SortableStrips ids={ids} onMove={move} /> : null}
-        </Stair>
-      </ScrollView>
-    );
-  },
-  (a, b) =>
-    a.fit === b.fit &&
-    a.context === b.context &&
-    a.culprit?.line === b.culprit?.line &&
-    a.failure === b.failure &&
-    a.coverage === b.coverage &&
-    a.sparing === b.sparing &&
-    a.news === b.news &&
-    a.chosen === b.chosen &&
-    a.selectedId === b.selectedId &&
-    a.over === b.over &&
-    a.onMove === b.onMove &&
-    a.draft.body === b.draft.body &&
-    a.draft.conflict === b.draft.conflict &&
-    a.draft.failure === b.draft.failure &&
-    a.draft.restored === b.draft.restored,
-);
+const Climb = memo(function Climb(props: ClimbProps) {
+  const { body, fit, context, culprit, selectedId, coverage, chosen } = props;
+  const { onCoverage, onSelect, onMove } = props;
+  const { items } = body;
+  // In the order they are done; the same list as long as that is the same, so that dragging is not set up anew.
+  const order = fit.placements.map((p) => p.item.id).join(" ");
+  const ids = useMemo(() => order.split(" ").filter(Boolean), [order]);
+  const move = useStable((id: string, to: number) => {
+    const target = items.findIndex((i) => i.id === ids[to]);
+    if (target >= 0) onMove?.(id, target);
+  });
+  return (
+    <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
+      <PlanNotices {...props} />
+      {coverage && items.length > 0 ? <CoverageStrip coverage={coverage} onPress={onCoverage} /> : null}
+      <Stair
+        fit={fit}
+        context={context}
+        culprit={culprit}
+        body={body}
+        selectedId={selectedId}
+        chosen={chosen}
+        onSelect={onSelect}
+      >
+        {onMove && !chosen ? <SortableStrips ids={ids} onMove={move} /> : null}
+      </Stair>
+    </ScrollView>
+  );
+});

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from "react";
 import { KeepTemplate } from "~/features/fill/KeepTemplate";
 import { ShareWarmUp } from "~/features/share/ShareWarmUp";
+import { ShelfPicker } from "~/features/shelf/ShelfPicker";
 import { StartDetails } from "~/features/starts/form/StartDetails";
 import { CoverageList } from "~/features/warmup/dock/CoverageStrip";
 import { Spare } from "~/features/warmup/editing/Spare";
@@ -11,9 +12,8 @@ import { GivenUp } from "./dock/GivenUp";
 import { SelectedDrill, SelectedMoves } from "./editing/DrillPane";
 import { EarlierVersions } from "./editing/EarlierVersions";
 import { PlanSettings } from "./editing/PlanSettings";
-import { ShelfPicker } from "./editing/ShelfPicker";
 import { More } from "./More";
-import type { WarmUpModel } from "./useWarmUp";
+import type { WarmUpModel } from "./model/useWarmUp";
 
 // Loaded when it is first asked for.
 const FillSheet = lazy(() => import("~/features/fill/FillSheet"));

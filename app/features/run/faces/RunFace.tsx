@@ -1,14 +1,14 @@
 import { formatLength, formatMinus, spokenLength, waitPrompt } from "@tonodrome/core";
 import { Text, useWindowDimensions, View } from "react-native";
 import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
-import { type FootActions, footOf, RunFoot } from "~/features/run/presses/RunFoot";
 import type { Presses } from "~/features/run/presses/usePresses";
-import { RefitBar } from "~/features/run/refit/RefitBar";
 import { DrillFace } from "./DrillFace";
 import type { FaceModel } from "./faceModel";
 import { GateFace } from "./GateFace";
 import { PulseStrip } from "./PulseStrip";
 import { ReadyFace } from "./ReadyFace";
+import { RefitBar } from "./RefitBar";
+import { type FootActions, footOf, RunFoot } from "./RunFoot";
 import { WaitFace } from "./WaitFace";
 
 export interface RunFaceProps {

@@ -3,7 +3,7 @@ import type { Explanation, Trade } from "@tonodrome/core/fitting";
 import { useState } from "react";
 import { Text, View } from "react-native";
 import { askFit } from "~/features/fit/askFit";
-import type { WarmUpModel } from "~/features/warmup/useWarmUp";
+import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/Loading";
 

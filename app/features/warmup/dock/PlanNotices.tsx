@@ -1,17 +1,21 @@
-import type { Replacement } from "@tonodrome/core";
-import type { ShelfDrill } from "@tonodrome/core/api";
+import type { PlanBody, Replacement } from "@tonodrome/core";
+import type { Plan, ShelfDrill } from "@tonodrome/core/api";
 import { memo } from "react";
 import { View } from "react-native";
-import type { PlanDraft } from "~/data/planDraft";
 import { FillNews } from "~/features/fill/FillNews";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/Notice";
 
-interface PlanNoticesProps {
-  draft: PlanDraft;
+export interface PlanNoticesProps {
+  body: PlanBody;
+  /** The newer plan that a save ran into; null when there is none. */
+  conflict: Plan | null;
+  /** Why the plan could not be saved. */
+  unsaved: string | null;
+  /** Whether edits from an earlier visit are here and nothing was done about them yet. */
+  restored: boolean;
   /** Why the time available could not be saved. */
   failure: string | null;
-  empty: boolean;
   /** Whether the start has passed. */
   over: boolean;
   /** What the last fill had to say. */
@@ -22,13 +26,18 @@ interface PlanNoticesProps {
   onFill: () => void;
   onSpare: () => void;
   onNews: () => void;
+  onSave: () => void;
+  onKeepMine: () => void;
+  onTakeTheirs: () => void;
 }
 
 /** Whatever there is to know about the plan as a whole, above the stair. */
 export const PlanNotices = memo(function PlanNotices({
-  draft,
+  body,
+  conflict,
+  unsaved,
+  restored,
   failure,
-  empty,
   over,
   news,
   sparing,
@@ -36,34 +45,31 @@ export const PlanNotices = memo(function PlanNotices({
   onFill,
   onSpare,
   onNews,
+  onSave,
+  onKeepMine,
+  onTakeTheirs,
 }: PlanNoticesProps) {
-  const { conflict } = draft;
+  const empty = body.items.length === 0;
   return (
     <View className="gap-2 pb-2">
       {conflict ? (
         <Notice
           warn
-          text={`Someone else saved this warm-up while you were changing it: theirs is version ${conflict.version} with ${conflict.body.items.length} drills, yours has ${draft.body.items.length}. Nothing is lost: whichever you take, the other stays under More, Earlier versions.`}
+          text={`Someone else saved this warm-up while you were changing it: theirs is version ${conflict.version} with ${conflict.body.items.length} drills, yours has ${body.items.length}. Nothing is lost: whichever you take, the other stays under More, Earlier versions.`}
           actions={[
-            { label: "Keep mine", onPress: () => void draft.keepMine() },
-            { label: "Take theirs", onPress: draft.takeTheirs },
+            { label: "Keep mine", onPress: onKeepMine },
+            { label: "Take theirs", onPress: onTakeTheirs },
           ]}
         />
       ) : null}
-      {draft.failure ? (
-        <Notice
-          warn
-          text={draft.failure}
-          actions={[{ label: "Try again", onPress: () => void draft.save() }]}
-        />
-      ) : null}
+      {unsaved ? <Notice warn text={unsaved} actions={[{ label: "Try again", onPress: onSave }]} /> : null}
       {failure ? <Notice warn text={failure} /> : null}
-      {draft.restored && !conflict ? (
+      {restored && !conflict ? (
         <Notice
           text="Changes from earlier that were not saved are here again."
           actions={[
-            { label: "Save them", onPress: () => void draft.save() },
-            { label: "Drop them", onPress: draft.takeTheirs },
+            { label: "Save them", onPress: onSave },
+            { label: "Drop them", onPress: onTakeTheirs },
           ]}
         />
       ) : null}

@@ -1,6 +1,6 @@
 import { canSplit, circuitFault } from "@tonodrome/core";
 import { Text, View } from "react-native";
-import type { WarmUpModel } from "~/features/warmup/useWarmUp";
+import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
 
 /** What is done with several drills at once, in the place of the usual actions. */

@@ -10,7 +10,7 @@ import {
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { ScalesContext } from "~/features/dose/ladder/scales";
 import { DrillFacts } from "~/features/stair/DrillFacts";
-import type { WarmUpModel } from "~/features/warmup/useWarmUp";
+import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { DrillEditor } from "./DrillEditor";
 import { DrillMoves } from "./DrillMoves";
 

@@ -4,7 +4,7 @@ import { Button } from "~/ui/Button";
 import { Chip } from "~/ui/Chip";
 import { Section } from "~/ui/Section";
 import { Stepper } from "~/ui/Stepper";
-import { changeRunSettings, type RunSettings, useRunSettings } from "./runSettings";
+import { changeRunSettings, type RunSettings, useRunSettings } from "./device/runSettings";
 
 /** What is either on or off, and its name. */
 type Switch = [

@@ -1,8 +1,8 @@
 import { spokenLength } from "@tonodrome/core";
 import { Text, View } from "react-native";
-import type { FaceModel } from "~/features/run/faces/faceModel";
 import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
 import type { Presses } from "~/features/run/presses/usePresses";
+import type { FaceModel } from "./faceModel";
 
 interface RefitBarProps {
   model: FaceModel;

@@ -2,10 +2,10 @@ import type { Drill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
 import { useDrills } from "~/data/queries";
-import { DrillList } from "~/features/shelf/DrillList";
-import { NewDrill } from "~/features/shelf/NewDrill";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
+import { DrillList } from "./DrillList";
+import { NewDrill } from "./NewDrill";
 
 /** The shelf beside the plan: a press adds a drill, and the shelf stays open for the next. */
 export function ShelfPicker({ added, onAdd }: { added: ReadonlySet<string>; onAdd: (drill: Drill) => void }) {

@@ -1,9 +1,9 @@
 import { memo } from "react";
 import { changeRunSettings } from "~/features/run/device/runSettings";
-import type { FaceModel } from "~/features/run/faces/faceModel";
-import { capLeft, GatePresses } from "~/features/run/faces/GateFace";
-import { type Ground, Press } from "./Press";
-import type { Presses } from "./usePresses";
+import { type Ground, Press } from "~/features/run/presses/Press";
+import type { Presses } from "~/features/run/presses/usePresses";
+import type { FaceModel } from "./faceModel";
+import { capLeft, GatePresses } from "./GateFace";
 
 /** What is opened from the running screen. */
 export interface FootActions {

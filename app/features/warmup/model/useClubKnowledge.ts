@@ -1,0 +1,35 @@
+import type { Coverage, Fit, PlanBody, Replacement } from "@tonodrome/core";
+import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
+import { useMay } from "~/data/account";
+import { useEvents } from "~/data/building";
+import { useAthletes, useDrills } from "~/data/queries";
+import { useCoverage } from "./useCoverage";
+import { useSparing } from "./useSparing";
+
+/** What the club knows of the athlete and the event; nothing before it is read, and for whom it is not. */
+export interface ClubKnowledge {
+  athlete: Athlete | undefined;
+  event: ClubEvent | null;
+  drills: readonly ShelfDrill[];
+  coverage: Coverage | null;
+  /** For drills that load a part to be spared, what to do instead. */
+  sparing: readonly Replacement<ShelfDrill>[];
+}
+
+const NO_DRILLS: readonly ShelfDrill[] = [];
+
+/** Looks up what the club knows, and what that means for a plan as it fits. */
+export function useClubKnowledge(start: Start, body: PlanBody, fit: Fit, mayBuild: boolean): ClubKnowledge {
+  const athletes = useAthletes();
+  const events = useEvents();
+  const shelf = useDrills(useMay("read"));
+  const athlete = athletes.data?.find((a) => a.id === start.athlete.id);
+  const event = events.data?.find((e) => e.id === start.eventId) ?? null;
+  return {
+    athlete,
+    event,
+    drills: shelf.data ?? NO_DRILLS,
+    coverage: useCoverage(fit, event),
+    sparing: useSparing(start, body, mayBuild ? athlete : undefined, shelf.data),
+  };
+}

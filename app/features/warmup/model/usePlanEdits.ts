@@ -1,0 +1,130 @@
+import {
+  addDrill,
+  canSplit,
+  changeItem,
+  duplicateItems,
+  groupIntoCircuit,
+  moveItem,
+  moveItems,
+  type PlanBody,
+  type PlanItem,
+  type Replacement,
+  removeItems,
+  replaceItem,
+  splitItem,
+} from "@tonodrome/core";
+import type { Drill, ShelfDrill } from "@tonodrome/core/api";
+import { useState } from "react";
+import { v4 as uuid } from "uuid";
+import type { PlanDraft } from "~/data/planDraft";
+import { nudgeDose } from "~/features/dose/nudgeDose";
+import { useStable } from "~/ui/useStable";
+import type { useSelection } from "./useSelection";
+
+/** What can be done with one drill or with several at once. */
+export type Deed = "copy" | "circuit" | "split" | "earlier" | "later" | "remove";
+
+/** Everything that changes the plan. */
+export interface PlanEdits {
+  /** What the last fill had to say. */
+  news: readonly string[] | null;
+  move: (itemId: string, toIndex: number) => void;
+  /** Changes the selected drill. */
+  change: (more: Partial<PlanItem>) => void;
+  /** The same for any drill, and taking it out. */
+  changeDrill: (itemId: string, more: Partial<PlanItem>) => void;
+  removeDrill: (itemId: string) => void;
+  /** More or less of the selected drill. */
+  dose: (steps: 1 | -1) => void;
+  add: (drill: Drill) => void;
+  remove: () => void;
+  /** Puts another drill of the shelf in the place of the selected one. */
+  swap: (drill: ShelfDrill) => void;
+  replace: (list: readonly Replacement<ShelfDrill>[]) => void;
+  fill: (body: PlanBody, news: readonly string[]) => void;
+  forgetNews: () => void;
+  /** Does something with the drills chosen, or with the selected one. */
+  deed: (deed: Deed) => void;
+}
+
+const DEEDS: Record<Deed, (body: PlanBody, ids: readonly string[]) => PlanBody> = {
+  copy: (body, ids) => duplicateItems(body, ids, uuid),
+  circuit: (body, ids) => groupIntoCircuit(body, ids, uuid),
+  split: (body, ids) =>
+    body.items.reduce(
+      (now, i) => (ids.includes(i.id) && canSplit(i) ? splitItem(now, i.id, uuid) : now),
+      body,
+    ),
+  earlier: (body, ids) => moveItems(body, ids, -1),
+  later: (body, ids) => moveItems(body, ids, 1),
+  remove: removeItems,
+};
+
+/** Deeds after which what was chosen is no longer there. */
+const ENDING: ReadonlySet<Deed> = new Set(["circuit", "split", "remove"]);
+
+/** What was replaced by what, the number first. */
+function sparedWords(list: readonly Replacement<ShelfDrill>[]): string[] {
+  const all = list.map(({ item, to }) => (to ? `${item.name} → ${to.name}.` : `${item.name} left out.`));
+  return [`${list.length} ${list.length === 1 ? "drill" : "drills"} replaced or left out.`, ...all];
+}
+
+/** @param close closes whatever sheet is open */
+export function usePlanEdits(
+  { body, edit }: Pick<PlanDraft, "body" | "edit">,
+  { selectedId, index, chosen, put, clear }: ReturnType<typeof useSelection>,
+  mayBuild: boolean,
+  close: () => void,
+): PlanEdits {
+  const [news, setNews] = useState<readonly string[] | null>(null);
+  const change = useStable((more: Partial<PlanItem>) => edit((b) => changeItem(b, selectedId ?? "", more)));
+  return {
+    news,
+    change,
+    move: useStable((itemId: string, toIndex: number) => {
+      if (mayBuild) edit((b) => moveItem(b, itemId, toIndex));
+    }),
+    dose: useStable((steps: 1 | -1) => {
+      const item = body.items[index];
+      if (item && mayBuild) change({ dose: nudgeDose(item.dose, steps) });
+    }),
+    add: useStable((drill: Drill) => edit((b) => addDrill(b, drill, uuid).body)),
+    changeDrill: useStable((itemId: string, more: Partial<PlanItem>) =>
+      edit((b) => changeItem(b, itemId, more)),
+    ),
+    removeDrill: useStable((itemId: string) => edit((b) => removeItems(b, [itemId]))),
+    remove: useStable(() => {
+      if (index < 0 || !mayBuild) return;
+      edit((b) => removeItems(b, [selectedId ?? ""]));
+      put(body.items[index + 1]?.id ?? body.items[index - 1]?.id ?? null);
+      close();
+    }),
+    swap: useStable((drill: ShelfDrill) => edit((b) => replaceItem(b, selectedId ?? "", drill))),
+    replace: useStable((list: readonly Replacement<ShelfDrill>[]) => {
+      edit((b) =>
+        list.reduce(
+          (now, { item, to }) => (to ? replaceItem(now, item.id, to) : removeItems(now, [item.id])),
+          b,
+        ),
+      );
+      setNews(sparedWords(list));
+      close();
+    }),
+    fill: useStable((filled: PlanBody, said: readonly string[]) => {
+      edit(() => filled);
+      setNews(said);
+      put(null);
+      close();
+    }),
+    forgetNews: useStable(() => setNews(null)),
+    deed: useStable((deed: Deed) => {
+      const ids = chosen ? [...chosen] : selectedId ? [selectedId] : [];
+      if (!mayBuild || ids.length === 0) return;
+      edit((b) => DEEDS[deed](b, ids));
+      if (!ENDING.has(deed)) return;
+      put(null);
+      if (chosen) clear();
+      else close();
+    }),
+  };
+}

@@ -1,0 +1,54 @@
+import type { PlanItem } from "@tonodrome/core";
+import { useState } from "react";
+import { useStable } from "~/ui/useStable";
+
+/** Which drill is open, or which several are chosen. */
+export interface Selection {
+  selectedId: string | null;
+  /** Its line in the plan; −1 where none is selected. */
+  index: number;
+  /** Ids of several drills chosen at once; null when drills are opened by a press. */
+  chosen: ReadonlySet<string> | null;
+  /** Selects the drill this many places further down. */
+  step: (by: number) => void;
+  /** Begins or ends choosing several. */
+  choose: (on: boolean) => void;
+}
+
+/** @param onOpen told when a drill is opened by a press */
+export function useSelection(
+  items: readonly PlanItem[],
+  onOpen: () => void,
+): Selection & {
+  select: (itemId: string) => void;
+  /** Selects a drill, or none, without opening it. */
+  put: (itemId: string | null) => void;
+  /** Of several chosen none any more. */
+  clear: () => void;
+} {
+  const [selectedId, put] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
+  const index = items.findIndex((i) => i.id === selectedId);
+  return {
+    selectedId,
+    index,
+    chosen,
+    put,
+    clear: useStable(() => setChosen(new Set())),
+    choose: useStable((on: boolean) => setChosen(on ? new Set() : null)),
+    select: useStable((itemId: string) => {
+      if (chosen) {
+        const next = new Set(chosen);
+        if (!next.delete(itemId)) next.add(itemId);
+        setChosen(next);
+        return;
+      }
+      put(itemId);
+      onOpen();
+    }),
+    step: useStable((by: number) => {
+      const to = Math.min(Math.max(0, index + by), items.length - 1);
+      put(items[to]?.id ?? null);
+    }),
+  };
+}

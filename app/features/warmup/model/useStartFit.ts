@@ -1,0 +1,80 @@
+import { contextOf, type Fit, type FitContext, type PlanBody } from "@tonodrome/core";
+import { LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
+import type { Explanation } from "@tonodrome/core/fitting";
+import { useMemo, useState } from "react";
+import { useSaveStart } from "~/data/queries";
+import { useNow } from "~/data/useNow";
+import { useExplanation } from "~/features/fit/useExplanation";
+import { SLIDER_MINUTES, useFit } from "~/features/fit/useFit";
+import { useStable } from "~/ui/useStable";
+
+/** A plan fitted to a start, and the time it is fitted to. */
+export interface StartFit {
+  /** What the day allows. */
+  context: FitContext;
+  fit: Fit;
+  /** False while limits on totals are still being reckoned with. */
+  isBest: boolean;
+  /** How far the worker is with it, or else with every other time, from 0 to 1; null while there is nothing to tell. */
+  share: number | null;
+  /** What it gave up and why; of the fit before until there is one of this, null before the first. */
+  explanation: Explanation | null;
+  now: number;
+  untilStart: number;
+  /** Time available, minutes, as the slider has it. */
+  minutes: number;
+  mostMinutes: number;
+  isCapped: boolean;
+  /** Whether the time available is another than the one that is saved. */
+  newMinutes: boolean;
+  saving: boolean;
+  /** Why the time available could not be saved. */
+  failure: string | null;
+  setMinutes: (minutes: number) => void;
+}
+
+/** Fits a plan to the time before a start: the time that is saved, or another that is tried. */
+export function useStartFit(
+  start: Start,
+  plan: PlanBody,
+  mayBuild: boolean,
+): StartFit & { saveMinutes: () => void } {
+  const now = useNow();
+  const saveStart = useSaveStart();
+  const [wanted, setMinutes] = useState<number | null>(null);
+  const startsAt = Date.parse(start.startsAt);
+  const saved = Math.round((startsAt - Date.parse(start.readyAt)) / 60_000);
+  const minutes = wanted ?? saved;
+  const mostMinutes = Math.max(SLIDER_MINUTES, saved);
+  const untilStart = Math.floor((startsAt - now) / 1000);
+  const isCapped = untilStart > 0 && untilStart < minutes * 60;
+  const context = useMemo(() => contextOf(start), [start]);
+  const { fit, isBest, share } = useFit({
+    plan,
+    context,
+    availableSeconds: isCapped ? untilStart : minutes * 60,
+    horizonSeconds: mostMinutes * 60 + 300,
+  });
+  const explanation = useExplanation(plan, context, fit.availableSeconds);
+  return {
+    context,
+    fit,
+    isBest,
+    share,
+    explanation,
+    now,
+    untilStart,
+    minutes,
+    mostMinutes,
+    isCapped,
+    newMinutes: mayBuild && wanted !== null && wanted !== saved,
+    saving: saveStart.isPending,
+    failure: saveStart.error?.message ?? null,
+    setMinutes,
+    saveMinutes: useStable(() => {
+      if (wanted === null || wanted === saved) return;
+      const readyAt = new Date(startsAt - Math.min(wanted * 60, LONGEST_AVAILABLE) * 1000).toISOString();
+      saveStart.mutate({ start, changes: { readyAt } }, { onSuccess: () => setMinutes(null) });
+    }),
+  };
+}

@@ -1,0 +1,93 @@
+import type { Placement } from "@tonodrome/core";
+import type { Start } from "@tonodrome/core/api";
+import { useRouter } from "expo-router";
+import { useState } from "react";
+import { useMay } from "~/data/account";
+import { type PlanDraft, usePlanDraft } from "~/data/planDraft";
+import { useOpenRun } from "~/data/runStore";
+import { useStartRun } from "~/features/run/useStartRun";
+import { useStable } from "~/ui/useStable";
+import { useWide } from "~/ui/useWide";
+import { type ClubKnowledge, useClubKnowledge } from "./useClubKnowledge";
+import { type PlanEdits, usePlanEdits } from "./usePlanEdits";
+import { type Selection, useSelection } from "./useSelection";
+import { type StartFit, useStartFit } from "./useStartFit";
+
+/** The sheet that lies over the warm-up, if any. */
+export type OpenSheet =
+  | "drill"
+  | "shelf"
+  | "given-up"
+  | "more"
+  | "settings"
+  | "versions"
+  | "share"
+  | "keys"
+  | "fill"
+  | "template"
+  | "start"
+  | "day"
+  | "coverage"
+  | "spare"
+  | null;
+
+export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowledge {
+  start: Start;
+  /** Whether one may change the warm-up, and whether one may run it. */
+  mayBuild: boolean;
+  mayRun: boolean;
+  draft: PlanDraft;
+  running: boolean;
+  selected: Placement | null;
+  select: (itemId: string) => void;
+  sheet: OpenSheet;
+  open: (sheet: OpenSheet) => void;
+  save: () => void;
+  run: () => void;
+}
+
+/** Everything that a warm-up is and that can be done with it, apart from how it looks. */
+export function useWarmUp(start: Start): WarmUpModel {
+  const router = useRouter();
+  const startRun = useStartRun();
+  const wide = useWide();
+  const mayBuild = useMay("build");
+  const mayRun = useMay("run");
+  const draft = usePlanDraft(start);
+  const openRun = useOpenRun(start);
+  const [sheet, open] = useState<OpenSheet>(null);
+  const { body } = draft;
+  const selection = useSelection(body.items, () => open(wide ? null : "drill"));
+  const close = useStable(() => open(null));
+  const edits = usePlanEdits(draft, selection, mayBuild, close);
+  const { saveMinutes, ...fitted } = useStartFit(start, body, mayBuild);
+  const { fit, isBest, context } = fitted;
+  const known = useClubKnowledge(start, body, fit, mayBuild);
+  return {
+    ...fitted,
+    ...selection,
+    ...edits,
+    ...known,
+    start,
+    mayBuild,
+    mayRun,
+    draft,
+    running: openRun !== null,
+    selected: fit.placements.find((p) => p.item.id === selection.selectedId) ?? null,
+    choose: useStable((on: boolean) => {
+      selection.choose(on);
+      open(null);
+    }),
+    sheet,
+    open,
+    save: useStable(async () => {
+      if (await draft.save()) saveMinutes();
+    }),
+    run: useStable(() => {
+      if (!mayRun) return;
+      if (openRun) router.push(`/run/${openRun}`);
+      else if (fit.workSeconds === 0) open(body.items.length === 0 ? "shelf" : "given-up");
+      else startRun({ start, plan: body, context, fit, isBest, event: known.event });
+    }),
+  };
+}
