@@ -1,5 +1,5 @@
 import type { FastifyInstance } from "fastify";
-import { Refusal } from "./errors";
+import { Refusal } from "./errors/refusal";
 
 /** A request's body has to be there so soon after its head, milliseconds: a slow one holds nothing up for longer. Custom. */
 const PATIENCE = 30_000;

@@ -1,10 +1,10 @@
 import { fileURLToPath } from "node:url";
 import { makeOwnerLink, ownerlessClubs } from "./access/ownerLink";
 import { buildApp } from "./app";
-import { readConfig } from "./config";
 import { connect } from "./db/connect";
 import { migrate } from "./db/migrate";
 import { prepareDemo } from "./demo/demoRows";
+import { readConfig } from "./process/config";
 import { keepPurged } from "./upkeep/purge";
 
 /** Requests that are not answered this long after the server was told to stop are given up, milliseconds. */

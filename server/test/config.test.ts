@@ -1,4 +1,4 @@
-import { readConfig } from "../src/config";
+import { readConfig } from "../src/process/config";
 
 const needed = { DATABASE_URL: "postgresql://x", TONODROME_SECRET: "a".repeat(32) };
 const read = (more: Record<string, string>) => readConfig({ ...needed, ...more });

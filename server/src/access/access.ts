@@ -1,7 +1,7 @@
 import { type Action, may } from "@tonodrome/core/api";
 import type { FastifyInstance, FastifyReply, FastifyRequest } from "fastify";
 import type { Database } from "../db/connect";
-import { notFound, Refusal } from "../errors";
+import { notFound, Refusal } from "../errors/refusal";
 import type { Limits } from "./limits";
 import { machineOf } from "./machine";
 import { checkOrigin } from "./origin";

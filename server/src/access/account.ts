@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import type { Join } from "@tonodrome/core/api";
 import { QueryTypes, type Transaction, UniqueConstraintError } from "sequelize";
 import type { Database } from "../db/connect";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 import { hashPassword } from "./password";
 import { endRights } from "./rights";
 

@@ -5,7 +5,7 @@ import { runEventSchema, runPlanSchema, settingSchema } from "@tonodrome/core/ap
 import type { Model, ModelStatic, Transaction, WhereOptions } from "sequelize";
 import type { z } from "zod";
 import type { Database } from "../db/connect";
-import { notFound } from "../errors";
+import { notFound } from "../errors/refusal";
 import { mapTexts } from "../validation/mapTexts";
 
 /** Rows rewritten at a time. */

@@ -1,5 +1,5 @@
 import type { FastifyRequest } from "fastify";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 
 /**
  * Refuses what is asked by a name that is not this server's: a page elsewhere can make its own name lead here.

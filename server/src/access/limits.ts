@@ -1,8 +1,8 @@
 import { createHmac } from "node:crypto";
 import { RateLimiterMemory, RateLimiterPostgres, RateLimiterRes } from "rate-limiter-flexible";
-import type { Config } from "../config";
 import type { Database } from "../db/connect";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
+import type { Config } from "../process/config";
 import { machineOf } from "./machine";
 
 /** A try at a password: whose, from where, and whether from a device on which it was right before. */

@@ -1,7 +1,7 @@
 import type { Me } from "@tonodrome/core/api";
 import { QueryTypes, type Transaction } from "sequelize";
 import type { Database } from "../db/connect";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 
 /** Who somebody is and the clubs they belong to. @throws Refusal `signed_out` when the account is gone */
 export async function meOf(

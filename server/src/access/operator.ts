@@ -1,7 +1,7 @@
 import { QueryTypes } from "sequelize";
-import { readConfig } from "../config";
 import { connect } from "../db/connect";
 import { migrate } from "../db/migrate";
+import { readConfig } from "../process/config";
 import { makeOwnerLink } from "./ownerLink";
 import { makeResetLink } from "./passwordReset";
 

@@ -1,5 +1,5 @@
 import type { FastifyRequest } from "fastify";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 
 /**
  * Refuses a write that another site's page makes with this one's cookies. A browser always says where a write comes

@@ -1,6 +1,6 @@
 import type { Transaction } from "sequelize";
 import type { Database } from "../db/connect";
-import { notFound, Refusal } from "../errors";
+import { notFound, Refusal } from "../errors/refusal";
 
 /**
  * Takes turns with everybody else who changes who is in a club, or whether it is there.

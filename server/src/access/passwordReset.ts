@@ -1,6 +1,6 @@
 import { QueryTypes, type Transaction } from "sequelize";
 import type { Database } from "../db/connect";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 import { hashPassword } from "./password";
 import { checkStrength } from "./passwordStrength";
 import { endSessions } from "./session";

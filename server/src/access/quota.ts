@@ -1,7 +1,7 @@
 import { MOST } from "@tonodrome/core/api";
 import type { Model, ModelStatic, Transaction, WhereOptions } from "sequelize";
 import type { Database } from "../db/connect";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 
 /** What of each kind there is, in words. */
 const WORDS = {

@@ -1,5 +1,9 @@
 import { CLUB_FILE_VERSION, type ClubHead, type ClubRecord, MOST } from "@tonodrome/core/api";
 import { type Model, type ModelStatic, Op, QueryTypes, Transaction } from "sequelize";
+import { toAthlete } from "../answers/athlete";
+import { toDrill } from "../answers/drill";
+import { toEvent } from "../answers/event";
+import { toTemplate } from "../answers/template";
 import type { Database } from "../db/connect";
 import type {
   AthleteRow,
@@ -11,10 +15,6 @@ import type {
   StartRow,
   TemplateRow,
 } from "../db/models/rows";
-import { toAthlete } from "../resources/athletes";
-import { toDrill } from "../resources/drills";
-import { toEvent } from "../resources/events";
-import { toTemplate } from "../resources/templates";
 
 /** Rows read at a time: what is held of a club at any moment. */
 const TOGETHER = 50;

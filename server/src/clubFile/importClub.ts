@@ -3,7 +3,7 @@ import { type ClubRecord, MOST, MOST_AHEAD } from "@tonodrome/core/api";
 import { QueryTypes, type Transaction } from "sequelize";
 import { full, type Kept } from "../access/quota";
 import type { Database } from "../db/connect";
-import { notFound, Refusal } from "../errors";
+import { notFound, Refusal } from "../errors/refusal";
 import type { ClubReading, Placed } from "./readClubFile";
 
 /** Rows written with one statement, and about how many characters of them. */

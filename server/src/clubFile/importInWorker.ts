@@ -1,6 +1,6 @@
 import { Worker } from "node:worker_threads";
 import type { ApiError } from "@tonodrome/core/api";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 import type { Importer } from "./importClub";
 
 /** The next bytes of the file; null at its end. */

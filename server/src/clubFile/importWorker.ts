@@ -1,6 +1,6 @@
 import { parentPort, workerData } from "node:worker_threads";
 import { connect } from "../db/connect";
-import { apiErrorOf, Refusal } from "../errors";
+import { apiErrorOf, Refusal } from "../errors/refusal";
 import { type Importer, importClub } from "./importClub";
 import type { FromWorker, ToWorker } from "./importInWorker";
 import { readClubFile } from "./readClubFile";

@@ -8,7 +8,7 @@ import {
   oldClubFileSchema,
   recordsOf,
 } from "@tonodrome/core/api";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 import { readValue, refusalOf } from "../validation/validate";
 
 /** A record of a file and where it stands in it. */

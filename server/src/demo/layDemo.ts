@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { Transaction } from "sequelize";
 import type { Database } from "../db/connect";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 import { PURGE_DEMOS } from "../upkeep/purge";
 import { demoRows } from "./demoRows";
 import { peopleRows } from "./people";

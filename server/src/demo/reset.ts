@@ -1,6 +1,6 @@
-import { readConfig } from "../config";
 import { connect } from "../db/connect";
 import { migrate } from "../db/migrate";
+import { readConfig } from "../process/config";
 import { clearDemos } from "./layDemo";
 
 const { databaseUrl } = readConfig(process.env);

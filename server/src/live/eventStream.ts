@@ -1,7 +1,7 @@
 import { PassThrough } from "node:stream";
 import type { FastifyReply, FastifyRequest } from "fastify";
 import { machineOf } from "../access/machine";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 import type { Change, Changes } from "./changes";
 
 /** How often an open stream shows that it is alive, and asks whether it may still be open, milliseconds. */

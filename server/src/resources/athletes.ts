@@ -2,7 +2,6 @@ import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import { noProfile } from "@tonodrome/core";
 import {
-  type Athlete,
   athleteInputSchema,
   athleteListSchema,
   athleteSchema,
@@ -16,11 +15,12 @@ import { placeOf } from "../access/access";
 import { anonymise } from "../access/anonymise";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
+import { toAthlete } from "../answers/athlete";
 import type { Database } from "../db/connect";
-import type { AthleteRow } from "../db/models/rows";
-import { notFound, Refusal, versionConflict } from "../errors";
+import { notFound, Refusal } from "../errors/refusal";
 import type { Change } from "../live/changes";
-import { judge, write } from "../write";
+import { write } from "../write/write";
+import { writeVersioned } from "../write/writeVersioned";
 import type { Resource } from "./context";
 import { checkEvents } from "./events";
 
@@ -76,26 +76,21 @@ export const athletes: Resource = (context) => (app, _options, done) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
       const { version, ...wanted } = request.body;
-      const change = async (transaction: Transaction) => {
-        const found = await models.Athlete.findOne({
-          where: { id, clubId },
-          transaction,
-          lock: transaction.LOCK.UPDATE,
+      const change = (transaction: Transaction) =>
+        writeVersioned(transaction, {
+          what: "athlete",
+          against: version,
+          find: (locked) => models.Athlete.findOne({ where: { id, clubId }, ...locked }),
+          answer: toAthlete,
+          isSame: ({ name, profile }) => isDeepStrictEqual({ name, profile }, wanted),
+          change: async (row, next) => {
+            await checkEvents(context, wanted.profile.eventIds, clubId, "profile.eventIds", transaction);
+            await row.update({ ...wanted, version: next }, { transaction });
+            const detail = { version: next };
+            await audit(context, transaction, request, "athlete.change", { clubId, id, detail });
+            return toAthlete(row);
+          },
         });
-        if (!found) throw notFound("athlete");
-        const { name, profile } = found;
-        const judged = judge(found.version, version, () => isDeepStrictEqual({ name, profile }, wanted));
-        if (judged === "repeated") return toAthlete(found);
-        if (judged === "stale") throw versionConflict("athlete", toAthlete(found));
-        await checkEvents(context, wanted.profile.eventIds, clubId, "profile.eventIds", transaction);
-        await found.update({ ...wanted, version: version + 1 }, { transaction });
-        await audit(context, transaction, request, "athlete.change", {
-          clubId,
-          id,
-          detail: { version: version + 1 },
-        });
-        return toAthlete(found);
-      };
       return write(context, reply, change, after(clubId, "athletes", "starts"));
     },
   );
@@ -137,11 +132,6 @@ export const athletes: Resource = (context) => (app, _options, done) => {
   );
   done();
 };
-
-/** The answer for an athlete's row. */
-export function toAthlete({ id, version, name, profile }: AthleteRow): Athlete {
-  return { id, version, name, profile };
-}
 
 /** @throws Refusal `invalid_input` at `athleteId` when a named athlete is not in the club */
 export async function checkAthlete(

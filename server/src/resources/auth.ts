@@ -17,8 +17,8 @@ import { resetPassword } from "../access/passwordReset";
 import { checkStrength } from "../access/passwordStrength";
 import { beginSession, endSession, findSession } from "../access/session";
 import { layDemo } from "../demo/layDemo";
-import { notFound, Refusal } from "../errors";
-import { write } from "../write";
+import { notFound, Refusal } from "../errors/refusal";
+import { write } from "../write/write";
 import type { Resource } from "./context";
 
 const config = { access: "anybody" } as const;

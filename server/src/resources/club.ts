@@ -9,8 +9,8 @@ import { placeOf, sessionOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkHasOwner, lockClub } from "../access/ownership";
 import { endRights } from "../access/rights";
-import { notFound, Refusal } from "../errors";
-import { write } from "../write";
+import { notFound, Refusal } from "../errors/refusal";
+import { write } from "../write/write";
 import type { Resource } from "./context";
 
 const params = clubParamsSchema;

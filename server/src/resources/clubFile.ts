@@ -5,7 +5,7 @@ import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { exportClub } from "../clubFile/exportClub";
 import { importInWorker } from "../clubFile/importInWorker";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 import type { Resource } from "./context";
 
 /** An account is new for so long. */

@@ -1,8 +1,8 @@
 import type { FastifyPluginCallbackZod } from "fastify-type-provider-zod";
 import type { Limits } from "../access/limits";
-import type { Config } from "../config";
 import type { Database } from "../db/connect";
 import type { Changes } from "../live/changes";
+import type { Config } from "../process/config";
 
 /** What of the configuration resources go by. */
 type Settings = Pick<

@@ -1,9 +1,8 @@
 import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
-import { drillContent, linkFault } from "@tonodrome/core";
+import { linkFault } from "@tonodrome/core";
 import {
   clubParamsSchema,
-  type Drill,
   type DrillInput,
   drillInputSchema,
   drillListSchema,
@@ -15,10 +14,11 @@ import { QueryTypes, type Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
+import { contentOf, toDrill } from "../answers/drill";
 import type { Database } from "../db/connect";
-import type { DrillRow } from "../db/models/rows";
-import { notFound, Refusal, versionConflict } from "../errors";
-import { judge, write } from "../write";
+import { Refusal } from "../errors/refusal";
+import { write } from "../write/write";
+import { writeVersioned } from "../write/writeVersioned";
 import type { Resource } from "./context";
 
 /** How many of a club's warm-ups are looked through, newest first, for what is used. */
@@ -83,51 +83,34 @@ export const drills: Resource = (context) => (app, _options, done) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
       const { version, ...wanted } = request.body;
-      const change = async (transaction: Transaction) => {
-        const found = await models.Drill.findOne({
-          where: { id, clubId },
-          transaction,
-          lock: transaction.LOCK.UPDATE,
+      const change = (transaction: Transaction) =>
+        writeVersioned(transaction, {
+          what: "drill",
+          against: version,
+          find: (locked) => models.Drill.findOne({ where: { id, clubId }, ...locked }),
+          answer: toDrill,
+          isSame: (row) => isDeepStrictEqual({ archived: row.archived, ...contentOf(row) }, wanted),
+          change: async (row, next, before) => {
+            await checkLinks(context, { id, clubId, ...wanted }, transaction);
+            await row.update(
+              { ...wanted, details: wanted.details ?? null, version: next, changedAt: new Date() },
+              { transaction },
+            );
+            const deed = deedOf(before.archived, wanted.archived);
+            await audit(context, transaction, request, deed, { clubId, id, detail: { version: next } });
+            return toDrill(row);
+          },
         });
-        if (!found) throw notFound("drill");
-        const now = { archived: found.archived, ...contentOf(found) };
-        const judged = judge(found.version, version, () => isDeepStrictEqual(now, wanted));
-        if (judged === "repeated") return toDrill(found);
-        if (judged === "stale") throw versionConflict("drill", toDrill(found));
-        const wasArchived = found.archived;
-        await checkLinks(context, { id, clubId, ...wanted }, transaction);
-        await found.update(
-          { ...wanted, details: wanted.details ?? null, version: version + 1, changedAt: new Date() },
-          { transaction },
-        );
-        const deed =
-          wasArchived === wanted.archived
-            ? "drill.change"
-            : wanted.archived
-              ? "drill.archive"
-              : "drill.restore";
-        await audit(context, transaction, request, deed, { clubId, id, detail: { version: version + 1 } });
-        return toDrill(found);
-      };
       return write(context, reply, change, after(clubId));
     },
   );
   done();
 };
 
-/** Its content as it was sent: what is not known of it is left out. */
-function contentOf(row: DrillRow) {
-  const { name, phase, priority, intensity, dose, focus, place, details } = row;
-  return drillContent({
-    name,
-    phase,
-    priority,
-    intensity,
-    dose,
-    focus,
-    place,
-    details: details ?? undefined,
-  });
+/** What a change of a drill is called in the trail. */
+function deedOf(wasArchived: boolean, isArchived: boolean) {
+  if (wasArchived === isArchived) return "drill.change";
+  return isArchived ? "drill.archive" : "drill.restore";
 }
 
 /**
@@ -154,10 +137,4 @@ async function checkLinks(
   const shelf = rows.map((row) => ({ id: row.id, name: row.name, details: row.details ?? undefined }));
   const fault = linkFault(drill, shelf);
   if (fault) throw new Refusal("invalid_input", fault.message, { path: `details.${fault.link}` });
-}
-
-/** The answer for a drill's row. */
-export function toDrill(row: DrillRow): Drill {
-  const { id, version, archived, changedAt } = row;
-  return { id, version, archived, changedAt: changedAt.toISOString(), ...contentOf(row) };
 }

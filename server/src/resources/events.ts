@@ -1,7 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import {
-  type ClubEvent,
   clubParamsSchema,
   type EventInput,
   eventInputSchema,
@@ -14,10 +13,11 @@ import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
+import { toEvent } from "../answers/event";
 import type { Database } from "../db/connect";
-import type { EventTypeRow } from "../db/models/rows";
-import { notFound, Refusal, versionConflict } from "../errors";
-import { judge, write } from "../write";
+import { Refusal } from "../errors/refusal";
+import { write } from "../write/write";
+import { writeVersioned } from "../write/writeVersioned";
 import type { Resource } from "./context";
 
 /** The club's events. */
@@ -69,28 +69,22 @@ export const events: Resource = (context) => (app, _options, done) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
       const { version, archived, ...input } = request.body;
-      const change = async (transaction: Transaction) => {
-        const found = await models.EventType.findOne({
-          where: { id, clubId },
-          transaction,
-          lock: transaction.LOCK.UPDATE,
+      const wanted = { archived, ...columns(input) };
+      const change = (transaction: Transaction) =>
+        writeVersioned(transaction, {
+          what: "event",
+          against: version,
+          find: (locked) => models.EventType.findOne({ where: { id, clubId }, ...locked }),
+          answer: toEvent,
+          isSame: (row) =>
+            isDeepStrictEqual({ archived: row.archived, name: row.name, body: row.body }, wanted),
+          change: async (row, next) => {
+            await row.update({ ...wanted, version: next }, { transaction });
+            const detail = { version: next };
+            await audit(context, transaction, request, "event.change", { clubId, id, detail });
+            return toEvent(row);
+          },
         });
-        if (!found) throw notFound("event");
-        const wanted = { archived, ...columns(input) };
-        const { name, body } = found;
-        const judged = judge(found.version, version, () =>
-          isDeepStrictEqual({ archived: found.archived, name, body }, wanted),
-        );
-        if (judged === "repeated") return toEvent(found);
-        if (judged === "stale") throw versionConflict("event", toEvent(found));
-        await found.update({ ...wanted, version: version + 1 }, { transaction });
-        await audit(context, transaction, request, "event.change", {
-          clubId,
-          id,
-          detail: { version: version + 1 },
-        });
-        return toEvent(found);
-      };
       return write(context, reply, change, after(clubId));
     },
   );
@@ -99,11 +93,6 @@ export const events: Resource = (context) => (app, _options, done) => {
 
 function columns({ name, ...body }: Omit<EventInput, "id">) {
   return { name, body };
-}
-
-/** The answer for an event's row. */
-export function toEvent({ id, version, archived, name, body }: EventTypeRow): ClubEvent {
-  return { id, version, archived, name, ...body };
 }
 
 /** @throws Refusal `invalid_input` at `path` when one of the events named is not in the club */

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 import type { Resource } from "./context";
 
 /** A database that has not answered by then is away, milliseconds: a balancer does not wait longer. */

@@ -27,8 +27,8 @@ import { standsSql } from "../access/rights";
 import { beginSession } from "../access/session";
 import { hashOf, newToken } from "../access/token";
 import type { InviteRow } from "../db/models/rows";
-import { notFound, Refusal } from "../errors";
-import { write } from "../write";
+import { notFound, Refusal } from "../errors/refusal";
+import { write } from "../write/write";
 import { checkAthlete } from "./athletes";
 import type { Resource } from "./context";
 

@@ -18,8 +18,8 @@ import { checkStrength } from "../access/passwordStrength";
 import { checkRoom } from "../access/quota";
 import { beginSession, endSession, endSessions } from "../access/session";
 import type { UserRow } from "../db/models/rows";
-import { notFound, Refusal } from "../errors";
-import { write } from "../write";
+import { notFound, Refusal } from "../errors/refusal";
+import { write } from "../write/write";
 import type { Resource } from "./context";
 
 const config = { access: "signed-in" } as const;

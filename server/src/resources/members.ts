@@ -13,8 +13,8 @@ import { audit } from "../access/audit";
 import { checkHasOwner, lockClub } from "../access/ownership";
 import { endRights } from "../access/rights";
 import type { MemberRow, UserRow } from "../db/models/rows";
-import { notFound, Refusal } from "../errors";
-import { write } from "../write";
+import { notFound, Refusal } from "../errors/refusal";
+import { write } from "../write/write";
 import { checkAthlete } from "./athletes";
 import type { Resource } from "./context";
 

@@ -2,7 +2,6 @@ import { isDeepStrictEqual } from "node:util";
 import {
   idParamsSchema,
   MOST,
-  type Plan,
   planEditListSchema,
   planEditQuerySchema,
   planSchema,
@@ -12,9 +11,10 @@ import { Op, type Transaction } from "sequelize";
 import { placeOf, sessionOf } from "../access/access";
 import { audit } from "../access/audit";
 import type { Along } from "../access/session";
-import type { PlanRow } from "../db/models/rows";
-import { notFound, versionConflict } from "../errors";
-import { judge, write } from "../write";
+import { toPlan } from "../answers/plan";
+import { notFound } from "../errors/refusal";
+import { write } from "../write/write";
+import { writeVersioned } from "../write/writeVersioned";
 import type { Resource } from "./context";
 
 const params = idParamsSchema;
@@ -49,37 +49,38 @@ export const plans: Resource = (context) => (app, _options, done) => {
       const { version, body } = request.body;
       const { id } = request.params;
       let startId = "";
-      const save = async (transaction: Transaction) => {
-        const row = await models.Plan.findOne({
-          where: { id, clubId },
-          transaction,
-          lock: transaction.LOCK.UPDATE,
-        });
-        if (!row) throw notFound("plan");
-        startId = row.startId;
-        const judged = judge(row.version, version, () => isDeepStrictEqual(row.body, body));
-        if (judged === "repeated") return toPlan(row);
-        const edit = { clubId, planId: id, body };
-        if (judged === "stale") {
-          const kept = await models.PlanEdit.findAll({
-            where: { clubId, planId: id, version, outcome: "refused" },
-            transaction,
-          });
-          // A client that asks again is refused again, but its edit need not be kept twice.
-          if (!kept.some((k) => isDeepStrictEqual(k.body, body))) {
+      const edit = { clubId, planId: id, body };
+      const save = (transaction: Transaction) =>
+        writeVersioned(transaction, {
+          what: "warm-up",
+          against: version,
+          find: async (locked) => {
+            const row = await models.Plan.findOne({ where: { id, clubId }, ...locked });
+            startId = row?.startId ?? "";
+            return row;
+          },
+          answer: toPlan,
+          isSame: (row) => isDeepStrictEqual(row.body, body),
+          change: async (row, next) => {
+            await row.update({ version: next, body }, { transaction });
+            await models.PlanEdit.create({ ...edit, version: next, outcome: "saved" }, { transaction });
+            await forgetOldest(clubId, id, "saved", transaction);
+            const detail = { version: next };
+            await audit(context, transaction, request, "plan.save", { clubId, id, detail });
+            return toPlan(row);
+          },
+          keepRefused: async () => {
+            const kept = await models.PlanEdit.findAll({
+              where: { clubId, planId: id, version, outcome: "refused" },
+              transaction,
+            });
+            // A client that asks again is refused again, but its edit need not be kept twice.
+            if (kept.some((k) => isDeepStrictEqual(k.body, body))) return;
             await models.PlanEdit.create({ ...edit, version, outcome: "refused" }, { transaction });
             await forgetOldest(clubId, id, "refused", transaction);
             await audit(context, transaction, request, "plan.refuse", { clubId, id, detail: { version } });
-          }
-          return versionConflict("warm-up", toPlan(row));
-        }
-        await row.update({ version: version + 1, body }, { transaction });
-        await models.PlanEdit.create({ ...edit, version: version + 1, outcome: "saved" }, { transaction });
-        await forgetOldest(clubId, id, "saved", transaction);
-        const detail = { version: version + 1 };
-        await audit(context, transaction, request, "plan.save", { clubId, id, detail });
-        return toPlan(row);
-      };
+          },
+        });
       return write(context, reply, save, {
         after: () => changes.publish({ clubId, topic: "starts", id: startId }),
       });
@@ -137,8 +138,3 @@ export const plans: Resource = (context) => (app, _options, done) => {
   );
   done();
 };
-
-/** The answer for a plan's row. */
-export function toPlan({ id, version, body }: PlanRow): Plan {
-  return { id, version, body };
-}

@@ -2,7 +2,7 @@ import { simulatedList, simulatedOrder } from "@tonodrome/core";
 import { idParamsSchema, may, orderQuerySchema } from "@tonodrome/core/api";
 import { placeOf } from "../access/access";
 import { findSession } from "../access/session";
-import { notFound } from "../errors";
+import { notFound } from "../errors/refusal";
 import { streamEvents } from "../live/eventStream";
 import type { Resource } from "./context";
 

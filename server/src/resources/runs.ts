@@ -19,8 +19,8 @@ import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
 import type { Along } from "../access/session";
 import type { AthleteRow, RunEventRow, RunRow } from "../db/models/rows";
-import { notFound, Refusal } from "../errors";
-import { write } from "../write";
+import { notFound, Refusal } from "../errors/refusal";
+import { write } from "../write/write";
 import type { Resource } from "./context";
 
 const PAGE = 30;

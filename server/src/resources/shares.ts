@@ -22,9 +22,9 @@ import { checkRoom } from "../access/quota";
 import { standsSql } from "../access/rights";
 import { hashOf, newToken } from "../access/token";
 import type { AthleteRow, EventTypeRow, PlanRow, RunEventRow, ShareRow, StartRow } from "../db/models/rows";
-import { notFound, Refusal } from "../errors";
+import { notFound, Refusal } from "../errors/refusal";
 import { streamEvents } from "../live/eventStream";
-import { write } from "../write";
+import { write } from "../write/write";
 import type { Resource } from "./context";
 import { factsOf } from "./starts";
 

@@ -10,11 +10,11 @@ import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
-import { notFound, Refusal } from "../errors";
+import { notFound, Refusal } from "../errors/refusal";
 import { readStarter } from "../starters/readStarter";
 import { shippedStarters } from "../starters/shipped";
 import { starterDrills } from "../starters/starterDrills";
-import { write } from "../write";
+import { write } from "../write/write";
 import type { Resource } from "./context";
 
 /** Most faults of a file that are told at once. */

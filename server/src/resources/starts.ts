@@ -22,13 +22,14 @@ import { Op, type Transaction, type WhereOptions } from "sequelize";
 import { type Place, placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
+import { toPlan } from "../answers/plan";
 import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../db/models/rows";
-import { notFound, versionConflict } from "../errors";
-import { judge, write } from "../write";
+import { notFound } from "../errors/refusal";
+import { write } from "../write/write";
+import { writeVersioned } from "../write/writeVersioned";
 import { checkAthlete } from "./athletes";
 import type { Resource } from "./context";
 import { checkEvents } from "./events";
-import { toPlan } from "./plans";
 
 /** Starts with their plans. */
 export const starts: Resource = (context) => (app, _options, done) => {
@@ -147,26 +148,24 @@ export const starts: Resource = (context) => (app, _options, done) => {
       const { clubId } = place;
       const { version, ...input } = request.body;
       const { id } = request.params;
-      const change = async (transaction: Transaction) => {
-        const row = await models.Start.findOne({
-          where: { id, clubId },
-          transaction,
-          lock: transaction.LOCK.UPDATE,
+      const change = (transaction: Transaction) =>
+        writeVersioned(transaction, {
+          what: "start",
+          against: version,
+          find: (locked) => models.Start.findOne({ where: { id, clubId }, ...locked }),
+          answer: (): Promise<Start> => read(id, place, transaction),
+          isSame: (_, before) => saysTheSame(before, input),
+          change: async (row, next, before) => {
+            await checkAthlete(context, input.athleteId, clubId, transaction);
+            await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
+            const wanted = columns({ listedAt: before.listedAt, ...input });
+            await row.update({ ...wanted, version: next }, { transaction });
+            const now = await read(id, place, transaction);
+            const detail = { version: next, changed: changedFields(before, now) };
+            await audit(context, transaction, request, "start.change", { clubId, id, detail });
+            return now;
+          },
         });
-        if (!row) throw notFound("start");
-        const before = await read(id, place, transaction);
-        const judged = judge(row.version, version, () => saysTheSame(before, input));
-        if (judged === "repeated") return before;
-        if (judged === "stale") throw versionConflict("start", before);
-        await checkAthlete(context, input.athleteId, clubId, transaction);
-        await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
-        const wanted = columns({ listedAt: before.listedAt, ...input });
-        await row.update({ ...wanted, version: version + 1 }, { transaction });
-        const now = await read(id, place, transaction);
-        const detail = { version: now.version, changed: changedFields(before, now) };
-        await audit(context, transaction, request, "start.change", { clubId, id, detail });
-        return now;
-      };
       return write(context, reply, change, after(clubId, id));
     },
   );

@@ -3,7 +3,6 @@ import {
   clubParamsSchema,
   doneSchema,
   idParamsSchema,
-  type Template,
   templateInputSchema,
   templateListSchema,
   templateSchema,
@@ -12,9 +11,9 @@ import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
-import type { TemplateRow } from "../db/models/rows";
-import { notFound } from "../errors";
-import { write } from "../write";
+import { toTemplate } from "../answers/template";
+import { notFound } from "../errors/refusal";
+import { write } from "../write/write";
 import type { Resource } from "./context";
 
 /** Warm-ups that the club begins others from. */
@@ -73,8 +72,3 @@ export const templates: Resource = (context) => (app, _options, done) => {
   );
   done();
 };
-
-/** The answer for a template's row. */
-export function toTemplate({ id, name, body, createdAt }: TemplateRow): Template {
-  return { id, createdAt: createdAt.toISOString(), name, body };
-}

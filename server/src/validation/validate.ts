@@ -2,7 +2,7 @@ import { cutText } from "@tonodrome/core";
 import { MOST } from "@tonodrome/core/api";
 import type { FastifySchemaCompiler } from "fastify";
 import type { z } from "zod";
-import { Refusal } from "../errors";
+import { Refusal } from "../errors/refusal";
 import { type Problem, shapeFaults } from "./shapeFaults";
 
 /** Longest path and message that are told: both may hold what was sent. */

@@ -1,6 +1,7 @@
-import type { ApiError, ErrorCode } from "@tonodrome/core/api";
+import type { ErrorCode } from "@tonodrome/core/api";
 import type { FastifyError, FastifyReply, FastifyRequest } from "fastify";
 import { ConnectionError, DatabaseError } from "sequelize";
+import { apiErrorOf, notFound, Refusal } from "./refusal";
 
 const STATUS: Record<ErrorCode, number> = {
   invalid_input: 400,
@@ -20,38 +21,6 @@ const STATUS: Record<ErrorCode, number> = {
   unavailable: 503,
   internal: 500,
 };
-
-/** An answer other than what was asked for, in the one shape all errors have. */
-export class Refusal extends Error {
-  constructor(
-    readonly code: ErrorCode,
-    message: string,
-    readonly more: Partial<Pick<ApiError, "path" | "problems" | "current">> = {},
-    /** After how many seconds asking again makes sense. */
-    readonly retryAfter?: number,
-  ) {
-    super(message);
-  }
-}
-
-/** Nothing of that kind in this club. Also said of what another club has. */
-export function notFound(what: string): Refusal {
-  return new Refusal("not_found", `There is no such ${what}. It may have been deleted.`);
-}
-
-/** Someone saved in between. */
-export function versionConflict(what: string, current: { version: number }): Refusal {
-  return new Refusal(
-    "version_conflict",
-    `Someone else saved this ${what} in the meantime (it is now version ${current.version}). Nothing was overwritten.`,
-    { path: "version", current },
-  );
-}
-
-/** A refusal in the one documented shape. */
-export function apiErrorOf({ code, message, more }: Refusal): ApiError {
-  return { code, message, path: null, ...more };
-}
 
 /** Turns whatever was thrown while answering a request into the one documented shape. */
 export function answerError(error: FastifyError | Error, request: FastifyRequest, reply: FastifyReply): void {

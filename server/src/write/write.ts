@@ -1,7 +1,7 @@
 import type { FastifyReply } from "fastify";
 import type { Transaction } from "sequelize";
-import type { Database } from "./db/connect";
-import { Refusal } from "./errors";
+import type { Database } from "../db/connect";
+import { Refusal } from "../errors/refusal";
 
 export interface WriteOptions<T> {
   status?: number;
@@ -31,18 +31,4 @@ export async function write<T>(
   if (answer instanceof Refusal) throw answer;
   after?.(answer);
   return reply.type("application/json; charset=utf-8").send(text as never) as never;
-}
-
-/** How a write against a version is to be taken. */
-export type Judged = "write" | "repeated" | "stale";
-
-/**
- * Judges a write against the version that it was made against. The same edit sent again, because its answer was lost on
- * the way, counts as saved.
- * @param now the version as it stands, read and locked within the transaction
- * @param isSame whether what stands already reads as it is wanted
- */
-export function judge(now: number, against: number, isSame: () => boolean): Judged {
-  if (now === against) return "write";
-  return now === against + 1 && isSame() ? "repeated" : "stale";
 }
