@@ -13,7 +13,7 @@ export { describeChange } from "./dose/describeChange";
 export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
 export { MOST_MOVEMENTS, type Movement } from "./dose/kinds/circuitDose";
 export { WIDEST_WINDOW } from "./dose/kinds/gateDose";
-export { type PlainDose, plainDoseSchema } from "./dose/kinds/plainDose";
+export { firstDose, type PlainDose, plainDoseSchema } from "./dose/kinds/plainDose";
 export {
   type LadderDose,
   ladderDoseSchema,
@@ -23,9 +23,9 @@ export {
 } from "./dose/ladder/ladderDose";
 export { rungName } from "./dose/ladder/ladderLevels";
 export { idealLevel, levelsOf } from "./dose/levelsOf";
-export type { DoseLevel, LevelRung } from "./dose/parts/level";
-export type { Range } from "./dose/parts/range";
-export type { Sides } from "./dose/parts/sides";
+export type { DoseLevel, LevelRung } from "./dose/terms/level";
+export type { Range } from "./dose/terms/range";
+export type { Sides } from "./dose/terms/sides";
 export {
   type Distance,
   type DrillDetails,
@@ -86,7 +86,7 @@ export { type RunSummary, runSummary } from "./run/log/runSummary";
 export { coolDownOf } from "./run/steps/coolDown";
 export { runPlanOf, stepOfDrill } from "./run/steps/freezeFit";
 export { type GateTally, gateTally } from "./run/steps/gateTally";
-export { type PartNow, partAt } from "./run/steps/runPart";
+export { type PartNow, partAt } from "./run/steps/partAt";
 export { type RunDrill, type RunPlan, stepKey } from "./run/steps/runPlan";
 export { simulatedStrap } from "./simulated/heartRate";
 export { type OrderNews, simulatedList, simulatedOrder } from "./simulated/runningOrder";

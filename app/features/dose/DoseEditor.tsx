@@ -1,10 +1,17 @@
-import { type Dose, type DoseKind, doseSchema, formatLength, idealLevel, levelsOf } from "@tonodrome/core";
+import {
+  type Dose,
+  type DoseKind,
+  doseSchema,
+  firstDose,
+  formatLength,
+  idealLevel,
+  levelsOf,
+} from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { firstLadder } from "~/features/dose/ladder/firstLadder";
 import { LadderFields } from "~/features/dose/ladder/LadderFields";
 import type { EditProps } from "~/features/fields/fields";
 import { Choice } from "~/ui/Choice";
-import { firstDose } from "./kinds/firstDose";
 import { PLAIN_KINDS, PlainDoseEditor } from "./kinds/PlainDoseEditor";
 
 const KINDS: { value: DoseKind; label: string }[] = [...PLAIN_KINDS, { value: "ladder", label: "Ladder" }];

@@ -1,5 +1,4 @@
-import type { LadderDose } from "@tonodrome/core";
-import { firstDose } from "~/features/dose/kinds/firstDose";
+import { firstDose, type LadderDose } from "@tonodrome/core";
 import { changeRung, copyRung, moveRung, removeRung, topOf } from "~/features/dose/ladder/editRungs";
 import { firstLadder } from "~/features/dose/ladder/firstLadder";
 import { lostLabels } from "~/features/dose/ladder/lostLabels";

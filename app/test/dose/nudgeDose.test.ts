@@ -1,5 +1,4 @@
-import { idealLevel, levelsOf } from "@tonodrome/core";
-import { firstDose } from "~/features/dose/kinds/firstDose";
+import { firstDose, idealLevel, levelsOf } from "@tonodrome/core";
 import { firstLadder } from "~/features/dose/ladder/firstLadder";
 import { nudgeDose } from "~/features/dose/nudgeDose";
 

@@ -6,6 +6,7 @@ import {
   doseSchema,
   duplicateItems as duplicateItemsWith,
   emptyPlan,
+  firstDose,
   groupIntoCircuit as groupWith,
   moveItem,
   moveItems,
@@ -18,7 +19,6 @@ import {
 } from "@tonodrome/core";
 import type { Drill } from "@tonodrome/core/api";
 import { v4 as uuid } from "uuid";
-import { firstDose } from "~/features/dose/kinds/firstDose";
 import { firstLadder } from "~/features/dose/ladder/firstLadder";
 
 const addDrill = (body: PlanBody, drill: Drill) => addDrillWith(body, drill, uuid);

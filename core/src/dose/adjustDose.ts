@@ -1,47 +1,17 @@
-import type { PlainDose } from "./kinds/plainDose";
-import type { Range } from "./parts/range";
+import { kindOf, type PlainDose } from "./kinds/plainDose";
+import type { Range } from "./terms/range";
 
 /** The part of a dose that a single press changes: its main count. */
 export type DoseEnd = "floor" | "ideal" | "ceiling";
 
 /** The range that "a bit more, a bit less" acts on: time, phrases, attempts, hits, or what is in a set or round. */
 export function mainRange(dose: PlainDose): Range {
-  switch (dose.kind) {
-    case "time":
-      return dose.seconds;
-    case "reps":
-      return dose.reps;
-    case "lengths":
-      return dose.lengths;
-    case "counts":
-      return dose.phrases;
-    case "attempts":
-      return dose.attempts;
-    case "gate":
-      return dose.hits;
-    case "circuit":
-      return dose.rounds;
-  }
+  return dose[kindOf(dose).main] as unknown as Range;
 }
 
 /** The dose with its main range replaced. */
 export function withMainRange(dose: PlainDose, range: Range): PlainDose {
-  switch (dose.kind) {
-    case "time":
-      return { ...dose, seconds: range };
-    case "reps":
-      return { ...dose, reps: range };
-    case "lengths":
-      return { ...dose, lengths: range };
-    case "counts":
-      return { ...dose, phrases: range };
-    case "attempts":
-      return { ...dose, attempts: range };
-    case "gate":
-      return { ...dose, hits: range };
-    case "circuit":
-      return { ...dose, rounds: range };
-  }
+  return { ...dose, [kindOf(dose).main]: range };
 }
 
 /**

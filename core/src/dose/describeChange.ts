@@ -1,5 +1,5 @@
 import { formatLength } from "../time/clock";
-import type { DoseLevel, LevelCount } from "./parts/level";
+import type { DoseLevel, LevelCount } from "./terms/level";
 
 /**
  * Says how one level differs from another of the same dose.

@@ -1,7 +1,7 @@
 import type { Dose } from "./dose";
 import { idealPlain, plainLevels } from "./kinds/plainLevels";
 import { idealOfLadder, ladderLevels } from "./ladder/ladderLevels";
-import type { DoseLevel } from "./parts/level";
+import type { DoseLevel } from "./terms/level";
 
 /** Every level of a dose, from its floor to its ceiling: durations rise from one to the next. */
 export function levelsOf(dose: Dose): DoseLevel[] {

@@ -1,4 +1,4 @@
-import type { DoseLevel } from "../dose/parts/level";
+import type { DoseLevel } from "../dose/terms/level";
 import type { PlanBody, PlanItem } from "../plan/plan";
 import { type FitContext, openDay } from "../venue/context";
 import type { NamedCulprit } from "./culprit";

@@ -1,4 +1,4 @@
-import type { DoseLevel } from "../dose/parts/level";
+import type { DoseLevel } from "../dose/terms/level";
 import type { PlanItem } from "./plan";
 
 /** Which total an item's actions go to. */

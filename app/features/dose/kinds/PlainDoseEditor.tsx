@@ -1,25 +1,37 @@
-import { type PlainDose, plainDoseSchema, type Sides } from "@tonodrome/core";
+import { firstDose, type PlainDose, plainDoseSchema, type Sides } from "@tonodrome/core";
+import type { ComponentType } from "react";
 import type { EditProps } from "~/features/fields/fields";
 import { Choice } from "~/ui/Choice";
 import { AttemptsFields } from "./AttemptsFields";
 import { CircuitFields } from "./CircuitFields";
 import { CountsFields } from "./CountsFields";
-import { firstDose } from "./firstDose";
 import { GateFields } from "./GateFields";
 import { LengthsFields } from "./LengthsFields";
 import { PartnerFields } from "./PartnerFields";
 import { RepsFields } from "./RepsFields";
 import { TimeFields } from "./TimeFields";
 
-export const PLAIN_KINDS: { value: PlainDose["kind"]; label: string }[] = [
-  { value: "time", label: "Time" },
-  { value: "reps", label: "Reps" },
-  { value: "lengths", label: "Lengths" },
-  { value: "counts", label: "Counts" },
-  { value: "attempts", label: "Attempts" },
-  { value: "gate", label: "Gate" },
-  { value: "circuit", label: "Circuit" },
-];
+type Kind = PlainDose["kind"];
+
+/** What each kind of dose is called, and what it asks for. */
+const KINDS: {
+  [K in Kind]: { label: string; Fields: ComponentType<EditProps<Extract<PlainDose, { kind: K }>>> };
+} = {
+  time: { label: "Time", Fields: TimeFields },
+  reps: { label: "Reps", Fields: RepsFields },
+  lengths: { label: "Lengths", Fields: LengthsFields },
+  counts: { label: "Counts", Fields: CountsFields },
+  attempts: { label: "Attempts", Fields: AttemptsFields },
+  gate: { label: "Gate", Fields: GateFields },
+  circuit: { label: "Circuit", Fields: CircuitFields },
+};
+
+/** The kinds as choices. */
+export const PLAIN_KINDS = (Object.keys(KINDS) as Kind[]).map((value) => ({
+  value,
+  label: KINDS[value].label,
+}));
+
 const SIDES: { value: Sides; label: string }[] = [
   { value: "one", label: "Whole body" },
   { value: "both", label: "Each side" },
@@ -32,6 +44,7 @@ export function PlainDoseEditor({ dose, onChange: changed }: EditProps<PlainDose
   const onChange = (next: PlainDose) => {
     if (plainDoseSchema.safeParse(next).success) changed(next);
   };
+  const Fields = KINDS[dose.kind].Fields as ComponentType<EditProps<PlainDose>>;
   return (
     <>
       <Fields dose={dose} onChange={onChange} />
@@ -58,23 +71,4 @@ export function PlainKindChoice({ dose, onChange }: EditProps<PlainDose>) {
       onChange={(kind) => (kind === dose.kind ? undefined : onChange(firstDose(kind)))}
     />
   );
-}
-
-function Fields({ dose, onChange }: EditProps<PlainDose>) {
-  switch (dose.kind) {
-    case "time":
-      return <TimeFields dose={dose} onChange={onChange} />;
-    case "reps":
-      return <RepsFields dose={dose} onChange={onChange} />;
-    case "lengths":
-      return <LengthsFields dose={dose} onChange={onChange} />;
-    case "counts":
-      return <CountsFields dose={dose} onChange={onChange} />;
-    case "attempts":
-      return <AttemptsFields dose={dose} onChange={onChange} />;
-    case "gate":
-      return <GateFields dose={dose} onChange={onChange} />;
-    case "circuit":
-      return <CircuitFields dose={dose} onChange={onChange} />;
-  }
 }

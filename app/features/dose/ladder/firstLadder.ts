@@ -1,6 +1,5 @@
-import type { Dose, LadderDose, PlainDose } from "@tonodrome/core";
+import { type Dose, firstDose, type LadderDose, type PlainDose } from "@tonodrome/core";
 import { v4 as uuid } from "uuid";
-import { firstDose } from "~/features/dose/kinds/firstDose";
 
 /** A ladder to begin with: what the drill was, easy, and once more a step up. */
 export function firstLadder(dose: Dose): LadderDose {

@@ -1,9 +1,11 @@
 import { z } from "zod";
-import { secondsOf } from "../parts/bouts";
-import type { DoseLevel } from "../parts/level";
-import { partnerSchema } from "../parts/partner";
-import { rangeSchema, stepsOf } from "../parts/range";
-import { sideCount, sidesSchema, sideWords } from "../parts/sides";
+import { secondsOf } from "../terms/bouts";
+import type { DoseLevel } from "../terms/level";
+import { partnerSchema } from "../terms/partner";
+import { rangeSchema, stepsOf } from "../terms/range";
+import { sideCount, sidesSchema, sideWords } from "../terms/sides";
+import { amountsOf, numbered, work } from "../terms/taken";
+import { firstRange, type PlainKind } from "./kind";
 
 /** Rest after an attempt: a fixed time, or a multiple of the attempt's own length. */
 export const attemptRestSchema = z.discriminatedUnion("kind", [
@@ -48,3 +50,22 @@ export function attemptsLevels(dose: AttemptsDose): DoseLevel[] {
     };
   });
 }
+
+/** What there is to a dose of this kind. */
+export const attemptsKind = {
+  schema: attemptsDoseSchema,
+  levels: attemptsLevels,
+  ideal: (dose) => dose.attempts.ideal - dose.attempts.floor,
+  main: "attempts",
+  bouts: (dose, level) =>
+    numbered("Attempt", amountsOf(level)[0], dose.sides, attemptRest(dose), (words) =>
+      work(words, dose.secondsEach),
+    ),
+  first: () => ({
+    kind: "attempts",
+    attempts: firstRange(2, 3),
+    secondsEach: 10,
+    sides: "one",
+    rest: { kind: "fixed", seconds: 20 },
+  }),
+} satisfies PlainKind<AttemptsDose>;

@@ -1,9 +1,12 @@
 import { z } from "zod";
 import { labelSchema } from "../../words/text";
-import { secondsOf } from "../parts/bouts";
-import type { DoseLevel } from "../parts/level";
-import { partnerSchema } from "../parts/partner";
-import { rangeSchema, stepsOf } from "../parts/range";
+import { secondsOf } from "../terms/bouts";
+import type { DoseLevel } from "../terms/level";
+import type { DosePart } from "../terms/part";
+import { partnerSchema } from "../terms/partner";
+import { rangeSchema, stepsOf } from "../terms/range";
+import { amountsOf, rest, type Taken } from "../terms/taken";
+import { firstRange, type PlainKind } from "./kind";
 
 /** Most movements in a circuit. */
 export const MOST_MOVEMENTS = 20;
@@ -89,3 +92,40 @@ export function circuitLevels(dose: CircuitDose): DoseLevel[] {
     counts: [{ noun: ["round", "rounds"], amount: rounds }],
   }));
 }
+
+function circuitBouts(dose: CircuitDose, rounds: number): Taken {
+  const { movements, restSeconds, roundRestSeconds } = dose;
+  const round = (r: number) =>
+    movements.flatMap((m, n): DosePart[] => [
+      ...(n > 0 ? [rest(restSeconds)] : []),
+      {
+        kind: m.breather ? "rest" : "work",
+        words: rounds > 1 ? `${m.name}, round ${r + 1} of ${rounds}` : m.name,
+        seconds: movementSeconds(m),
+      },
+    ]);
+  return {
+    bouts: Array.from({ length: rounds }, (_, r) => round(r)),
+    between: rest(roundRestSeconds),
+    after: 0,
+  };
+}
+
+/** What there is to a dose of this kind. */
+export const circuitKind = {
+  schema: circuitDoseSchema,
+  levels: circuitLevels,
+  ideal: (dose) => dose.rounds.ideal - dose.rounds.floor,
+  main: "rounds",
+  bouts: (dose, level) => circuitBouts(dose, amountsOf(level)[0]),
+  first: () => ({
+    kind: "circuit",
+    movements: [
+      { name: "Skipping", seconds: 30, metres: 0, breather: false },
+      { name: "Walking, arms loose", seconds: 30, metres: 0, breather: true },
+    ],
+    rounds: firstRange(1, 2),
+    restSeconds: 5,
+    roundRestSeconds: 30,
+  }),
+} satisfies PlainKind<CircuitDose>;

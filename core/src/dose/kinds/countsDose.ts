@@ -1,10 +1,12 @@
 import { z } from "zod";
-import { secondsOf } from "../parts/bouts";
-import type { DoseLevel } from "../parts/level";
-import { partnerSchema } from "../parts/partner";
-import { rangeSchema, stepsOf } from "../parts/range";
-import { rising } from "../parts/rising";
-import { sideCount, sidesSchema, sideWords } from "../parts/sides";
+import { secondsOf } from "../terms/bouts";
+import type { DoseLevel } from "../terms/level";
+import { partnerSchema } from "../terms/partner";
+import { rangeSchema, stepsOf } from "../terms/range";
+import { rising } from "../terms/rising";
+import { sideCount, sidesSchema, sideWords } from "../terms/sides";
+import { amountsOf, bySide, work } from "../terms/taken";
+import { firstRange, type PlainKind } from "./kind";
 
 /** Phrases of counts to a beat. */
 export const countsDoseSchema = z.strictObject({
@@ -48,3 +50,26 @@ export function countsLevels(dose: CountsDose): DoseLevel[] {
   });
   return rising(levels, (level) => level.counts[0]?.amount === dose.phrases.ideal);
 }
+
+/** What there is to a dose of this kind. */
+export const countsKind = {
+  schema: countsDoseSchema,
+  levels: countsLevels,
+  ideal: (dose, levels) => levels.findIndex((level) => level.counts[0]?.amount === dose.phrases.ideal),
+  main: "phrases",
+  bouts: (dose, level) => {
+    const beat = 60 / dose.beatsPerMinute;
+    const reps = dose.counts * amountsOf(level)[0];
+    return bySide(dose.sides, dose.changeoverSeconds, (side) => [
+      { ...work(side, Math.ceil(reps * beat)), reps: Math.min(400, reps), repSeconds: beat },
+    ]);
+  },
+  first: () => ({
+    kind: "counts",
+    phrases: firstRange(2, 4),
+    counts: 8,
+    beatsPerMinute: 120,
+    sides: "one",
+    changeoverSeconds: 0,
+  }),
+} satisfies PlainKind<CountsDose>;

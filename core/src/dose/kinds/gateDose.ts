@@ -1,12 +1,14 @@
 import { z } from "zod";
 import { formatLength } from "../../time/clock";
-import { secondsOf } from "../parts/bouts";
-import type { DoseLevel } from "../parts/level";
-import { partnerSchema } from "../parts/partner";
-import { rangeSchema, stepsOf } from "../parts/range";
-import { rising } from "../parts/rising";
-import { sideCount, sidesSchema, sideWords } from "../parts/sides";
+import { secondsOf } from "../terms/bouts";
+import type { DoseLevel } from "../terms/level";
+import { type Partner, partnerSchema } from "../terms/partner";
+import { rangeSchema, stepsOf } from "../terms/range";
+import { rising } from "../terms/rising";
+import { sideCount, sidesSchema, sideWords } from "../terms/sides";
+import { bySide, work } from "../terms/taken";
 import { type GateRule, meanTries, triesFor } from "./gateDistribution";
+import { firstRange, type PlainKind } from "./kind";
 
 /** Longest run of tries that an "x of the last y" gate may look back on. */
 export const WIDEST_WINDOW = 8;
@@ -131,3 +133,31 @@ function ruleWords(rule: GateRule, hits: number): string {
       return `${hits} of the last ${rule.window}`;
   }
 }
+
+/** Seconds of it without what roles swapped add. */
+function onceSeconds(seconds: number, partner: Partner | undefined): number {
+  return partner?.mode === "swapped" ? (seconds - partner.changeoverSeconds) / 2 : seconds;
+}
+
+/** What there is to a dose of this kind. */
+export const gateKind = {
+  schema: gateDoseSchema,
+  levels: gateLevels,
+  ideal: (dose, levels) => levels.findIndex((level) => level.counts[0]?.amount === dose.hits.ideal),
+  main: "hits",
+  bouts: (dose, { seconds }) => {
+    const side = onceSeconds(seconds, dose.partner) / sideCount(dose.sides);
+    return bySide(dose.sides, 0, (name) => [work(name, side)]);
+  },
+  first: () => ({
+    kind: "gate",
+    rule: { kind: "total" },
+    hits: firstRange(2, 4),
+    chancePercent: 60,
+    secondsEach: 10,
+    restSeconds: 5,
+    surePercent: 80,
+    capSeconds: 240,
+    sides: "one",
+  }),
+} satisfies PlainKind<GateDose>;

@@ -1,9 +1,11 @@
 import { z } from "zod";
-import { secondsOf } from "../parts/bouts";
-import { chainOf, isShortChain } from "../parts/chain";
-import type { DoseLevel } from "../parts/level";
-import { partnerSchema } from "../parts/partner";
-import { rangeSchema } from "../parts/range";
+import { secondsOf } from "../terms/bouts";
+import { chainOf, idealInChain, isShortChain } from "../terms/chain";
+import type { DoseLevel } from "../terms/level";
+import { partnerSchema } from "../terms/partner";
+import { rangeSchema } from "../terms/range";
+import { amountsOf, numbered, work } from "../terms/taken";
+import { firstRange, type PlainKind } from "./kind";
 
 /** Rounds of lengths of a hall, lane or pool: one way, there and back, or one way with a walk back. */
 export const lengthsDoseSchema = z
@@ -72,3 +74,28 @@ function lengthsLevel(dose: LengthsDose, rounds: number, lengths: number): DoseL
     ],
   };
 }
+
+/** What there is to a dose of this kind. */
+export const lengthsKind = {
+  schema: lengthsDoseSchema,
+  levels: lengthsLevels,
+  ideal: (dose) => idealInChain(dose.rounds, dose.lengths),
+  main: "lengths",
+  bouts: (dose, level) => {
+    const [rounds, lengths] = amountsOf(level);
+    return numbered("Round", rounds, "one", dose.restSeconds, (words) =>
+      work(words, roundSeconds(dose, lengths)),
+    );
+  },
+  first: () => ({
+    kind: "lengths",
+    rounds: firstRange(1, 1),
+    lengths: firstRange(2, 4),
+    metres: 25,
+    secondsEach: 20,
+    turnSeconds: 2,
+    back: "same",
+    walkSeconds: 20,
+    restSeconds: 30,
+  }),
+} satisfies PlainKind<LengthsDose>;

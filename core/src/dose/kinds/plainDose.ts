@@ -1,21 +1,22 @@
 import { z } from "zod";
-import { attemptsDoseSchema } from "./attemptsDose";
-import { circuitDoseSchema } from "./circuitDose";
-import { countsDoseSchema } from "./countsDose";
-import { gateDoseSchema } from "./gateDose";
-import { lengthsDoseSchema } from "./lengthsDose";
-import { repsDoseSchema } from "./repsDose";
-import { timeDoseSchema } from "./timeDose";
+import type { PlainKind } from "./kind";
+import { PLAIN_KINDS } from "./list";
+
+type PlainSchema = (typeof PLAIN_KINDS)[keyof typeof PLAIN_KINDS]["schema"];
+
+const schemas = Object.values(PLAIN_KINDS).map((kind) => kind.schema);
 
 /** How much of one thing is done, at one intensity. */
-export const plainDoseSchema = z.discriminatedUnion("kind", [
-  timeDoseSchema,
-  repsDoseSchema,
-  lengthsDoseSchema,
-  countsDoseSchema,
-  attemptsDoseSchema,
-  gateDoseSchema,
-  circuitDoseSchema,
-]);
+export const plainDoseSchema = z.discriminatedUnion("kind", schemas as [PlainSchema, ...PlainSchema[]]);
 
 export type PlainDose = z.infer<typeof plainDoseSchema>;
+
+/** What there is to the kind of a dose. */
+export function kindOf({ kind }: Pick<PlainDose, "kind">): PlainKind<PlainDose> {
+  return PLAIN_KINDS[kind] as unknown as PlainKind<PlainDose>;
+}
+
+/** A first dose of a kind, for a drill that is changed from one kind to another. */
+export function firstDose(kind: PlainDose["kind"]): PlainDose {
+  return kindOf({ kind }).first();
+}

@@ -1,21 +1,16 @@
 import { z } from "zod";
 import { formatLength } from "../../time/clock";
-import { type Bouts, secondsOf } from "../parts/bouts";
-import { chainOf, isShortChain } from "../parts/chain";
-import type { DoseLevel } from "../parts/level";
-import { type Partner, partnerSchema } from "../parts/partner";
-import { type Range, rangeSchema } from "../parts/range";
-import { rising } from "../parts/rising";
-import { type Sides, sideCount, sidesSchema, sideWords } from "../parts/sides";
-
-const halfSeconds = (least: number, most: number, error: string) =>
-  z
-    .number({ error })
-    .multipleOf(0.5, { error: "Give whole or half seconds." })
-    .min(least, { error })
-    .max(most, { error });
-
-const beat = halfSeconds(0, 30, "A part of a rep takes 0 to 30 s.");
+import { type Bouts, restBesidePartner, secondsOf } from "../terms/bouts";
+import { chainOf, isShortChain } from "../terms/chain";
+import type { DoseLevel } from "../terms/level";
+import type { DosePart } from "../terms/part";
+import { type Partner, partnerSchema } from "../terms/partner";
+import { type Range, rangeSchema } from "../terms/range";
+import { rising } from "../terms/rising";
+import { type Sides, sideCount, sidesSchema, sideWords } from "../terms/sides";
+import { amountsOf, numbered, type Taken, work } from "../terms/taken";
+import { halfSeconds, tempoSchema } from "../terms/tempo";
+import { firstRange, type PlainKind } from "./kind";
 
 /** What the length of sets depends on. */
 interface SetsOf {
@@ -25,9 +20,6 @@ interface SetsOf {
   sides: Sides;
   partner?: Partner | undefined;
 }
-
-/** How a repetition is divided, whole or half seconds. */
-export const tempoSchema = z.strictObject({ down: beat, hold: beat, up: beat });
 
 /** Sets of repetitions with a rest between sets (and between sides), or with a set every so often. */
 export const repsDoseSchema = z
@@ -162,3 +154,43 @@ function restWords(dose: RepsDose, bouts: number): string {
   if (slotSeconds) return bouts > 1 ? `, one every ${formatLength(slotSeconds)}` : "";
   return restSeconds > 0 && bouts > 1 ? `, ${restSeconds} s rest` : "";
 }
+
+function repsBouts(dose: RepsDose, sets: number, reps: number): Taken {
+  const { secondsPerRep, slotSeconds, slotFor, tempo, partner } = dose;
+  const seconds = setSeconds(dose, reps);
+  const set = (words: string): DosePart => ({
+    ...work(words, seconds),
+    reps,
+    repSeconds: secondsPerRep,
+    ...(tempo ? { tempo } : {}),
+  });
+  const of = (restSeconds: number, after: number) => ({
+    ...numbered("Set", sets, dose.sides, restSeconds, set),
+    after,
+  });
+  if (slotSeconds === undefined) return of(dose.restSeconds, 0);
+  if (slotFor) {
+    const { restSeconds, lastSeconds } = inOneSlot(dose, slotSeconds);
+    return of(restSeconds, lastSeconds);
+  }
+  // In a slot what the set leaves is rest, after the last one too; in turn, the partner's set is in it as well.
+  const spare = slotSeconds - seconds;
+  return of(spare, partner?.mode === "alternating" ? restBesidePartner(spare, seconds) : spare);
+}
+
+/** What there is to a dose of this kind. */
+export const repsKind = {
+  schema: repsDoseSchema,
+  levels: repsLevels,
+  ideal: (dose, levels) => levels.findIndex((level) => isIdealReps(dose, level)),
+  main: "reps",
+  bouts: (dose, level) => repsBouts(dose, ...amountsOf(level)),
+  first: () => ({
+    kind: "reps",
+    sets: firstRange(1, 2),
+    reps: firstRange(6, 8),
+    secondsPerRep: 3,
+    sides: "one",
+    restSeconds: 20,
+  }),
+} satisfies PlainKind<RepsDose>;

@@ -1,10 +1,12 @@
 import { z } from "zod";
 import { formatLength } from "../../time/clock";
-import { secondsOf } from "../parts/bouts";
-import type { DoseLevel } from "../parts/level";
-import { partnerSchema } from "../parts/partner";
-import { rangeSchema, stepsOf } from "../parts/range";
-import { sideCount, sidesSchema, sideWords } from "../parts/sides";
+import { secondsOf } from "../terms/bouts";
+import type { DoseLevel } from "../terms/level";
+import { partnerSchema } from "../terms/partner";
+import { rangeSchema, stepsOf } from "../terms/range";
+import { sideCount, sidesSchema, sideWords } from "../terms/sides";
+import { amountsOf, bySide, work } from "../terms/taken";
+import { firstRange, type PlainKind } from "./kind";
 
 /** A length of time, a side at a time where there are sides. */
 export const timeDoseSchema = z
@@ -54,3 +56,14 @@ export function timeLevels(dose: TimeDose): DoseLevel[] {
     counts: [{ noun: null, amount: seconds }],
   }));
 }
+
+/** What there is to a dose of this kind. */
+export const timeKind = {
+  schema: timeDoseSchema,
+  levels: timeLevels,
+  ideal: (dose) => Math.ceil((dose.seconds.ideal - dose.seconds.floor) / dose.step),
+  main: "seconds",
+  bouts: (dose, level) =>
+    bySide(dose.sides, dose.changeoverSeconds, (side) => [work(side, amountsOf(level)[0])]),
+  first: () => ({ kind: "time", seconds: firstRange(60, 120), step: 30, sides: "one", changeoverSeconds: 0 }),
+} satisfies PlainKind<TimeDose>;

@@ -1,4 +1,4 @@
-import type { DoseLevel } from "../parts/level";
+import type { DoseLevel } from "../terms/level";
 
 /** Where a drill enters the climb, where it leaves it, and the largest rise on the way, points of effort. */
 export interface Climb {

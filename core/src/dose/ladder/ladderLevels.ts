@@ -1,6 +1,6 @@
 import { formatLength } from "../../time/clock";
 import { idealPlain, plainLevels } from "../kinds/plainLevels";
-import type { DoseLevel, LevelCount, LevelRung, Volume } from "../parts/level";
+import type { DoseLevel, LevelCount, LevelRung, Volume } from "../terms/level";
 import type { LadderDose, Rung } from "./ladderDose";
 
 /** A way of climbing: the level of each rung that is climbed, lowest rung first. */

@@ -1,6 +1,6 @@
 import { climbOf } from "../../dose/ladder/climb";
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
-import type { DoseLevel } from "../../dose/parts/level";
+import type { DoseLevel } from "../../dose/terms/level";
 import type { DrillDetails } from "../../drill/details";
 import { random } from "../../maths/random";
 import type { Priority } from "../../words/priority";

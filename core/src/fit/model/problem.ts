@@ -1,6 +1,6 @@
 import { climbOf } from "../../dose/ladder/climb";
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
-import type { DoseLevel } from "../../dose/parts/level";
+import type { DoseLevel } from "../../dose/terms/level";
 import { actionsOf } from "../../plan/counted";
 import { kitNeeded } from "../../plan/kit";
 import { EASY_EFFORT, HARD_EFFORT } from "../../plan/limits";

@@ -1,5 +1,5 @@
 import type { RunState } from "../log/runState";
-import { partAt } from "../steps/runPart";
+import { partAt } from "../steps/partAt";
 import type { RunClock } from "./runClock";
 
 /** What is to be heard: a step begins, soon ends, is over; its next part; the start is near. */

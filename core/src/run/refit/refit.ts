@@ -1,6 +1,6 @@
 import { describeChange } from "../../dose/describeChange";
 import { levelsOf } from "../../dose/levelsOf";
-import type { DoseLevel } from "../../dose/parts/level";
+import type { DoseLevel } from "../../dose/terms/level";
 import { type Fit, type FitState, fitPlan, type Placement } from "../../fit/fit";
 import type { PlanItem } from "../../plan/plan";
 import { formatLength, spokenLength } from "../../time/clock";

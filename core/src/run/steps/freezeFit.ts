@@ -1,15 +1,15 @@
+import { doseParts } from "../../dose/doseParts";
 import type { GateDose } from "../../dose/kinds/gateDose";
 import type { PlainDose } from "../../dose/kinds/plainDose";
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
-import type { DoseLevel, LevelCount } from "../../dose/parts/level";
-import { sideCount } from "../../dose/parts/sides";
+import type { DoseLevel, LevelCount } from "../../dose/terms/level";
+import { sideCount } from "../../dose/terms/sides";
 import type { Fit, Placement } from "../../fit/fit";
 import { type Idle, type IdleReason, idleLine } from "../../fit/idle";
 import type { DrillContent } from "../../plan/drillContent";
 import type { PlanBody, PlanItem } from "../../plan/plan";
 import { spokenLength } from "../../time/clock";
 import type { FitContext } from "../../venue/context";
-import { doseParts } from "./doseParts";
 import type { RunDrill, RunPlan } from "./runPlan";
 
 /** What a run keeps besides its steps. */

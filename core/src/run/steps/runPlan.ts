@@ -1,13 +1,13 @@
 import { z } from "zod";
 import { gateRuleSchema } from "../../dose/kinds/gateDose";
 import { MOST_RUNGS } from "../../dose/ladder/ladderDose";
+import { dosePartSchema } from "../../dose/terms/part";
 import { MOST_DRILLS, planBodySchema } from "../../plan/plan";
 import { instantSchema } from "../../time/instant";
 import { fitContextSchema } from "../../venue/context";
 import { intensitySchema } from "../../words/intensity";
 import { phaseSchema } from "../../words/phase";
 import { nameSchema, noteSchema, tagSchema, verbatimSchema } from "../../words/text";
-import { runPartSchema } from "./runPart";
 
 /** One drill, or one wait between two, as it is to be run: the fitted level, frozen. */
 export const runDrillSchema = z.strictObject({
@@ -29,7 +29,7 @@ export const runDrillSchema = z.strictObject({
   /** Single actions in it, as far as known, for limits on totals. */
   actions: z.number().int().min(0).max(100_000).optional(),
   /** What is counted through. */
-  parts: z.array(runPartSchema).max(600).optional(),
+  parts: z.array(dosePartSchema).max(600).optional(),
   /** What opens it, side by side. */
   gate: z
     .strictObject({

@@ -1,8 +1,9 @@
 import fc from "fast-check";
+import { doseParts } from "../../src/dose/doseParts";
 import type { PlainDose } from "../../src/dose/kinds/plainDose";
 import { plainLevels } from "../../src/dose/kinds/plainLevels";
-import { doseParts } from "../../src/run/steps/doseParts";
-import { partAt, runPartSchema } from "../../src/run/steps/runPart";
+import { dosePartSchema } from "../../src/dose/terms/part";
+import { partAt } from "../../src/run/steps/partAt";
 import { anyPlainDose } from "../made/generate";
 
 const partsOf = (dose: PlainDose, index = 0) => {
@@ -20,7 +21,7 @@ it("the parts of every dose at every level add up to it, and can be kept", () =>
       for (const level of plainLevels(dose)) {
         const parts = doseParts(dose, level);
         expect(parts.reduce((sum, p) => sum + p.seconds, 0)).toBe(level.seconds);
-        for (const part of parts) expect(runPartSchema.parse(part)).toEqual(part);
+        for (const part of parts) expect(dosePartSchema.parse(part)).toEqual(part);
       }
     }),
     { numRuns: 400 },
