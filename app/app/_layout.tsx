@@ -6,10 +6,10 @@ import { QueryClientProvider } from "@tanstack/react-query";
 import { useFonts } from "expo-font";
 import { Slot } from "expo-router";
 import { useEffect, useState } from "react";
-import { keepApplication } from "~/data/offline";
-import { makeQueryClient } from "~/data/queries";
-import { sendAll } from "~/data/runStore";
-import { applyKeptTheme } from "~/data/theme";
+import { keepApplication } from "~/data/device/offline";
+import { applyKeptTheme } from "~/data/device/theme";
+import { makeQueryClient } from "~/data/queries/queryClient";
+import { sendAll } from "~/data/runs/runStore";
 import { Door } from "~/features/account/Door";
 
 export { ErrorBoundary } from "~/features/nav/ErrorBoundary";

@@ -1,9 +1,9 @@
 import { useRouter } from "expo-router";
 import { Text, View } from "react-native";
-import { chooseClub, useAccount, useMembership } from "~/data/account";
-import { useSignOut } from "~/data/door";
-import { unsavedDrafts } from "~/data/planDraft";
-import { unsentRuns } from "~/data/runStore";
+import { chooseClub, useAccount, useMembership } from "~/data/account/account";
+import { useSignOut } from "~/data/account/door";
+import { unsavedDrafts } from "~/data/plan/planDraft";
+import { unsentRuns } from "~/data/runs/runStore";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Notice } from "~/ui/Notice";

@@ -1,6 +1,6 @@
 import { View } from "react-native";
-import { useAccount } from "~/data/account";
-import { useOpenDemo, useSignOut } from "~/data/door";
+import { useAccount } from "~/data/account/account";
+import { useOpenDemo, useSignOut } from "~/data/account/door";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/Notice";
 import { NewClubForm } from "./NewClubForm";

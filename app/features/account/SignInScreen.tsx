@@ -1,6 +1,6 @@
 import { Link } from "expo-router";
 import { Text, View } from "react-native";
-import { useDoor, useOpenDemo } from "~/data/door";
+import { useDoor, useOpenDemo } from "~/data/account/door";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/Notice";
 import { SignInForm } from "./SignInForm";

@@ -1,5 +1,5 @@
 import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
-import { ApiFailure } from "~/data/api";
+import { ApiFailure } from "~/data/client/api";
 
 /**
  * Puts what the server says of one field beside that field.

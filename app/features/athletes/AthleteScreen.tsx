@@ -10,10 +10,10 @@ import {
 import { type Athlete, athleteWriteSchema, type ClubEvent } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { useMay } from "~/data/account";
-import { ApiFailure } from "~/data/api";
-import { useEvents } from "~/data/building";
-import { useAthletes, useSaveAthlete } from "~/data/queries";
+import { useMay } from "~/data/account/account";
+import { ApiFailure } from "~/data/client/api";
+import { useAthletes, useSaveAthlete } from "~/data/resources/athletes";
+import { useEvents } from "~/data/resources/events";
 import { Amount } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";

@@ -3,8 +3,13 @@ import type { Athlete } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { useMay } from "~/data/account";
-import { useAnonymiseAthlete, useAthletes, useCreateAthlete, useDeleteAthlete } from "~/data/queries";
+import { useMay } from "~/data/account/account";
+import {
+  useAnonymiseAthlete,
+  useAthletes,
+  useCreateAthlete,
+  useDeleteAthlete,
+} from "~/data/resources/athletes";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
 import { NameForm } from "~/ui/NameForm";

@@ -1,8 +1,8 @@
 import { useRef, useState } from "react";
 import { Text, View } from "react-native";
-import { useMembership } from "~/data/account";
-import { ApiFailure } from "~/data/api";
-import { useExportAddress, useImportClub } from "~/data/club";
+import { useMembership } from "~/data/account/account";
+import { ApiFailure } from "~/data/client/api";
+import { useExportAddress, useImportClub } from "~/data/resources/club";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Notice } from "~/ui/Notice";

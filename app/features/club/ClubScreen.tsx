@@ -1,8 +1,8 @@
 import { clubInputSchema } from "@tonodrome/core/api";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { useAccount, useMay, useMembership } from "~/data/account";
-import { useLeaveClub, useRenameClub } from "~/data/club";
+import { useAccount, useMay, useMembership } from "~/data/account/account";
+import { useLeaveClub, useRenameClub } from "~/data/resources/club";
 import { ThemeButton } from "~/features/nav/Frame";
 import { Button } from "~/ui/Button";
 import { NameForm } from "~/ui/NameForm";

@@ -1,7 +1,7 @@
 import { clubDeletionSchema } from "@tonodrome/core/api";
 import { View } from "react-native";
-import { useMembership } from "~/data/account";
-import { useDeleteClub } from "~/data/club";
+import { useMembership } from "~/data/account/account";
+import { useDeleteClub } from "~/data/resources/club";
 import { NameForm } from "~/ui/NameForm";
 import { Notice } from "~/ui/Notice";
 

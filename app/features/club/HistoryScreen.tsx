@@ -1,5 +1,5 @@
 import { View } from "react-native";
-import { useAudit } from "~/data/club";
+import { useAudit } from "~/data/resources/club";
 import { Button } from "~/ui/Button";
 import { deviceMoment } from "~/ui/dates";
 import { Loaded } from "~/ui/Loading";

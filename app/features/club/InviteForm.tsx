@@ -1,7 +1,7 @@
 import type { Athlete } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { useInvite } from "~/data/club";
+import { useInvite } from "~/data/resources/invites";
 import { Button } from "~/ui/Button";
 import { deviceDay } from "~/ui/dates";
 import { Notice } from "~/ui/Notice";

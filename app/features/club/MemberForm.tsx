@@ -1,7 +1,7 @@
 import type { Athlete, Member } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { useRemoveMember, useSaveMember } from "~/data/club";
+import { useRemoveMember, useSaveMember } from "~/data/resources/members";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/Notice";
 import { isChosen, RoleChoice, type RoleOf } from "./RoleChoice";

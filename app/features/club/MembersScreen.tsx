@@ -1,9 +1,10 @@
 import type { Athlete, Invite, Member } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { useAccount, useMembership } from "~/data/account";
-import { useInvites, useMembers, useWithdrawInvite } from "~/data/club";
-import { useAthletes } from "~/data/queries";
+import { useAccount, useMembership } from "~/data/account/account";
+import { useAthletes } from "~/data/resources/athletes";
+import { useInvites, useWithdrawInvite } from "~/data/resources/invites";
+import { useMembers } from "~/data/resources/members";
 import { Button } from "~/ui/Button";
 import { deviceDay } from "~/ui/dates";
 import { Loaded } from "~/ui/Loading";

@@ -1,6 +1,6 @@
 import type { ClubShare } from "@tonodrome/core/api";
 import { View } from "react-native";
-import { useClubShares, useWithdrawShare } from "~/data/club";
+import { useClubShares, useWithdrawShare } from "~/data/resources/shares";
 import { Button } from "~/ui/Button";
 import { deviceDay } from "~/ui/dates";
 import { Notice } from "~/ui/Notice";

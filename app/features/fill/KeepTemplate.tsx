@@ -1,6 +1,6 @@
 import { nameSchema, type PlanBody } from "@tonodrome/core";
 import { View } from "react-native";
-import { useCreateTemplate, useDeleteTemplate, useTemplates } from "~/data/building";
+import { useCreateTemplate, useDeleteTemplate, useTemplates } from "~/data/resources/templates";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
 import { NameForm } from "~/ui/NameForm";

@@ -2,7 +2,7 @@ import type { PlanBody } from "@tonodrome/core";
 import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
 import { type Approach, type Filled, fillPlan } from "@tonodrome/core/fill";
 import { v4 as uuid } from "uuid";
-import { circumstancesOf } from "~/data/circumstances";
+import { circumstancesOf } from "~/data/resources/circumstances";
 
 export interface FillFrom {
   start: Start;

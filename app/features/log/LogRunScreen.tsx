@@ -9,10 +9,10 @@ import {
   type Split,
 } from "@tonodrome/core";
 import { Text, View } from "react-native";
-import { clockWords } from "~/data/clock";
-import { useRun } from "~/data/queries";
-import { useKeptRun } from "~/data/runStore";
-import { useNow } from "~/data/useNow";
+import { clockWords } from "~/data/client/clock";
+import { useNow } from "~/data/client/useNow";
+import { useRun } from "~/data/resources/log";
+import { useKeptRun } from "~/data/runs/runStore";
 import { clockTime, dayName } from "~/ui/dates";
 import { Loaded } from "~/ui/Loading";
 import { Notice } from "~/ui/Notice";

@@ -2,7 +2,7 @@ import { formatLength, type RunState, stepOfDrill } from "@tonodrome/core";
 import { lazy, Suspense, useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
-import { useMay } from "~/data/account";
+import { useMay } from "~/data/account/account";
 import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/Loading";
 import { Section } from "~/ui/Section";

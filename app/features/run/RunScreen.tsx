@@ -1,9 +1,9 @@
 import { runState } from "@tonodrome/core";
 import { useEffect, useMemo } from "react";
 import { View } from "react-native";
-import { useMay } from "~/data/account";
-import { clockWords, useClockAhead } from "~/data/clock";
-import { useRun } from "~/data/queries";
+import { useMay } from "~/data/account/account";
+import { clockWords, useClockAhead } from "~/data/client/clock";
+import { useRun } from "~/data/resources/log";
 import {
   adoptRun,
   type KeptRun,
@@ -12,7 +12,7 @@ import {
   useKeptRun,
   useLink,
   useOpenRuns,
-} from "~/data/runStore";
+} from "~/data/runs/runStore";
 import { Loaded } from "~/ui/Loading";
 import { useTitle } from "~/ui/Screen";
 import { useRunSettings } from "./device/runSettings";

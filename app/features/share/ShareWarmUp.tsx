@@ -2,7 +2,7 @@ import { nearestInstant, wallClock } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { useShare, useShares, useWithdrawShare } from "~/data/club";
+import { useShare, useShares, useWithdrawShare } from "~/data/resources/shares";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { clockTime, dayName } from "~/ui/dates";

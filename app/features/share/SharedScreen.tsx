@@ -3,9 +3,9 @@ import { givenUpLine } from "@tonodrome/core";
 import type { Shared } from "@tonodrome/core/api";
 import { useState } from "react";
 import { ScrollView, Text, View } from "react-native";
-import { useShared } from "~/data/door";
-import { useChanges } from "~/data/live";
-import { useNow } from "~/data/useNow";
+import { useChanges } from "~/data/client/changes";
+import { useNow } from "~/data/client/useNow";
+import { isLinkOver, useShared } from "~/data/resources/shares";
 import { useFit } from "~/features/fit/useFit";
 import { DrillFacts } from "~/features/stair/DrillFacts";
 import { Stair } from "~/features/stair/Stair";
@@ -13,7 +13,6 @@ import { beginWords, StartBand } from "~/features/stair/StartBand";
 import { Loaded } from "~/ui/Loading";
 import { Heading, useTitle } from "~/ui/Screen";
 import { Sheet } from "~/ui/Sheet";
-import { isOver } from "./isOver";
 import { LiveNow } from "./LiveNow";
 
 /** One start's warm-up for whoever holds its link: read-only, and as it stands now. */
@@ -24,7 +23,7 @@ export function SharedScreen({ token }: { token: string }) {
   useChanges(`/shared/${token}/changes`, reread, reread);
   useTitle("A warm-up");
   // A link that is over shows nothing of what it showed before.
-  const query = shared.error && isOver(shared.error) ? { ...shared, data: undefined } : shared;
+  const query = shared.error && isLinkOver(shared.error) ? { ...shared, data: undefined } : shared;
   return (
     <View className="h-dvh bg-paper" role="main">
       <Loaded query={query as typeof shared}>{(data) => <SharedWarmUp shared={data} />}</Loaded>

@@ -3,7 +3,7 @@ import { noDetails, PHASES, type Phase, PRIORITIES, phaseName } from "@tonodrome
 import { type DrillInput, drillInputSchema } from "@tonodrome/core/api";
 import { Controller, useForm } from "react-hook-form";
 import { Text, View } from "react-native";
-import { useDrills } from "~/data/queries";
+import { useDrills } from "~/data/resources/drills";
 import { DoseEditor } from "~/features/dose/DoseEditor";
 import { topOf } from "~/features/dose/ladder/editRungs";
 import { Button } from "~/ui/Button";

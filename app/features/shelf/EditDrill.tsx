@@ -1,8 +1,8 @@
 import { drillContent } from "@tonodrome/core";
 import type { DrillInput, ShelfDrill } from "@tonodrome/core/api";
 import { View } from "react-native";
-import { ApiFailure } from "~/data/api";
-import { useSaveDrill } from "~/data/queries";
+import { ApiFailure } from "~/data/client/api";
+import { useSaveDrill } from "~/data/resources/drills";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/Notice";
 import { DrillForm } from "./DrillForm";

@@ -1,6 +1,6 @@
 import { firstDose } from "@tonodrome/core";
 import type { Drill, DrillInput } from "@tonodrome/core/api";
-import { useCreateDrill } from "~/data/queries";
+import { useCreateDrill } from "~/data/resources/drills";
 import { DrillForm, USUAL_INTENSITY } from "./DrillForm";
 
 const blank: DrillInput = {

@@ -1,7 +1,7 @@
 import type { Drill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { useDrills } from "~/data/queries";
+import { useDrills } from "~/data/resources/drills";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
 import { DrillList } from "./DrillList";

@@ -1,7 +1,7 @@
 import type { StarterInstall } from "@tonodrome/core/api";
 import { useRef } from "react";
 import { View } from "react-native";
-import { useInstallStarter, useStarters } from "~/data/building";
+import { useInstallStarter, useStarters } from "~/data/resources/starters";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";
 import { Notice } from "~/ui/Notice";

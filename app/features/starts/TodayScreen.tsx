@@ -1,9 +1,9 @@
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { View } from "react-native";
-import { useMay, useMembership } from "~/data/account";
-import { useStarts } from "~/data/queries";
-import { useNow } from "~/data/useNow";
+import { useMay, useMembership } from "~/data/account/account";
+import { useNow } from "~/data/client/useNow";
+import { useStarts } from "~/data/resources/starts";
 import { ThemeButton } from "~/features/nav/Frame";
 import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/Loading";

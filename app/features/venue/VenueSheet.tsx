@@ -2,7 +2,7 @@ import { type Setting, tagSchema, type VenuePlace } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { useSaveStart } from "~/data/queries";
+import { useSaveStart } from "~/data/resources/starts";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Notice } from "~/ui/Notice";

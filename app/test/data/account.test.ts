@@ -1,12 +1,12 @@
 import { makeMe } from "~/test/made/makeMe";
 
-let account: typeof import("~/data/account");
+let account: typeof import("~/data/account/account");
 let says: () => { ok: boolean; data: unknown } | null;
 
 /** Opens the application anew on the same device. */
 function load(): void {
   jest.isolateModules(() => {
-    account = require("~/data/account");
+    account = require("~/data/account/account");
   });
 }
 

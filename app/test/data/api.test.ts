@@ -1,5 +1,5 @@
 import { athleteListSchema } from "@tonodrome/core/api";
-import { ApiFailure, ask } from "~/data/api";
+import { ApiFailure, ask } from "~/data/client/api";
 
 function server(answer: Partial<Response> | Error): void {
   const fetch = async () => {

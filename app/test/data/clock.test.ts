@@ -1,4 +1,4 @@
-let clock: typeof import("~/data/clock");
+let clock: typeof import("~/data/client/clock");
 let wall = Date.parse("2026-06-01T12:00:00.000Z");
 let steady = 1000;
 let visible = true;
@@ -16,7 +16,7 @@ beforeEach(() => {
   visible = true;
   localStorage.clear();
   jest.isolateModules(() => {
-    clock = require("~/data/clock");
+    clock = require("~/data/client/clock");
   });
 });
 afterEach(() => jest.restoreAllMocks());
@@ -56,7 +56,7 @@ it("tells by how much it was wrong, and knows it again after the page was closed
   expect(clock.isTimeKnown()).toBe(false);
   const again = () => {
     jest.isolateModules(() => {
-      clock = require("~/data/clock");
+      clock = require("~/data/client/clock");
     });
     return wall - clock.timeNow();
   };

@@ -1,8 +1,8 @@
 import { makeMe } from "~/test/made/makeMe";
 
 const forgot: string[] = [];
-jest.mock("~/data/keptQueries", () => ({ forgetQueries: async () => void forgot.push("queries") }));
-jest.mock("~/data/runStore", () => ({ forgetSentRuns: () => void forgot.push("runs") }));
+jest.mock("~/data/queries/keptQueries", () => ({ forgetQueries: async () => void forgot.push("queries") }));
+jest.mock("~/data/runs/runStore", () => ({ forgetSentRuns: () => void forgot.push("runs") }));
 
 beforeEach(() => {
   forgot.length = 0;
@@ -13,14 +13,17 @@ beforeEach(() => {
 
 /** The application as it is opened, with a server that answers so. */
 function opened(status: number, body: unknown) {
-  const account: { load?: typeof import("~/data/account"); ask?: typeof import("~/data/api").ask } = {};
+  const account: {
+    load?: typeof import("~/data/account/account");
+    ask?: typeof import("~/data/client/api").ask;
+  } = {};
   Object.assign(globalThis, {
     fetch: async () => ({ ok: status < 400, headers: new Map(), json: async () => body }),
   });
   jest.isolateModules(() => {
     require("~/data/forgetting");
-    account.load = require("~/data/account");
-    account.ask = require("~/data/api").ask;
+    account.load = require("~/data/account/account");
+    account.ask = require("~/data/client/api").ask;
   });
   return account as Required<typeof account>;
 }

@@ -10,7 +10,7 @@ jest.mock("idb-keyval", () => ({
   clear: async () => mockStore.clear(),
 }));
 
-import { forgetQueries, keepQueries, restoreQueries } from "~/data/keptQueries";
+import { forgetQueries, keepQueries, restoreQueries } from "~/data/queries/keptQueries";
 
 const whose = { personId: "ada", clubId: "club" };
 let client: QueryClient;

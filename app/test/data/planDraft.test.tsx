@@ -2,8 +2,8 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
 import { emptyPlan } from "@tonodrome/core";
 import type { ReactNode } from "react";
-import { signedInAs } from "~/data/account";
-import { unsavedDrafts, usePlanDraft } from "~/data/planDraft";
+import { signedInAs } from "~/data/account/account";
+import { unsavedDrafts, usePlanDraft } from "~/data/plan/planDraft";
 import { makeMe } from "~/test/made/makeMe";
 import { makeStart } from "~/test/made/makeStart";
 

@@ -7,7 +7,7 @@ import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 const start = makeStart({}, twoMinutePlan);
 
 let server: FakeRuns;
-let store: typeof import("~/data/runStore");
+let store: typeof import("~/data/runs/runStore");
 
 beforeEach(() => {
   jest.useFakeTimers();
@@ -23,7 +23,7 @@ afterEach(() => jest.useRealTimers());
 /** Opens the application anew on the same device. */
 function load(): void {
   jest.isolateModules(() => {
-    store = require("~/data/runStore");
+    store = require("~/data/runs/runStore");
   });
 }
 

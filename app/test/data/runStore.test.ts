@@ -7,8 +7,8 @@ import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 const start = makeStart({}, twoMinutePlan);
 
 let server: FakeRuns;
-let store: typeof import("~/data/runStore");
-let account: typeof import("~/data/account");
+let store: typeof import("~/data/runs/runStore");
+let account: typeof import("~/data/account/account");
 
 beforeEach(() => {
   jest.useFakeTimers();
@@ -24,8 +24,8 @@ afterEach(() => jest.useRealTimers());
 /** Opens the application anew on the same device. */
 function load(): void {
   jest.isolateModules(() => {
-    account = require("~/data/account");
-    store = require("~/data/runStore");
+    account = require("~/data/account/account");
+    store = require("~/data/runs/runStore");
   });
 }
 

@@ -5,18 +5,20 @@ import type { ReactNode } from "react";
 import { CLUB, makeMe as mockMe } from "~/test/made/makeMe";
 import { makeStart } from "~/test/made/makeStart";
 
-jest.mock("~/data/account", () => ({
+jest.mock("~/data/account/account", () => ({
   useMembership: () => mockMe().clubs[0],
   refreshMe: async () => undefined,
 }));
 let mockHear: (change: { topic: string; id?: string }) => void = () => undefined;
-jest.mock("~/data/live", () => ({
+jest.mock("~/data/client/changes", () => ({
   useChanges: (_path: string, onChange: typeof mockHear) => {
     mockHear = onChange;
   },
 }));
 
-import { useCreateAthlete, useLiveClub, useStarts } from "~/data/queries";
+import { useCreateAthlete } from "~/data/resources/athletes";
+import { useLiveClub } from "~/data/resources/liveClub";
+import { useStarts } from "~/data/resources/starts";
 
 const idOf = (n: number) => `22222222-2222-4222-8222-${String(n).padStart(12, "0")}`;
 const startAt = (n: number, stamp = "1.1.1.0") =>

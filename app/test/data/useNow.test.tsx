@@ -1,5 +1,5 @@
 import { act, renderHook } from "@testing-library/react-native/pure";
-import { useNow } from "~/data/useNow";
+import { useNow } from "~/data/client/useNow";
 
 beforeEach(() => jest.useFakeTimers({ now: Date.parse("2026-06-01T10:30:00.123Z") }));
 afterEach(() => jest.useRealTimers());

@@ -2,7 +2,7 @@ import { renderHook } from "@testing-library/react-native";
 import { type RunEvent, runState } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import fc from "fast-check";
-import type { KeptRun } from "~/data/runStore";
+import type { KeptRun } from "~/data/runs/runStore";
 import { useFollowedStart } from "~/features/run/follow/useFollowedStart";
 import { makeStart } from "~/test/made/makeStart";
 
@@ -17,8 +17,8 @@ const mockServer = {
 const mockPressed: RunEvent[] = [];
 const mockPress = (event: object) =>
   mockPressed.push({ id: String(mockPressed.length), at: "2026-06-01T11:00:00.000Z", ...event } as RunEvent);
-jest.mock("~/data/account", () => ({ useMay: () => true }));
-jest.mock("~/data/queries", () => ({
+jest.mock("~/data/account/account", () => ({ useMay: () => true }));
+jest.mock("~/data/resources/starts", () => ({
   useStart: () => mockServer,
   useSaveStart: () => ({
     isPending: mockServer.isPending,
@@ -30,7 +30,7 @@ jest.mock("~/data/queries", () => ({
     },
   }),
 }));
-jest.mock("~/data/runStore", () => ({
+jest.mock("~/data/runs/runStore", () => ({
   pressRun: (_id: string, event: object) => mockPress(event),
 }));
 

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from "react";
 import { z } from "zod";
-import { keep, readKept } from "~/data/storage";
+import { keep, readKept } from "~/data/device/storage";
 
 /** How a run behaves on this device. */
 const settingsSchema = z.object({

@@ -1,5 +1,5 @@
 import { orderNewsSchema } from "@tonodrome/core/api";
-import { currentAccount } from "~/data/account";
+import { currentAccount } from "~/data/account/account";
 import type { OrderSource } from "./useRunningOrder";
 
 /** One simulated world: all who start at one place on one day are on one list. */

@@ -1,9 +1,9 @@
 import { type RunState, whoMoved } from "@tonodrome/core";
 import { useEffect, useRef } from "react";
-import { useMay } from "~/data/account";
-import { movedStart } from "~/data/movedStart";
-import { useSaveStart, useStart } from "~/data/queries";
-import { type KeptRun, pressRun } from "~/data/runStore";
+import { useMay } from "~/data/account/account";
+import { movedStart } from "~/data/resources/movedStart";
+import { useSaveStart, useStart } from "~/data/resources/starts";
+import { type KeptRun, pressRun } from "~/data/runs/runStore";
 
 /** How often it is asked where the start is, milliseconds: a change is told at once, unless that was missed. */
 const EVERY = 5_000;

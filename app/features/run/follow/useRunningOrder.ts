@@ -1,6 +1,6 @@
 import type { OrderNews, RunState } from "@tonodrome/core";
 import { useEffect, useState } from "react";
-import { type KeptRun, pressRun } from "~/data/runStore";
+import { type KeptRun, pressRun } from "~/data/runs/runStore";
 
 /** A running order that can be followed. A real one implements this too. */
 export interface OrderSource {

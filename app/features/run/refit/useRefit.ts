@@ -1,7 +1,7 @@
 import type { RunPlan, RunState } from "@tonodrome/core";
 import type { Refit } from "@tonodrome/core/fitting";
 import { useEffect, useRef, useState } from "react";
-import { timeNow } from "~/data/clock";
+import { timeNow } from "~/data/client/clock";
 import { askFit } from "~/features/fit/askFit";
 import type { RunSettings } from "~/features/run/device/runSettings";
 

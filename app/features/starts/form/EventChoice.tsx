@@ -1,4 +1,4 @@
-import { useEvents } from "~/data/building";
+import { useEvents } from "~/data/resources/events";
 import { Select } from "~/ui/Select";
 
 interface EventChoiceProps {

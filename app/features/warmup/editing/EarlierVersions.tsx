@@ -3,7 +3,7 @@ import type { PlanBody } from "@tonodrome/core";
 import { type PlanEdit, planEditListSchema } from "@tonodrome/core/api";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { useClubAsk } from "~/data/queries";
+import { useClubAsk } from "~/data/queries/clubAsk";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Loaded } from "~/ui/Loading";

@@ -1,8 +1,9 @@
 import type { Coverage, Fit, PlanBody, Replacement } from "@tonodrome/core";
 import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
-import { useMay } from "~/data/account";
-import { useEvents } from "~/data/building";
-import { useAthletes, useDrills } from "~/data/queries";
+import { useMay } from "~/data/account/account";
+import { useAthletes } from "~/data/resources/athletes";
+import { useDrills } from "~/data/resources/drills";
+import { useEvents } from "~/data/resources/events";
 import { useCoverage } from "./useCoverage";
 import { useSparing } from "./useSparing";
 

@@ -16,7 +16,7 @@ import {
 import type { Drill, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { v4 as uuid } from "uuid";
-import type { PlanDraft } from "~/data/planDraft";
+import type { PlanDraft } from "~/data/plan/planDraft";
 import { nudgeDose } from "~/features/dose/nudgeDose";
 import { useStable } from "~/ui/useStable";
 import type { useSelection } from "./useSelection";

@@ -2,7 +2,7 @@ import type { PlanBody } from "@tonodrome/core";
 import { obstacleTo, protectedOn, type Replacement, replacements } from "@tonodrome/core";
 import type { Athlete, ShelfDrill, Start } from "@tonodrome/core/api";
 import { useMemo } from "react";
-import { circumstancesOf, dayOf } from "~/data/circumstances";
+import { circumstancesOf, dayOf } from "~/data/resources/circumstances";
 
 /** For each drill that loads a part to be spared, what to do instead. */
 export function useSparing(

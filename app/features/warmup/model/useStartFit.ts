@@ -2,8 +2,8 @@ import { contextOf, type Fit, type FitContext, type PlanBody } from "@tonodrome/
 import { LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
 import type { Explanation } from "@tonodrome/core/fitting";
 import { useMemo, useState } from "react";
-import { useSaveStart } from "~/data/queries";
-import { useNow } from "~/data/useNow";
+import { useNow } from "~/data/client/useNow";
+import { useSaveStart } from "~/data/resources/starts";
 import { useExplanation } from "~/features/fit/useExplanation";
 import { SLIDER_MINUTES, useFit } from "~/features/fit/useFit";
 import { useStable } from "~/ui/useStable";

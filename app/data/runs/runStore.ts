@@ -11,10 +11,10 @@ import {
 import { useSyncExternalStore } from "react";
 import { v4 as uuid } from "uuid";
 import { z } from "zod";
-import { currentAccount } from "./account";
-import { ApiFailure, ask, askTime } from "./api";
-import { isTimeKnown, timeNow, whenCorrected } from "./clock";
-import { forget, keep, keptKeys, keptText, readKept } from "./storage";
+import { currentAccount } from "~/data/account/account";
+import { ApiFailure, ask, askTime } from "~/data/client/api";
+import { isTimeKnown, timeNow, whenCorrected } from "~/data/client/clock";
+import { forget, keep, keptKeys, keptText, readKept } from "~/data/device/storage";
 
 /** What of a run does not change. */
 const aboutSchema = z.object({

@@ -10,11 +10,10 @@ import {
   type PasswordReset,
   type SignIn,
   type SignUp,
-  sharedSchema,
 } from "@tonodrome/core/api";
+import { ask } from "~/data/client/api";
+import { useSendOnce } from "~/data/client/useSendOnce";
 import { chooseClub, refreshMe, signedInAs, signedOutHere } from "./account";
-import { ask } from "./api";
-import { useSendOnce } from "./useSendOnce";
 
 /** What there is before one is signed in. */
 export const useDoor = () =>
@@ -101,11 +100,3 @@ export const useNewClub = (onMade: () => void) => {
     },
   });
 };
-
-/** What a shared link shows. */
-export const useShared = (token: string) =>
-  useQuery({
-    queryKey: ["shared", token],
-    queryFn: () => ask(sharedSchema, "GET", `/shared/${token}`),
-    refetchInterval: 60_000,
-  });

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from "react";
 import { z } from "zod";
-import { keep, readKept } from "./storage";
+import { keep, readKept } from "~/data/device/storage";
 
 /*
  * The time, as the server has it as far as that is known. The device's clock may be minutes wrong, and may jump while the

@@ -1,8 +1,8 @@
 import { type Action, type Me, type Membership, may, meSchema } from "@tonodrome/core/api";
 import { useSyncExternalStore } from "react";
 import { z } from "zod";
-import { ApiFailure, ask, whenSignedOut } from "./api";
-import { forget, keep, readKept } from "./storage";
+import { ApiFailure, ask, whenSignedOut } from "~/data/client/api";
+import { forget, keep, readKept } from "~/data/device/storage";
 
 const ME = "me";
 const CLUB = "club";

@@ -1,13 +1,11 @@
 import { type DehydratedState, dehydrate, hydrate, type QueryClient } from "@tanstack/react-query";
 import { clear, createStore, del, get, set, type UseStore } from "idb-keyval";
+import { KEPT } from "./keys";
 
 /*
  * What was read of the club's day is kept on this device, so that Today, the warm-ups and the shelf are there without a
  * network. Athletes' profiles are not: they hold what is sensitive, and a run does not need them.
  */
-
-/** Questions whose answers are kept. */
-const KEPT = new Set(["starts", "start", "events", "drills"]);
 
 /** Answers older than this are not shown as if they were today's, milliseconds. */
 const LONGEST = 36 * 3_600_000;

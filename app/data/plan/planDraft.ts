@@ -4,10 +4,10 @@ import { planBodySchema, withoutBrokenPairs } from "@tonodrome/core";
 import type { Plan, Start } from "@tonodrome/core/api";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
-import { ApiFailure } from "./api";
+import { ApiFailure } from "~/data/client/api";
+import { forget, keep, keptKeys, readKept } from "~/data/device/storage";
+import { useSavePlan } from "~/data/resources/plans";
 import { type EditHistory, edited, noHistory, redone, undone } from "./editHistory";
-import { useSavePlan } from "./queries";
-import { forget, keep, keptKeys, readKept } from "./storage";
 
 const draftSchema = z.object({
   /** The version it was begun from. */

@@ -1,0 +1,16 @@
+import type { Topic } from "@tonodrome/core/api";
+
+/** What is read again when the server tells that something changed. */
+export const KEYS: Record<Topic, string[]> = {
+  club: ["members", "invites", "shares", "audit"],
+  // A start has with it what the fit has to know of its athlete and its event.
+  athletes: ["athletes", "starts", "start"],
+  drills: ["drills", "starters"],
+  events: ["events", "starts", "start"],
+  templates: ["templates"],
+  starts: ["starts", "start", "edits", "before"],
+  runs: ["runs", "run"],
+};
+
+/** Questions whose answers are kept on this device. Athletes' profiles are not: they hold what is sensitive. */
+export const KEPT: ReadonlySet<string> = new Set(["starts", "start", "events", "drills"]);

@@ -1,0 +1,61 @@
+import { useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
+import { auditListSchema, clubSchema, doneSchema } from "@tonodrome/core/api";
+import { refreshMe, useMembership } from "~/data/account/account";
+import { sendFile } from "~/data/client/api";
+import { useClubAsk } from "~/data/queries/clubAsk";
+
+/** Longest wait for a whole club to be taken in, milliseconds. */
+const IMPORT_PATIENCE = 600_000;
+
+/** Who changed what, a page at a time, newest first. */
+export function useAudit() {
+  const ask = useClubAsk();
+  return useInfiniteQuery({
+    queryKey: ["audit"],
+    queryFn: ({ pageParam }) =>
+      ask(auditListSchema, "GET", pageParam ? `/audit?before=${pageParam}` : "/audit"),
+    initialPageParam: "",
+    getNextPageParam: (page) => page.next,
+    staleTime: 0,
+  });
+}
+
+export function useRenameClub() {
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: (name: string) => ask(clubSchema, "PUT", "", { name }),
+    onSuccess: refreshMe,
+  });
+}
+
+/** Where the browser fetches the whole club as a file, with or without earlier versions of warm-ups. */
+export const useExportAddress = (withEdits: boolean): string =>
+  `/api/clubs/${useMembership().id}/export${withEdits ? "" : "?edits=no"}`;
+
+/** Fills this empty club with an exported one. */
+export function useImportClub() {
+  const { id } = useMembership();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (file: Blob) => sendFile(doneSchema, `/clubs/${id}/import`, file, IMPORT_PATIENCE),
+    onSuccess: async () => {
+      await client.invalidateQueries();
+      await refreshMe();
+    },
+  });
+}
+
+/** Deletes the club with everything in it; its name has to be given. */
+export function useDeleteClub() {
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: (name: string) => ask(doneSchema, "DELETE", "", { name }),
+    onSuccess: refreshMe,
+  });
+}
+
+/** Leaves the club one acts in. */
+export function useLeaveClub() {
+  const ask = useClubAsk();
+  return useMutation({ mutationFn: () => ask(doneSchema, "POST", "/leave"), onSuccess: refreshMe });
+}

@@ -1,0 +1,10 @@
+import { type InviteInput, inviteListSchema, newInviteSchema } from "@tonodrome/core/api";
+import { useClubList, useMake, useRemove } from "~/data/queries/resource";
+
+/** Invitations that can still be accepted. */
+export const useInvites = () => useClubList(inviteListSchema, "/invites", "invites");
+
+export const useInvite = () =>
+  useMake<InviteInput, typeof newInviteSchema>(newInviteSchema, "/invites", "invites");
+
+export const useWithdrawInvite = () => useRemove("/invites", "invites");

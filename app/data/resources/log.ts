@@ -1,0 +1,21 @@
+import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
+import { runListSchema, runSchema } from "@tonodrome/core/api";
+import { useClubAsk } from "~/data/queries/clubAsk";
+
+/** The log, a page at a time, newest first. */
+export function useRuns() {
+  const ask = useClubAsk();
+  return useInfiniteQuery({
+    queryKey: ["runs"],
+    queryFn: ({ pageParam }) =>
+      ask(runListSchema, "GET", pageParam ? `/runs?before=${encodeURIComponent(pageParam)}` : "/runs"),
+    initialPageParam: "",
+    getNextPageParam: (page) => page.next,
+  });
+}
+
+/** One run, with its presses. */
+export function useRun(id: string, enabled = true) {
+  const ask = useClubAsk();
+  return useQuery({ queryKey: ["run", id], queryFn: () => ask(runSchema, "GET", `/runs/${id}`), enabled });
+}

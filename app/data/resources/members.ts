@@ -1,0 +1,41 @@
+import { useMutation } from "@tanstack/react-query";
+import {
+  doneSchema,
+  type Member,
+  type MemberWrite,
+  memberListSchema,
+  memberSchema,
+} from "@tonodrome/core/api";
+import { refreshMe } from "~/data/account/account";
+import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubList, useReread } from "~/data/queries/resource";
+
+/** Who belongs to the club. */
+export const useMembers = () => useClubList(memberListSchema, "/members", "members");
+
+/** Changes what a member is. */
+export function useSaveMember() {
+  const ask = useClubAsk();
+  const reread = useReread("members");
+  return useMutation({
+    mutationFn: ({ member, write }: { member: Member; write: MemberWrite }) =>
+      ask(memberSchema, "PUT", `/members/${member.userId}`, write),
+    onSettled: async () => {
+      await reread();
+      await refreshMe();
+    },
+  });
+}
+
+/** Takes a member out. */
+export function useRemoveMember() {
+  const ask = useClubAsk();
+  const reread = useReread("members");
+  return useMutation({
+    mutationFn: (member: Member) => ask(doneSchema, "DELETE", `/members/${member.userId}`),
+    onSettled: async () => {
+      await reread();
+      await refreshMe();
+    },
+  });
+}

@@ -1,0 +1,21 @@
+import { useMutation } from "@tanstack/react-query";
+import { type StarterInstall, starterInstalledSchema, starterListSchema } from "@tonodrome/core/api";
+import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubList, useReread } from "~/data/queries/resource";
+
+/** Longest wait for a whole starter shelf to be put up, milliseconds. */
+const INSTALL_PATIENCE = 30_000;
+
+/** Starter shelves, and how much of each the club's shelf has. */
+export const useStarters = () => useClubList(starterListSchema, "/starters", "starters");
+
+/** Puts a starter shelf's drills onto the club's shelf, leaving alone what is there. */
+export function useInstallStarter() {
+  const ask = useClubAsk();
+  const reread = useReread("drills", "starters");
+  return useMutation({
+    mutationFn: (wanted: StarterInstall) =>
+      ask(starterInstalledSchema, "POST", "/starters", wanted, INSTALL_PATIENCE),
+    onSuccess: reread,
+  });
+}

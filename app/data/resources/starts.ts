@@ -1,0 +1,121 @@
+import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  MOST,
+  type Start,
+  type StartInput,
+  type StartRow,
+  type StartWrite,
+  startListSchema,
+  startSchema,
+  wholeStartsSchema,
+} from "@tonodrome/core/api";
+import { ApiFailure } from "~/data/client/api";
+import { useSendOnce } from "~/data/client/useSendOnce";
+import { type ClubAsk, useClubAsk } from "~/data/queries/clubAsk";
+
+/** Starts are listed until so long after they have passed, milliseconds. */
+const LOOK_BACK = 3 * 3_600_000;
+
+/** Puts a start's newest reading wherever it is shown. */
+export function putStart(client: QueryClient, start: Start): void {
+  client.setQueryData(["start", start.id], start);
+  client.setQueryData<Start[]>(["starts"], (starts) => {
+    if (!starts) return undefined;
+    const others = starts.filter((s) => s.id !== start.id);
+    const isListed = Date.parse(start.startsAt) >= Date.now() - LOOK_BACK;
+    return [...others, ...(isListed ? [start] : [])].sort(
+      (a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt),
+    );
+  });
+}
+
+/**
+ * The starts of a list, whole. The list itself is light: of what it takes to fit a start only what changed since it was
+ * last read, as its stamp tells, is read again.
+ */
+async function wholeStarts(client: QueryClient, ask: ClubAsk, rows: readonly StartRow[]): Promise<Start[]> {
+  const known = (id: string) => client.getQueryData<Start>(["start", id]);
+  const stale = rows.filter((row) => known(row.id)?.stamp !== row.stamp).map((row) => row.id);
+  for (let i = 0; i < stale.length; i += MOST.startsTogether) {
+    const ids = stale.slice(i, i + MOST.startsTogether).join(",");
+    for (const start of (await ask(wholeStartsSchema, "GET", `/starts/whole?ids=${ids}`)).starts)
+      client.setQueryData(["start", start.id], start);
+  }
+  return rows.flatMap((row) => known(row.id) ?? []);
+}
+
+/** Starts from three hours ago on, soonest first. */
+export function useStarts() {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useQuery({
+    queryKey: ["starts"],
+    queryFn: async () => {
+      const from = new Date(Date.now() - LOOK_BACK).toISOString();
+      return wholeStarts(client, ask, (await ask(startListSchema, "GET", `/starts?from=${from}`)).starts);
+    },
+    refetchInterval: 15_000,
+  });
+}
+
+/** One start. */
+export function useStart(id: string, options: { every?: number } = {}) {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useQuery({
+    queryKey: ["start", id],
+    queryFn: () => ask(startSchema, "GET", `/starts/${id}`),
+    enabled: id !== "",
+    initialData: () => client.getQueryData<Start[]>(["starts"])?.find((s) => s.id === id),
+    initialDataUpdatedAt: () => client.getQueryState(["starts"])?.dataUpdatedAt,
+    refetchInterval: options.every ?? 15_000,
+  });
+}
+
+/** Makes a start with an empty plan. */
+export function useCreateStart() {
+  const once = useSendOnce<StartInput>();
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: (input: StartInput) => ask(startSchema, "POST", "/starts", once.withId(input)),
+    onSuccess: (start) => {
+      once.made();
+      putStart(client, start);
+    },
+  });
+}
+
+/** The write that changes some of a start and leaves the rest as it was read. */
+export function startWrite(start: Start, changes: Partial<StartInput>): StartWrite {
+  const { id: _, plan: __, facts: ___, stamp: ____, athlete, ...write } = start;
+  return { ...write, athleteId: athlete.id, ...changes };
+}
+
+/** Changes some of a start, as long as it is the version that was read. */
+export function useSaveStart() {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: ({ start, changes }: { start: Start; changes: Partial<StartInput> }) =>
+      ask(startSchema, "PUT", `/starts/${start.id}`, startWrite(start, changes)),
+    onSuccess: (start) => putStart(client, start),
+    onError: (error) => {
+      // Someone else was quicker: show what they made of it.
+      if (error instanceof ApiFailure && error.code === "version_conflict") client.invalidateQueries();
+    },
+  });
+}
+
+/** An athlete's latest starts before an instant, newest first. */
+export function useStartsBefore(athleteId: string, before: string) {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useQuery({
+    queryKey: ["before", athleteId, before],
+    queryFn: async () => {
+      const path = `/starts?athleteId=${athleteId}&before=${before}`;
+      return wholeStarts(client, ask, (await ask(startListSchema, "GET", path)).starts);
+    },
+  });
+}

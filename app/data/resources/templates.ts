@@ -1,0 +1,10 @@
+import { type TemplateInput, templateListSchema, templateSchema } from "@tonodrome/core/api";
+import { useClubList, useMake, useRemove } from "~/data/queries/resource";
+
+/** Warm-ups that the club begins others from. */
+export const useTemplates = () => useClubList(templateListSchema, "/templates", "templates");
+
+export const useCreateTemplate = () =>
+  useMake<TemplateInput, typeof templateSchema>(templateSchema, "/templates", "templates");
+
+export const useDeleteTemplate = () => useRemove("/templates", "templates");
