@@ -9,7 +9,7 @@ import { useEffect, useState } from "react";
 import { keepApplication } from "~/data/device/offline";
 import { applyKeptTheme } from "~/data/device/theme";
 import { makeQueryClient } from "~/data/queries/queryClient";
-import { sendAll } from "~/data/runs/runStore";
+import { sendAll } from "~/data/runs/send";
 import { Door } from "~/features/account/Door";
 
 export { ErrorBoundary } from "~/features/nav/ErrorBoundary";

@@ -1,6 +1,6 @@
+import { forgetSentRuns } from "~/data/runs/send";
 import { whenSessionEnds } from "./account/account";
 import { forgetQueries } from "./queries/keptQueries";
-import { forgetSentRuns } from "./runs/runStore";
 
 /** Takes from this device what the server has anyhow: whoever finds it learns nothing. What only it knows stays. */
 export function forgetClub(): void {

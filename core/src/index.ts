@@ -79,6 +79,7 @@ export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/li
 export { type RunClock, runClock } from "./run/live/runClock";
 export { type StartMoves, whoMoved } from "./run/live/startMoves";
 export { type WaitPrompt, waitPrompt } from "./run/live/waitPrompt";
+export { isRunOver } from "./run/log/isOver";
 export { type RunDay, runDay } from "./run/log/runDay";
 export type { RunEvent } from "./run/log/runEvent";
 export { MOST_UNDOABLE, type RunState, runState, type Split } from "./run/log/runState";

@@ -2,6 +2,7 @@ import { type Action, type Me, type Membership, may, meSchema } from "@tonodrome
 import { useSyncExternalStore } from "react";
 import { z } from "zod";
 import { ApiFailure, ask, whenSignedOut } from "~/data/client/api";
+import { Listeners } from "~/data/client/listeners";
 import { forget, keep, readKept } from "~/data/device/storage";
 
 const ME = "me";
@@ -23,7 +24,7 @@ interface Account {
  * server decides anew with every request.
  */
 let account = accountOf(readKept(ME, meSchema) ?? undefined);
-const listeners = new Set<() => void>();
+const listeners = new Listeners();
 
 function accountOf(
   me: Me | null | undefined,
@@ -41,11 +42,7 @@ function put(me: Me | null | undefined, failure: string | null = null, wanted = 
   account = accountOf(me, failure, wanted);
   if (me) keep(ME, me);
   else if (me === null) forget(ME);
-  tell();
-}
-
-function tell(): void {
-  for (const listener of listeners) listener();
+  listeners.tell();
 }
 
 const endings = new Set<() => void>();
@@ -92,18 +89,13 @@ export async function refreshMe(): Promise<void> {
 export function chooseClub(clubId: string): void {
   keep(CLUB, clubId);
   account = accountOf(account.me, null, account.wanted);
-  tell();
-}
-
-function subscribe(listener: () => void): () => void {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
+  listeners.tell();
 }
 
 /** The account as it now stands. For code outside of what is drawn. */
 export const currentAccount = (): Account => account;
 
-export const useAccount = (): Account => useSyncExternalStore(subscribe, currentAccount);
+export const useAccount = (): Account => useSyncExternalStore(listeners.subscribe, currentAccount);
 
 /** The club one acts in. Only drawn where there is one. */
 export function useMembership(): Membership {

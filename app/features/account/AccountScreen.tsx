@@ -3,7 +3,7 @@ import { Text, View } from "react-native";
 import { chooseClub, useAccount, useMembership } from "~/data/account/account";
 import { useSignOut } from "~/data/account/door";
 import { unsavedDrafts } from "~/data/plan/planDraft";
-import { unsentRuns } from "~/data/runs/runStore";
+import { unsentRuns } from "~/data/runs/send";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Notice } from "~/ui/Notice";

@@ -8,7 +8,7 @@ import "~/data/forgetting";
 import { keepQueries, restoreQueries } from "~/data/queries/keptQueries";
 import { makeQueryClient } from "~/data/queries/queryClient";
 import { useLiveClub } from "~/data/resources/liveClub";
-import { sendAll } from "~/data/runs/runStore";
+import { sendAll } from "~/data/runs/send";
 import { Frame } from "~/features/nav/Frame";
 import { Loading } from "~/ui/Loading";
 import { Notice } from "~/ui/Notice";

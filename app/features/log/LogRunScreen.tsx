@@ -12,7 +12,7 @@ import { Text, View } from "react-native";
 import { clockWords } from "~/data/client/clock";
 import { useNow } from "~/data/client/useNow";
 import { useRun } from "~/data/resources/log";
-import { useKeptRun } from "~/data/runs/runStore";
+import { useKeptRun } from "~/data/runs/hooks";
 import { clockTime, dayName } from "~/ui/dates";
 import { Loaded } from "~/ui/Loading";
 import { Notice } from "~/ui/Notice";

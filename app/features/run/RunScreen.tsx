@@ -4,15 +4,9 @@ import { View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { clockWords, useClockAhead } from "~/data/client/clock";
 import { useRun } from "~/data/resources/log";
-import {
-  adoptRun,
-  type KeptRun,
-  pressRun,
-  useKeeps,
-  useKeptRun,
-  useLink,
-  useOpenRuns,
-} from "~/data/runs/runStore";
+import { useKeeps, useKeptRun, useLink, useOpenRuns } from "~/data/runs/hooks";
+import type { KeptRun } from "~/data/runs/keptRun";
+import { adoptRun, pressRun } from "~/data/runs/press";
 import { Loaded } from "~/ui/Loading";
 import { useTitle } from "~/ui/Screen";
 import { useRunSettings } from "./device/runSettings";

@@ -1,7 +1,7 @@
 import { formatLength, formatMinus, runClock, runState } from "@tonodrome/core";
 import { Link } from "expo-router";
 import { Text, View } from "react-native";
-import type { KeptRun } from "~/data/runs/runStore";
+import type { KeptRun } from "~/data/runs/keptRun";
 
 /** The other runs under way on this device: a press goes to one, and each keeps its time. */
 export function RunStrip({ runs, here, now }: { runs: readonly KeptRun[]; here: string; now: number }) {

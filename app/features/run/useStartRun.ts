@@ -2,7 +2,7 @@ import { type Fit, type FitContext, fitAt, type PlanBody, runPlanOf, withTable }
 import type { ClubEvent, Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useCallback, useEffect, useRef } from "react";
-import { createRun } from "~/data/runs/runStore";
+import { createRun } from "~/data/runs/press";
 import { askFit } from "~/features/fit/askFit";
 
 interface ToRun {

@@ -5,7 +5,7 @@ import { memo, useMemo, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { useEvents } from "~/data/resources/events";
-import { useOpenRun } from "~/data/runs/runStore";
+import { useOpenRun } from "~/data/runs/hooks";
 import { stateWord } from "~/features/fit/stateWord";
 import { useFitAt } from "~/features/fit/useFitAt";
 import { useStartRun } from "~/features/run/useStartRun";

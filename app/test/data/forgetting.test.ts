@@ -2,7 +2,7 @@ import { makeMe } from "~/test/made/makeMe";
 
 const forgot: string[] = [];
 jest.mock("~/data/queries/keptQueries", () => ({ forgetQueries: async () => void forgot.push("queries") }));
-jest.mock("~/data/runs/runStore", () => ({ forgetSentRuns: () => void forgot.push("runs") }));
+jest.mock("~/data/runs/send", () => ({ forgetSentRuns: () => void forgot.push("runs") }));
 
 beforeEach(() => {
   forgot.length = 0;

@@ -1,30 +1,23 @@
 import { fitPlan, type RunEvent, runPlanOf } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
-import { FakeRuns } from "~/test/made/fakeRuns";
-import { makeMe } from "~/test/made/makeMe";
+import { freshDevice, openApplication } from "~/test/made/device";
+import type { FakeRuns } from "~/test/made/fakeRuns";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 
 const start = makeStart({}, twoMinutePlan);
 
 let server: FakeRuns;
-let store: typeof import("~/data/runs/runStore");
+let store: ReturnType<typeof openApplication>["runs"];
 
 beforeEach(() => {
-  jest.useFakeTimers();
-  localStorage.clear();
-  localStorage.setItem("me", JSON.stringify(makeMe()));
-  server = new FakeRuns(start);
-  Object.assign(globalThis, { fetch: server.fetch });
-  Object.assign(AbortSignal, { timeout: () => undefined });
+  server = freshDevice(start);
   load();
 });
 afterEach(() => jest.useRealTimers());
 
 /** Opens the application anew on the same device. */
 function load(): void {
-  jest.isolateModules(() => {
-    store = require("~/data/runs/runStore");
-  });
+  store = openApplication().runs;
 }
 
 const settle = () => jest.advanceTimersByTimeAsync(10_000);

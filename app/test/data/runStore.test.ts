@@ -1,32 +1,25 @@
 import { fitPlan, runPlanOf, runState } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
-import { FakeRuns } from "~/test/made/fakeRuns";
+import { freshDevice, openApplication } from "~/test/made/device";
+import type { FakeRuns } from "~/test/made/fakeRuns";
 import { CLUB, makeMe } from "~/test/made/makeMe";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 
 const start = makeStart({}, twoMinutePlan);
 
 let server: FakeRuns;
-let store: typeof import("~/data/runs/runStore");
-let account: typeof import("~/data/account/account");
+let store: ReturnType<typeof openApplication>["runs"];
+let account: ReturnType<typeof openApplication>["account"];
 
 beforeEach(() => {
-  jest.useFakeTimers();
-  localStorage.clear();
-  localStorage.setItem("me", JSON.stringify(makeMe()));
-  server = new FakeRuns(start);
-  Object.assign(globalThis, { fetch: server.fetch });
-  Object.assign(AbortSignal, { timeout: () => undefined });
+  server = freshDevice(start);
   load();
 });
 afterEach(() => jest.useRealTimers());
 
 /** Opens the application anew on the same device. */
 function load(): void {
-  jest.isolateModules(() => {
-    account = require("~/data/account/account");
-    store = require("~/data/runs/runStore");
-  });
+  ({ account, runs: store } = openApplication());
 }
 
 const settle = () => jest.advanceTimersByTimeAsync(10_000);

@@ -2,7 +2,7 @@ import { renderHook } from "@testing-library/react-native";
 import { type RunEvent, runState } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import fc from "fast-check";
-import type { KeptRun } from "~/data/runs/runStore";
+import type { KeptRun } from "~/data/runs/keptRun";
 import { useFollowedStart } from "~/features/run/follow/useFollowedStart";
 import { makeStart } from "~/test/made/makeStart";
 
@@ -30,7 +30,7 @@ jest.mock("~/data/resources/starts", () => ({
     },
   }),
 }));
-jest.mock("~/data/runs/runStore", () => ({
+jest.mock("~/data/runs/press", () => ({
   pressRun: (_id: string, event: object) => mockPress(event),
 }));
 

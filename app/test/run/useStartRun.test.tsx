@@ -10,7 +10,7 @@ const mockWent: string[] = [];
 const mockAsked: { ask: FitAsk; answer: (table: unknown) => void; calledOff: boolean }[] = [];
 const mockRouter = { push: (to: string) => mockWent.push(to) };
 jest.mock("expo-router", () => ({ useRouter: () => mockRouter }));
-jest.mock("~/data/runs/runStore", () => ({
+jest.mock("~/data/runs/press", () => ({
   createRun: (_start: unknown, plan: RunPlan) => `run-${mockMade.push(plan)}`,
 }));
 jest.mock("~/features/fit/askFit", () => ({

@@ -1,5 +1,5 @@
 import type { OrderNews, RunClock, RunPlan, RunState } from "@tonodrome/core";
-import type { KeptRun } from "~/data/runs/runStore";
+import type { KeptRun } from "~/data/runs/keptRun";
 import type { RunSettings } from "~/features/run/device/runSettings";
 import type { Pulse } from "~/features/run/follow/usePulse";
 import type { RefitOffer } from "~/features/run/refit/useRefit";

@@ -3,7 +3,8 @@ import { useEffect, useRef } from "react";
 import { useMay } from "~/data/account/account";
 import { movedStart } from "~/data/resources/movedStart";
 import { useSaveStart, useStart } from "~/data/resources/starts";
-import { type KeptRun, pressRun } from "~/data/runs/runStore";
+import type { KeptRun } from "~/data/runs/keptRun";
+import { pressRun } from "~/data/runs/press";
 
 /** How often it is asked where the start is, milliseconds: a change is told at once, unless that was missed. */
 const EVERY = 5_000;

@@ -1,6 +1,6 @@
 import type { RunState } from "@tonodrome/core";
 import { useEffect, useRef, useState } from "react";
-import { pressRun } from "~/data/runs/runStore";
+import { pressRun } from "~/data/runs/press";
 
 /** A heart-rate strap that can be listened to. A real one implements this too. */
 export interface PulseSource {

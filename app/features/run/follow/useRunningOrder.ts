@@ -1,6 +1,7 @@
 import type { OrderNews, RunState } from "@tonodrome/core";
 import { useEffect, useState } from "react";
-import { type KeptRun, pressRun } from "~/data/runs/runStore";
+import type { KeptRun } from "~/data/runs/keptRun";
+import { pressRun } from "~/data/runs/press";
 
 /** A running order that can be followed. A real one implements this too. */
 export interface OrderSource {

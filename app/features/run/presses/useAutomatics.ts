@@ -1,6 +1,6 @@
 import { runClock, runState } from "@tonodrome/core";
 import { useEffect } from "react";
-import type { KeptRun } from "~/data/runs/runStore";
+import type { KeptRun } from "~/data/runs/keptRun";
 import { pressesOf } from "./usePresses";
 
 /** Later than this it does not begin by itself any more, seconds: nobody seems to be there. */

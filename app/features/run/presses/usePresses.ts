@@ -1,7 +1,7 @@
 import type { RunDrill, RunState } from "@tonodrome/core";
 import type { Refit } from "@tonodrome/core/fitting";
 import { useMemo, useRef } from "react";
-import { type Press, pressRun } from "~/data/runs/runStore";
+import { type Press, pressRun } from "~/data/runs/press";
 
 /** What can be pressed during a run, besides what opens a sheet. */
 export interface Presses {

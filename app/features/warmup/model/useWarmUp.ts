@@ -4,7 +4,7 @@ import { useRouter } from "expo-router";
 import { useState } from "react";
 import { useMay } from "~/data/account/account";
 import { type PlanDraft, usePlanDraft } from "~/data/plan/planDraft";
-import { useOpenRun } from "~/data/runs/runStore";
+import { useOpenRun } from "~/data/runs/hooks";
 import { useStartRun } from "~/features/run/useStartRun";
 import { useStable } from "~/ui/useStable";
 import { useWide } from "~/ui/useWide";

@@ -1,0 +1,73 @@
+import type { RunEvent, RunPlan } from "@tonodrome/core";
+import type { Run, Start } from "@tonodrome/core/api";
+import { v4 as uuid } from "uuid";
+import { currentAccount } from "~/data/account/account";
+import { timeNow } from "~/data/client/clock";
+import { sendAll, sendSoon } from "./send";
+import { lastOf } from "./stamps";
+import { get, put } from "./store";
+
+/** Begins a run on this device; it is sent to the server as soon as that can be reached. */
+export function createRun(start: Start, plan: RunPlan): string {
+  const id = uuid();
+  const { title, venue, zone, startsAt } = start;
+  put({
+    clubId: currentAccount().club?.id,
+    athleteId: start.athlete.id,
+    run: { id, startId: start.id, athleteName: start.athlete.name, title, venue, zone, startsAt, plan },
+    events: [],
+    created: false,
+    recorded: [],
+    refused: null,
+    setAside: [],
+  });
+  void sendAll();
+  return id;
+}
+
+/**
+ * Takes up a run that the server has, to go on with it here; or what has been pressed on other phones in the meantime, of
+ * one that is here already.
+ */
+export function adoptRun({ events, ...run }: Run): void {
+  const kept = get(run.id);
+  if (!kept) {
+    const clubId = currentAccount().club?.id;
+    put({
+      clubId,
+      run,
+      events,
+      created: true,
+      recorded: events.map((e) => e.id),
+      refused: null,
+      setAside: [],
+    });
+    return;
+  }
+  // What the server has recorded stands as it has it, also where its answer was lost and the time corrected since.
+  const theirs = new Map(events.map((e) => [e.id, e]));
+  const known = new Map(kept.events.map((e) => [e.id, e]));
+  const recorded = new Set(kept.recorded);
+  const news = events.filter((e) => !known.has(e.id));
+  if (events.every((e) => recorded.has(e.id) && known.get(e.id)?.at === e.at)) return;
+  put({
+    ...kept,
+    created: true,
+    events: [...kept.events.map((e) => theirs.get(e.id) ?? e), ...news],
+    recorded: [...new Set([...kept.recorded, ...theirs.keys()])],
+  });
+}
+
+/** A press as it is made: who it is and when is said here. */
+export type Press = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
+
+/** Records a press: kept here at once, sent when the server can be reached. */
+export function pressRun(id: string, press: Press): void {
+  const kept = get(id);
+  if (!kept) return;
+  // Never before what has been seen: another phone's clock may be a little ahead of this one's.
+  const at = Math.max(timeNow(), lastOf(kept.events) + 1);
+  const event = { ...press, id: uuid(), at: new Date(at).toISOString() } as RunEvent;
+  put({ ...kept, events: [...kept.events, event] });
+  sendSoon();
+}

@@ -1,0 +1,153 @@
+import type { RunEvent } from "@tonodrome/core";
+import { runEventsAnswerSchema, runInputSchema, runSchema } from "@tonodrome/core/api";
+import { currentAccount } from "~/data/account/account";
+import { ApiFailure, ask, askTime } from "~/data/client/api";
+import { isTimeKnown, timeNow } from "~/data/client/clock";
+import { isUnderWay, isUnsent, type KeptRun } from "./keptRun";
+import { stampNoLaterThanNow } from "./stamps";
+import { drop, everyRun, get, put, runListeners } from "./store";
+
+/** Refusals that asking again does not change. */
+const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden"]);
+
+const RETRY = 3_000;
+/** What a press did is painted before it is sent, milliseconds. */
+const PAINTED = 40;
+
+/** How the server did when it was last sent to. */
+export type Link = "reached" | "unreachable" | "troubled";
+let link: Link = "reached";
+let sending = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Sends what was just pressed, once that is painted. */
+export function sendSoon(): void {
+  clearTimeout(timer);
+  timer = setTimeout(sendAll, PAINTED);
+}
+
+/** Sends whatever the server does not have yet, and tries again later when it cannot be reached. */
+export async function sendAll(): Promise<void> {
+  if (sending) return;
+  sending = true;
+  clearTimeout(timer);
+  try {
+    if (!isTimeKnown() && everyRun().some((kept) => waiting(kept.run.id))) await askTime();
+    for (const { run } of everyRun()) await sendRun(run.id);
+    setLink("reached");
+  } catch (error) {
+    setLink(error instanceof ApiFailure && error.code === "unreachable" ? "unreachable" : "troubled");
+    timer = setTimeout(sendAll, RETRY);
+  } finally {
+    sending = false;
+  }
+  // Presses made while sending.
+  if (link === "reached" && everyRun().some((kept) => waiting(kept.run.id))) timer = setTimeout(sendAll, 0);
+}
+
+function waiting(id: string): boolean {
+  const kept = get(id);
+  return kept !== null && kept.refused === null && isUnsent(kept) && clubOf(kept) !== null;
+}
+
+/** The club to send a run to; null while nobody who belongs to it is signed in: then it waits. */
+function clubOf(kept: KeptRun): string | null {
+  const { me, club } = currentAccount();
+  if (!kept.clubId) return club?.id ?? null;
+  return me?.clubs.some((c) => c.id === kept.clubId) ? kept.clubId : null;
+}
+
+/** How many runs have presses that only this device knows. */
+export function unsentRuns(): number {
+  return everyRun().filter(isUnsent).length;
+}
+
+/** Frees this device of every run that the server has whole: what is left is only here. */
+export function forgetSentRuns(): void {
+  for (const kept of everyRun()) if (!isUnsent(kept)) drop(kept.run.id);
+  runListeners.tell();
+}
+
+async function sendRun(id: string): Promise<void> {
+  if (!waiting(id)) return forgetIfOver(id);
+  try {
+    const before = get(id) as KeptRun;
+    const base = `/clubs/${clubOf(before)}/runs`;
+    if (!before.created) {
+      const { startId, plan } = before.run;
+      await ask(runSchema, "POST", base, runInputSchema.parse({ id, startId, plan }));
+      put({ ...(get(id) as KeptRun), created: true });
+    }
+    const { events, recorded } = get(id) as KeptRun;
+    const known = new Set(recorded);
+    const unsent = events.filter((e) => !known.has(e.id)).slice(0, TOGETHER);
+    if (unsent.length === 0) return;
+    await sendPresses(id, base, unsent);
+  } catch (error) {
+    const final = error instanceof ApiFailure && FINAL.has(error.code);
+    if (!final) throw error;
+    // It stays on this device, but asking again is pointless.
+    put({ ...(get(id) as KeptRun), refused: error.message });
+  }
+}
+
+/** Presses sent in one request. */
+const TOGETHER = 200;
+
+/** Sends presses of a run. One that is refused is set aside, and the others go on. */
+async function sendPresses(id: string, base: string, unsent: readonly RunEvent[]): Promise<void> {
+  try {
+    const answer = await ask(runEventsAnswerSchema, "POST", `${base}/${id}/events`, { events: unsent });
+    const now = get(id) as KeptRun;
+    put({ ...now, recorded: [...now.recorded, ...answer.recorded] });
+  } catch (error) {
+    const refused = error instanceof ApiFailure ? refusedOf(error, unsent) : [];
+    if (refused.length === 0) throw error;
+    const isEarly = error instanceof ApiFailure && error.path?.endsWith(".at");
+    const [first] = refused;
+    if (isEarly && first && !stampedAnew.has(first.id)) {
+      // It was pressed, only by a wrong clock: it is stamped by the right one, once.
+      stampedAnew.add(first.id);
+      await askTime();
+      stampNoLaterThanNow(id);
+      return;
+    }
+    const away = new Set(refused.map((e) => e.id));
+    const now = get(id) as KeptRun;
+    put({
+      ...now,
+      events: now.events.filter((e) => !away.has(e.id)),
+      setAside: [...now.setAside, ...refused],
+    });
+  }
+}
+
+/** Presses that were stamped anew because the server found them early. */
+const stampedAnew = new Set<string>();
+
+/** Which of the presses sent the server means by a refusal: the one it names, or, of a full run, all. */
+function refusedOf({ code, path }: ApiFailure, unsent: readonly RunEvent[]): readonly RunEvent[] {
+  if (code === "full") return unsent;
+  const index = code === "invalid_input" ? /^events\.(\d+)(\.|$)/.exec(path ?? "")?.[1] : undefined;
+  return index === undefined ? [] : unsent.slice(Number(index), Number(index) + 1);
+}
+
+/** A run that is over is kept here for so long after its last press, milliseconds. */
+const KEPT_AFTER = 3_600_000;
+
+/** Frees this device of a run that is over and that the server has whole. The log shows it from there. */
+function forgetIfOver(id: string): void {
+  const kept = get(id);
+  const last = kept?.events.at(-1);
+  if (!kept || !last || kept.refused || isUnsent(kept) || isUnderWay(kept)) return;
+  if (timeNow() - Date.parse(last.at) >= KEPT_AFTER) drop(id);
+}
+
+function setLink(now: Link): void {
+  if (now === link) return;
+  link = now;
+  runListeners.tell();
+}
+
+/** How the server did when it was last sent to. */
+export const linkNow = (): Link => link;

@@ -1,0 +1,18 @@
+import type { RunEvent } from "./runEvent";
+
+/** A run that nobody ended is over all the same when nothing has been heard of it for half a day, milliseconds (custom). */
+const FORGOTTEN = 12 * 3_600_000;
+
+/**
+ * Whether a run is over: it was ended, or nobody has pressed anything for half a day after its start and its last press.
+ * @param startsAt the start as the run has it, ISO 8601
+ * @param now milliseconds since the epoch
+ */
+export function isRunOver(
+  startsAt: string,
+  events: readonly Pick<RunEvent, "kind" | "at">[],
+  now: number,
+): boolean {
+  const last = events.reduce((latest, e) => Math.max(latest, Date.parse(e.at)), Date.parse(startsAt));
+  return now - last >= FORGOTTEN || events.some((e) => e.kind === "end");
+}
