@@ -74,6 +74,7 @@ export {
 } from "./plan/plan";
 export { loadedOf, protectedOn, type Replacement, replacements } from "./plan/protect";
 export { type SteepStep, steepSteps } from "./plan/stepRule";
+export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";
 export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/live/cues";
 export { type RunClock, runClock } from "./run/live/runClock";
@@ -84,6 +85,7 @@ export { type RunDay, runDay } from "./run/log/runDay";
 export type { RunEvent } from "./run/log/runEvent";
 export { MOST_UNDOABLE, type RunState, runState, type Split } from "./run/log/runState";
 export { type RunSummary, runSummary } from "./run/log/runSummary";
+export { isWorthOffering, refitReason } from "./run/refit/refitReason";
 export { coolDownOf } from "./run/steps/coolDown";
 export { runPlanOf, stepOfDrill } from "./run/steps/freezeFit";
 export { type GateTally, gateTally } from "./run/steps/gateTally";

@@ -1,4 +1,5 @@
 import type { FitAnswers, FitAsk, FitMessage } from "./fitWorker";
+import { newFitWorker } from "./newFitWorker";
 
 /** Workers that are free; one that is busy with what nobody waits for any more is ended. */
 const idle: Worker[] = [];
@@ -10,7 +11,19 @@ interface Listening<Answer> {
   /** Told how far it is, from 0 to 1. */
   onShare?: (share: number) => void;
   onAnswer: (answer: Answer) => void;
+  /** Told, in a sentence to show, when there will be no answer: the worker broke, or could not be loaded. */
+  onFailure: (sentence: string) => void;
 }
+
+/** What is said when a question gets no answer, and what to do about it. */
+const NO_ANSWER: Record<FitAsk["kind"], string> = {
+  "every-time": "Other times could not be fitted. Change something, or open this again.",
+  "one-time":
+    "The best within the limits could not be found: what you see passes one. Try again in a moment.",
+  explanation: "Why could not be worked out. Change the time or a drill to try again.",
+  trade: "A trade could not be looked for. Try again.",
+  refit: "The rest could not be fitted anew. It goes on as it is.",
+};
 
 /**
  * Has something about a fit reckoned in a worker, so that the page stays free for the finger.
@@ -18,13 +31,29 @@ interface Listening<Answer> {
  */
 export function askFit<Kind extends FitAsk["kind"]>(
   ask: Extract<FitAsk, { kind: Kind }>,
-  { onShare, onAnswer }: Listening<FitAnswers[Kind]>,
+  { onShare, onAnswer, onFailure }: Listening<FitAnswers[Kind]>,
 ): () => void {
-  const busy = idle.pop() ?? new Worker(new URL("./fitWorker", import.meta.url));
+  const busy = idle.pop() ?? newFitWorker();
   let over = false;
+  const fail = () => {
+    if (over) return;
+    over = true;
+    busy.terminate();
+    onFailure(NO_ANSWER[ask.kind]);
+  };
+  busy.onerror = (event) => {
+    event.preventDefault();
+    fail();
+  };
+  busy.onmessageerror = fail;
   busy.onmessage = ({ data }: MessageEvent<FitMessage>) => {
+    if (over) return;
     if ("share" in data) {
       onShare?.(data.share);
+      return;
+    }
+    if ("failed" in data) {
+      fail();
       return;
     }
     over = true;
@@ -34,6 +63,8 @@ export function askFit<Kind extends FitAsk["kind"]>(
   };
   busy.postMessage(ask);
   return () => {
-    if (!over) busy.terminate();
+    if (over) return;
+    over = true;
+    busy.terminate();
   };
 }

@@ -36,8 +36,8 @@ export interface FitAnswers {
   refit: Refit | null;
 }
 
-/** How far it is, from 0 to 1, and in the end the answer. */
-export type FitMessage = { share: number } | { answer: FitAnswers[keyof FitAnswers] };
+/** How far it is, from 0 to 1, and in the end the answer; or that there is none. */
+export type FitMessage = { share: number } | { answer: FitAnswers[keyof FitAnswers] } | { failed: true };
 
 /** What is answered within this is not worth telling how far it is, ms. */
 const SOON = 100;
@@ -72,4 +72,11 @@ function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
   }
 }
 
-self.onmessage = ({ data }: MessageEvent<FitAsk>) => say({ answer: answerTo(data) });
+self.onmessage = ({ data }: MessageEvent<FitAsk>) => {
+  try {
+    say({ answer: answerTo(data) });
+  } catch (error) {
+    console.error(error);
+    say({ failed: true });
+  }
+};

@@ -50,6 +50,8 @@ export function useEachTime(
             setKnown({ plan, context, profiles: new Map(profiles) });
             askNext();
           },
+          // One time that cannot be known is asked for by itself when it is wanted.
+          onFailure: askNext,
         },
       );
     };

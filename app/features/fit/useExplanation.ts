@@ -12,10 +12,15 @@ interface Wanted {
 /**
  * What a fit gave up and why, reckoned in a worker: one at a time, and always the latest that is wanted next, so that a
  * slider or a clock never keeps it from answering.
- * @returns the last answer until there is one for what is asked now; null before the first
+ * @returns the last answer until there is one for what is asked now, null before the first; and why there is none
  */
-export function useExplanation(plan: PlanBody, context: FitContext, seconds: number): Explanation | null {
+export function useExplanation(
+  plan: PlanBody,
+  context: FitContext,
+  seconds: number,
+): { explanation: Explanation | null; failure: string | null } {
   const [explanation, setExplanation] = useState<Explanation | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
   const wanted = useRef<Wanted | null>(null);
   const callOff = useRef<(() => void) | null>(null);
   useEffect(() => {
@@ -31,6 +36,12 @@ export function useExplanation(plan: PlanBody, context: FitContext, seconds: num
           onAnswer: (answer) => {
             callOff.current = null;
             setExplanation(answer);
+            setFailure(null);
+            if (wanted.current !== asked) askNext();
+          },
+          onFailure: (sentence) => {
+            callOff.current = null;
+            setFailure(sentence);
             if (wanted.current !== asked) askNext();
           },
         },
@@ -45,5 +56,5 @@ export function useExplanation(plan: PlanBody, context: FitContext, seconds: num
     },
     [],
   );
-  return explanation;
+  return { explanation, failure };
 }

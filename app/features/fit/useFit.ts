@@ -22,6 +22,8 @@ interface FitNow {
   isBest: boolean;
   /** How far the worker is with this one time, or else with every time, from 0 to 1; null while there is nothing to tell. */
   share: number | null;
+  /** Why the best is not known, in a sentence; null when it is, or is on its way. */
+  failure: string | null;
 }
 
 interface EveryTime {
@@ -47,6 +49,8 @@ export function useFit({ plan, context, availableSeconds, horizonSeconds }: FitW
           setFound({ plan, context, profile });
           setEveryShare(null);
         },
+        // The times one by one may still be had.
+        onFailure: () => setFound({ plan, context, profile: null }),
       },
     );
     return () => {
@@ -58,7 +62,7 @@ export function useFit({ plan, context, availableSeconds, horizonSeconds }: FitW
   const isGivenUp = isFound && found.profile === null;
   const each = useEachTime(plan, context, isGivenUp ? horizonSeconds : null, availableSeconds);
   const everyTime = (isFound ? found.profile : null) ?? each.at(availableSeconds);
-  const { profile, isBest, share } = useFitAt(plan, context, availableSeconds, everyTime);
+  const { profile, isBest, share, failure } = useFitAt(plan, context, availableSeconds, everyTime);
   const fit = useMemo(() => fitAt(profile, availableSeconds), [profile, availableSeconds]);
-  return { fit, isBest, share: isBest ? (everyShare ?? each.share) : share };
+  return { fit, isBest, share: isBest ? (everyShare ?? each.share) : share, failure };
 }

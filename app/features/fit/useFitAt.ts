@@ -9,6 +9,8 @@ export interface ProfileNow {
   isBest: boolean;
   /** How far those are, from 0 to 1; null while there is nothing to tell. */
   share: number | null;
+  /** Why the best is not known, in a sentence; null when it is, or is on its way. */
+  failure: string | null;
 }
 
 /** A time counting down is asked for only once a minute: a plan that begins within the minute below holds too. */
@@ -34,6 +36,7 @@ export function useFitAt(
 ): ProfileNow {
   const [answered, setAnswered] = useState<Answered | null>(null);
   const [share, setShare] = useState<number | null>(null);
+  const [failed, setFailed] = useState<{ plan: PlanBody; seconds: number; sentence: string } | null>(null);
   const quick = useMemo(
     () => (everyTime ? null : quickProfileAt(plan, context, availableSeconds)),
     [everyTime, plan, context, availableSeconds],
@@ -51,6 +54,7 @@ export function useFitAt(
         onShare: setShare,
         onAnswer: (table) =>
           setAnswered({ plan, context, seconds, profile: withTable(plan, context, seconds, table) }),
+        onFailure: (sentence) => setFailed({ plan, seconds, sentence }),
       },
     );
     return () => {
@@ -58,6 +62,11 @@ export function useFitAt(
       setShare(null);
     };
   }, [asks, plan, context, seconds]);
-  if (isKnown) return { profile: answered.profile, isBest: true, share: null };
-  return { profile: everyTime ?? (quick as { profile: FitProfile }).profile, isBest: !asks, share };
+  if (isKnown) return { profile: answered.profile, isBest: true, share: null, failure: null };
+  return {
+    profile: everyTime ?? (quick as { profile: FitProfile }).profile,
+    isBest: !asks,
+    share,
+    failure: asks && failed?.plan === plan && failed.seconds === seconds ? failed.sentence : null,
+  };
 }

@@ -80,7 +80,7 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
   const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | null>(null);
   const clock = runClock(state, now);
   const presses = usePresses(run.id, state);
-  const { offer, leave } = useRefit(plan, state, clock.ahead, settings);
+  const { offer, failure, leave } = useRefit(plan, state, clock.ahead, settings);
   useCues(state, clock, settings);
   useWakeLock(state.status !== "ended");
   const pulse = usePulse(simulatedPulse, run.id, state, settings.strap && mayRun);
@@ -124,7 +124,7 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
     state,
     clock,
     now,
-    trouble,
+    trouble: trouble ?? failure,
     offer: applies ? null : offer,
     applied: lastRefit && state.undoable.at(-1) === lastRefit ? lastRefit.line : null,
     settings,

@@ -11,6 +11,7 @@ import { useFitAt } from "~/features/fit/useFitAt";
 import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
+import { Notice } from "~/ui/Notice";
 import { listedTime } from "./listedTime";
 import { MoveStart } from "./MoveStart";
 import { availableFor, type StartView, startView } from "./startView";
@@ -28,10 +29,10 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
   const openRun = useOpenRun(start);
   const mayMove = useMay("build");
   const mayRun = useMay("run");
-  const startRun = useStartRun();
+  const { startRun, failure: runFailure } = useStartRun();
   const event = useEvents().data?.find((e) => e.id === start.eventId) ?? null;
   const context = useMemo(() => contextOf(start), [start]);
-  const { profile, isBest } = useFitAt(start.plan.body, context, availableFor(start, now));
+  const { profile, isBest, failure } = useFitAt(start.plan.body, context, availableFor(start, now));
   const view = startView(start, now, profile);
   const over = view.untilStart < 0;
   const run = () => startRun({ start, plan: start.plan.body, context, fit: view.fit, isBest, event });
@@ -72,7 +73,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
             {listed ? <Text className="font-text text-small text-muted">on the list {listed}</Text> : null}
           </View>
         </View>
-        <Standing start={start} view={view} isBest={isBest} over={over} now={now} />
+        <Standing start={start} view={view} isBest={isBest} failed={failure !== null} over={over} now={now} />
         {over ? null : <Kit start={start} />}
       </Link>
       <View className="flex-row flex-wrap items-center gap-2 pt-2">
@@ -92,6 +93,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
           />
         ) : null}
       </View>
+      {(runFailure ?? failure) && !over ? <Notice warn text={(runFailure ?? failure) as string} /> : null}
       {moving ? <MoveStart start={start} /> : null}
     </View>
   );
@@ -137,11 +139,13 @@ interface StandingProps {
   start: Start;
   view: StartView;
   isBest: boolean;
+  /** Whether the best fit will not be known. */
+  failed: boolean;
   over: boolean;
   now: number;
 }
 
-function Standing({ start, view, isBest, over, now }: StandingProps) {
+function Standing({ start, view, isBest, failed, over, now }: StandingProps) {
   if (over) {
     return (
       <Text className="pt-1 font-text text-body text-muted">Started {roughLength(-view.untilStart)} ago</Text>
@@ -160,8 +164,8 @@ function Standing({ start, view, isBest, over, now }: StandingProps) {
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
         <Text className={`text-body text-ink ${untilBegin > 0 ? "font-text" : "font-strong"}`}>{begin}</Text>
         <Text className={`text-body text-ink ${fit.state === "fits" ? "font-text" : "font-strong"}`}>
-          {stateWord(fit.state, isBest)}, {spokenLength(Math.floor(view.availableSeconds / 60) * 60)}{" "}
-          available
+          {stateWord(fit.state, isBest, null, failed)},{" "}
+          {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
         </Text>
       </View>
       <Latest start={start} view={view} now={now} />

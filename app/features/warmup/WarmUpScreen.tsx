@@ -117,6 +117,7 @@ function WarmUp({ start }: { start: Start }) {
             fit={fit}
             isBest={model.isBest}
             share={model.share}
+            failed={model.fitFailure !== null}
             cappedBy={model.isCapped ? model.untilStart : null}
             onMinutes={model.setMinutes}
             onExplain={openGivenUp}

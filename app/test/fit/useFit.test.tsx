@@ -12,10 +12,11 @@ interface Asked {
   calledOff: boolean;
   onShare?: (share: number) => void;
   onAnswer: (answer: unknown) => void;
+  onFailure: (sentence: string) => void;
 }
 const mockAsked: Asked[] = [];
 jest.mock("~/features/fit/askFit", () => ({
-  askFit: (ask: FitAsk, told: Pick<Asked, "onShare" | "onAnswer">) => {
+  askFit: (ask: FitAsk, told: Pick<Asked, "onShare" | "onAnswer" | "onFailure">) => {
     const entry: Asked = { ask, calledOff: false, ...told };
     mockAsked.push(entry);
     return () => {
@@ -26,6 +27,8 @@ jest.mock("~/features/fit/askFit", () => ({
 
 const waiting = (kind: FitAsk["kind"]) => mockAsked.filter((a) => a.ask.kind === kind && !a.calledOff);
 const answer = (kind: FitAsk["kind"], what: unknown) => act(async () => waiting(kind).at(-1)?.onAnswer(what));
+
+const fail = (kind: FitAsk["kind"]) => act(async () => waiting(kind).at(-1)?.onFailure(`No ${kind}.`));
 
 const day: FitContext = fitContextSchema.parse({ usualReps: 10 });
 const [laps] = twoMinutePlan.items as [PlanItem];
@@ -142,12 +145,45 @@ it("explains one fit at a time, and the latest one next", async () => {
   );
   for (const seconds of [1100, 1000, 900]) rerender({ seconds });
   expect(waiting("explanation")).toHaveLength(1);
-  expect(result.current).toBeNull();
+  expect(result.current.explanation).toBeNull();
   await answer("explanation", explanationOf(limited, day, 1200));
-  expect(result.current?.availableSeconds).toBe(1200);
+  expect(result.current.explanation?.availableSeconds).toBe(1200);
   expect(waiting("explanation").at(-1)?.ask).toMatchObject({ seconds: 900 });
   await answer("explanation", explanationOf(limited, day, 900));
-  expect(result.current?.given).toEqual([
+  expect(result.current.explanation?.given).toEqual([
     expect.objectContaining({ name: "Jumps", bound: { kind: "cap", cap: "volume" } }),
   ]);
+});
+
+describe("when the worker breaks", () => {
+  it("says that the best is not known, and asks anew for another time", async () => {
+    const { result, rerender } = fitOf(limited, 20);
+    expect(result.current).toMatchObject({ isBest: false, failure: null });
+    await fail("one-time");
+    expect(result.current).toMatchObject({ isBest: false, failure: "No one-time." });
+    rerender({ seconds: 1080 });
+    expect(result.current.failure).toBeNull();
+    await answer("one-time", tableAt(limited, day, 1080));
+    expect(result.current).toMatchObject({ isBest: true, failure: null });
+  });
+
+  it("reckons the times one by one where every time at once cannot be had", async () => {
+    const { result } = fitOf(limited, 20);
+    await answer("one-time", tableAt(limited, day, 1200));
+    await fail("every-time");
+    expect(waiting("one-time").length).toBeGreaterThan(0);
+    expect(result.current.isBest).toBe(true);
+  });
+
+  it("keeps the explanation there was, says so, and explains the next one", async () => {
+    const { result, rerender } = renderHook(
+      ({ seconds }: { seconds: number }) => useExplanation(limited, day, seconds),
+      { initialProps: { seconds: 1200 } },
+    );
+    await fail("explanation");
+    expect(result.current).toEqual({ explanation: null, failure: "No explanation." });
+    rerender({ seconds: 900 });
+    await answer("explanation", explanationOf(limited, day, 900));
+    expect(result.current).toMatchObject({ explanation: { availableSeconds: 900 }, failure: null });
+  });
 });

@@ -1,7 +1,15 @@
-import { fitPlan, openDay, type RunEvent, runClock, runPlanOf, runState } from "@tonodrome/core";
+import {
+  fitPlan,
+  isWorthOffering,
+  openDay,
+  type RunEvent,
+  refitReason,
+  runClock,
+  runPlanOf,
+  runState,
+} from "@tonodrome/core";
 import { type FaceModel, inkOf, isBreathing } from "~/features/run/faces/faceModel";
 import { pressWords } from "~/features/run/presses/pressWords";
-import { isWorthOffering, refitReason } from "~/features/run/refit/useRefit";
 import { twoMinutePlan } from "~/test/made/makeStart";
 
 const START = Date.parse("2026-06-01T12:00:00.000Z");

@@ -7,15 +7,23 @@ import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 
 const mockMade: RunPlan[] = [];
 const mockWent: string[] = [];
-const mockAsked: { ask: FitAsk; answer: (table: unknown) => void; calledOff: boolean }[] = [];
+const mockAsked: {
+  ask: FitAsk;
+  answer: (table: unknown) => void;
+  fail: (sentence: string) => void;
+  calledOff: boolean;
+}[] = [];
 const mockRouter = { push: (to: string) => mockWent.push(to) };
 jest.mock("expo-router", () => ({ useRouter: () => mockRouter }));
 jest.mock("~/data/runs/press", () => ({
   createRun: (_start: unknown, plan: RunPlan) => `run-${mockMade.push(plan)}`,
 }));
 jest.mock("~/features/fit/askFit", () => ({
-  askFit: (ask: FitAsk, { onAnswer }: { onAnswer: (table: unknown) => void }) => {
-    const asked = { ask, answer: onAnswer, calledOff: false };
+  askFit: (
+    ask: FitAsk,
+    { onAnswer, onFailure }: { onAnswer: (table: unknown) => void; onFailure: (sentence: string) => void },
+  ) => {
+    const asked = { ask, answer: onAnswer, fail: onFailure, calledOff: false };
     mockAsked.push(asked);
     return () => {
       asked.calledOff = true;
@@ -33,7 +41,7 @@ beforeEach(() => {
 
 it("goes to a run of the fit at once where that is the best", () => {
   const { result } = renderHook(() => useStartRun());
-  result.current({ start, plan, context, fit, isBest: true, event: null });
+  result.current.startRun({ start, plan, context, fit, isBest: true, event: null });
   expect(mockMade[0]?.drills.map((d) => d.name)).toEqual(["Laps"]);
   expect(mockWent).toEqual(["/run/run-1"]);
   expect(mockAsked).toEqual([]);
@@ -41,7 +49,7 @@ it("goes to a run of the fit at once where that is the best", () => {
 
 it("waits for the worker's answer where it is not, makes one run however often it is pressed, and none once left", async () => {
   const { result, unmount } = renderHook(() => useStartRun());
-  const press = () => result.current({ start, plan, context, fit, isBest: false, event: null });
+  const press = () => result.current.startRun({ start, plan, context, fit, isBest: false, event: null });
   press();
   press();
   expect(mockAsked.map(({ ask }) => ask)).toEqual([{ kind: "one-time", plan, context, seconds: 600 }]);
@@ -51,4 +59,18 @@ it("waits for the worker's answer where it is not, makes one run however often i
   press();
   unmount();
   expect(mockAsked.at(-1)?.calledOff).toBe(true);
+});
+
+it("says why where the worker breaks, makes no run, and tries again at the next press", async () => {
+  const { result } = renderHook(() => useStartRun());
+  const press = () =>
+    act(async () => result.current.startRun({ start, plan, context, fit, isBest: false, event: null }));
+  await press();
+  await act(async () => mockAsked[0]?.fail("It broke."));
+  expect(result.current.failure).toBe("It broke.");
+  expect(mockMade).toEqual([]);
+  await press();
+  expect(result.current.failure).toBeNull();
+  await act(async () => mockAsked[1]?.answer(tableAt(plan, context, 600)));
+  expect(mockWent).toEqual(["/run/run-1"]);
 });

@@ -14,6 +14,8 @@ interface DockProps {
   isBest: boolean;
   /** How far the worker is with it, or else with every other time, from 0 to 1; null while there is nothing to tell. */
   share: number | null;
+  /** Whether the best fit will not be known. */
+  failed: boolean;
   /** Set when the start is nearer than the time chosen, seconds until it. */
   cappedBy: number | null;
   onMinutes: (minutes: number) => void;
@@ -27,6 +29,7 @@ export const Dock = memo(function Dock({
   fit,
   isBest,
   share,
+  failed,
   cappedBy,
   onMinutes,
   onExplain,
@@ -37,7 +40,7 @@ export const Dock = memo(function Dock({
       <Finger
         minutes={minutes}
         mostMinutes={mostMinutes}
-        word={stateWord(fit.state, isBest, share)}
+        word={stateWord(fit.state, isBest, share, failed)}
         strong={fit.state !== "fits"}
         cappedBy={cappedBy}
         onMinutes={onMinutes}

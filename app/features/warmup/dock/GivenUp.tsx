@@ -6,24 +6,26 @@ import { askFit } from "~/features/fit/askFit";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/Loading";
+import { Notice } from "~/ui/Notice";
 
 /** Spare time below this is not worth beginning later for, seconds. */
 const NOTABLE = 30;
 
 /** What was given up and why, how to trade it, and what five minutes either way would change. */
 export function GivenUp({ model }: { model: WarmUpModel }) {
-  const { fit, explanation } = model;
+  const { fit, explanation, whyFailure } = model;
   if (!explanation) {
     return (
       <View className="gap-4">
         <Summary fit={fit} culprit={null} />
-        <Loading words="Working out why …" />
+        {whyFailure ? <Notice warn text={whyFailure} /> : <Loading words="Working out why …" />}
       </View>
     );
   }
   return (
     <View className="gap-4">
       <Summary fit={fit} culprit={explanation.culprit?.line ?? null} />
+      {whyFailure ? <Notice warn text={whyFailure} /> : null}
       {explanation.given.map((g) => (
         <GivenUpItem key={g.itemId} given={g} model={model} />
       ))}
@@ -40,13 +42,24 @@ export function GivenUp({ model }: { model: WarmUpModel }) {
 /** One thing given up, what bound it, and what can be traded for it. */
 function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
   const { mayBuild, changeDrill, removeDrill, draft, context, fit } = model;
+  const [failure, setFailure] = useState<string | null>(null);
   const [trade, setTrade] = useState<Trade | null | "looking" | "none">(null);
   const item = draft.body.items.find((i) => i.id === given.itemId);
   const higher = item ? PRIORITIES[PRIORITIES.indexOf(item.priority) - 1] : undefined;
   const find = () => {
     setTrade("looking");
     const ask = { plan: draft.body, context, seconds: fit.availableSeconds, itemId: given.itemId };
-    askFit({ kind: "trade", ...ask }, { onAnswer: (found) => setTrade(found ?? "none") });
+    setFailure(null);
+    askFit(
+      { kind: "trade", ...ask },
+      {
+        onAnswer: (found) => setTrade(found ?? "none"),
+        onFailure: (sentence) => {
+          setTrade(null);
+          setFailure(sentence);
+        },
+      },
+    );
   };
   return (
     <View className="gap-1" role="group" aria-label={`${given.name}: ${given.change}`}>
@@ -54,6 +67,7 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
         {given.name}: {given.change}
       </Text>
       <Text className="font-text text-body text-muted">{given.reason}</Text>
+      {failure ? <Notice warn text={failure} /> : null}
       {mayBuild && item ? (
         <View className="flex-row flex-wrap gap-2">
           {higher ? (

@@ -19,6 +19,9 @@ export interface StartFit {
   share: number | null;
   /** What it gave up and why; of the fit before until there is one of this, null before the first. */
   explanation: Explanation | null;
+  /** Why the best fit, or what was given up, is not known, in a sentence. */
+  fitFailure: string | null;
+  whyFailure: string | null;
   now: number;
   untilStart: number;
   /** Time available, minutes, as the slider has it. */
@@ -49,19 +52,26 @@ export function useStartFit(
   const untilStart = Math.floor((startsAt - now) / 1000);
   const isCapped = untilStart > 0 && untilStart < minutes * 60;
   const context = useMemo(() => contextOf(start), [start]);
-  const { fit, isBest, share } = useFit({
+  const {
+    fit,
+    isBest,
+    share,
+    failure: fitFailure,
+  } = useFit({
     plan,
     context,
     availableSeconds: isCapped ? untilStart : minutes * 60,
     horizonSeconds: mostMinutes * 60 + 300,
   });
-  const explanation = useExplanation(plan, context, fit.availableSeconds);
+  const { explanation, failure: whyFailure } = useExplanation(plan, context, fit.availableSeconds);
   return {
     context,
     fit,
     isBest,
     share,
     explanation,
+    fitFailure,
+    whyFailure,
     now,
     untilStart,
     minutes,

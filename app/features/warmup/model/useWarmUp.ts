@@ -49,7 +49,7 @@ export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowled
 /** Everything that a warm-up is and that can be done with it, apart from how it looks. */
 export function useWarmUp(start: Start): WarmUpModel {
   const router = useRouter();
-  const startRun = useStartRun();
+  const { startRun, failure: runFailure } = useStartRun();
   const wide = useWide();
   const mayBuild = useMay("build");
   const mayRun = useMay("run");
@@ -65,6 +65,7 @@ export function useWarmUp(start: Start): WarmUpModel {
   const known = useClubKnowledge(start, body, fit, mayBuild);
   return {
     ...fitted,
+    failure: fitted.failure ?? fitted.fitFailure ?? runFailure,
     ...selection,
     ...edits,
     ...known,
