@@ -65,6 +65,21 @@ it("follows the run under way, without what is the coach's own, until it ends", 
   expect((await open()).json().run).toBeNull();
 });
 
+it("no longer shows a run that nobody ended, half a day after it was last heard of", async () => {
+  const { start, open } = await shared();
+  const input = runInput(start.id);
+  const begun = async (hoursAgo: number) => {
+    const at = new Date(Date.now() - hoursAgo * 3_600_000).toISOString();
+    const plan = { ...input.plan, startsAt: at };
+    const run = (await server.ask("POST", "/api/:club/runs", { ...input, id: randomUUID(), plan })).body;
+    const events = [{ id: randomUUID(), at, kind: "begin" }];
+    await server.ask("POST", `/api/:club/runs/${run.id}/events`, { events });
+    return (await open()).json().run;
+  };
+  expect(await begun(13)).toBeNull();
+  expect(await begun(11)).toMatchObject({ events: [{ kind: "begin" }] });
+});
+
 it("cannot be written with, nor used for anything else", async () => {
   const { link } = await shared();
   for (const method of ["POST", "PUT", "DELETE"] as const) {

@@ -32,7 +32,12 @@ export function useStartRun(): { startRun: (toRun: ToRun) => void; failure: stri
       setFailure(null);
       const begin = (best: Fit) => {
         callOff.current = null;
-        const made = runPlanOf(best, start.startsAt, { plan, context, kit: event?.kit ?? [] });
+        const made = runPlanOf(best, start.startsAt, {
+          plan,
+          context,
+          conditions: start.setting,
+          kit: event?.kit ?? [],
+        });
         router.push(`/run/${createRun(start, made)}`);
       };
       if (isBest) {

@@ -100,6 +100,13 @@ export const fitContextSchema = z
     usualReps: z.number().int().min(0).max(2000).default(0),
     /** Effort that the climb has reached already, per cent, when a warm-up is under way: it goes on from there. */
     reached: intensitySchema.optional(),
+    /** Repetitions that a warm-up under way has used of its limits: the sport's own, and explosive ones. */
+    spent: z
+      .strictObject({
+        volume: z.number().int().min(0).max(1_000_000),
+        explosive: z.number().int().min(0).max(1_000_000),
+      })
+      .optional(),
   })
   .check((ctx) => {
     if (ctx.issues.length > 0) return;

@@ -69,6 +69,13 @@ const MUTANTS: Mutant[] = [
     "Math.max(calm ? 0 : shape.leastWait, owes)",
     "calm ? 0 : shape.leastWait",
   ],
+  ["what is spent counts", "fit/model/problem", "most - (context.spent?.[total] ?? 0)", "most"],
+  [
+    "what is used up is not owed back",
+    "fit/model/problem",
+    "Math.max(0, most - (context.spent?.[total] ?? 0))",
+    "most - (context.spent?.[total] ?? 0)",
+  ],
   [
     "hard rungs alone owe it",
     "fit/model/problem",

@@ -191,8 +191,12 @@ const anyContext: fc.Arbitrary<FitContext> = fc
     startPlace: fc.constantFrom(null, ...PLACES),
     usualReps: fc.constantFrom(0, 10),
     reached: maybe(fc.constantFrom(20, 45), 4),
+    spent: maybe(
+      fc.record({ volume: fc.integer({ min: 0, max: 4 }), explosive: fc.integer({ min: 0, max: 2 }) }),
+      4,
+    ),
   })
-  .map(({ windows, ways, points, startPlace, usualReps, reached }) =>
+  .map(({ windows, ways, points, startPlace, usualReps, reached, spent }) =>
     fitContextSchema.parse({
       places: PLACES.map((name, i) => ({ name, windows: windows[i] })),
       travel: [
@@ -204,6 +208,7 @@ const anyContext: fc.Arbitrary<FitContext> = fc
       startPlace,
       usualReps,
       ...(reached === undefined ? {} : { reached }),
+      ...(spent === undefined ? {} : { spent }),
     }),
   );
 

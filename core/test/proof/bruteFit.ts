@@ -103,9 +103,9 @@ function latestBegin(
         for (let begin = before - spanSeconds; begin >= -available; begin -= grid) {
           if (best !== null && begin <= best) break;
           const now = [{ id: item.id, levelIndex: level, beginSeconds: begin, spanSeconds }, ...done];
-          // Nothing done earlier mends what is broken later, but for these two.
+          // Nothing done earlier mends what is broken later, but for these: a climb under way may be led up to it.
           const broken = checkSchedule(plan, day, now, available);
-          if (broken.every((b) => /^(pair|kit|easy)/.test(b))) search(left - 1, begin, now);
+          if (broken.every((b) => /^(pair|kit|easy|step)/.test(b))) search(left - 1, begin, now);
         }
       }
     };

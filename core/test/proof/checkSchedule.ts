@@ -292,9 +292,13 @@ function checkTotals(plan: PlanBody, day: FitContext, events: readonly Event[], 
     all += length;
     for (const s of stretches) if (s.effort <= EASY) easy += s.clock + s.rest;
   }
-  if (volumePercent !== undefined && day.usualReps > 0 && own > (day.usualReps * volumePercent) / 100)
-    wrong("volume", `${own}`);
-  if (explosiveReps !== undefined && explosive > explosiveReps) wrong("explosive", `${explosive}`);
+  // What is used up beforehand cannot be given back: only more of it is wrong.
+  const over = (now: number, before: number, allowed: number) => now > 0 && before + now > allowed;
+  const used = day.spent ?? { volume: 0, explosive: 0 };
+  if (volumePercent !== undefined && day.usualReps > 0)
+    if (over(own, used.volume, (day.usualReps * volumePercent) / 100)) wrong("volume", `${own}`);
+  if (explosiveReps !== undefined && over(explosive, used.explosive, explosiveReps))
+    wrong("explosive", `${explosive}`);
   if (easyPercent !== undefined && easy < (all * easyPercent) / 100) wrong("easy", `${easy} of ${all}`);
 }
 

@@ -368,11 +368,13 @@ function totalRows(plan: PlanBody, day: FitContext, lines: readonly Line[]): str
     sum(lines.filter((x) => is(x.item)).flatMap((x) => each(x, of)));
   const rows: string[] = [];
   if (volumePercent !== undefined && day.usualReps > 0) {
-    const most = Math.floor((volumePercent * day.usualReps) / 100);
+    const most = Math.max(0, Math.floor((volumePercent * day.usualReps) / 100) - (day.spent?.volume ?? 0));
     rows.push(`${total((i) => i.phase === "technical" || i.phase === "prime", actions)} <= ${most}`);
   }
   if (explosiveReps !== undefined)
-    rows.push(`${total((i) => isFlagged(i, "explosive"), actions)} <= ${explosiveReps}`);
+    rows.push(
+      `${total((i) => isFlagged(i, "explosive"), actions)} <= ${Math.max(0, explosiveReps - (day.spent?.explosive ?? 0))}`,
+    );
   if (easyPercent !== undefined)
     rows.push(`${total(isWork, (l) => easyPercent * seconds(l) - 100 * easy(l))} <= 0`);
   return rows;

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { noDetails } from "../../src/drill/details";
 import { fitPlan } from "../../src/fit/fit";
 import type { PlanBody, PlanItem } from "../../src/plan/plan";
 import { runClock } from "../../src/run/live/runClock";
@@ -6,7 +7,7 @@ import { type RunEvent, runEventSchema } from "../../src/run/log/runEvent";
 import { runState } from "../../src/run/log/runState";
 import { refitLine, refitRun } from "../../src/run/refit/refit";
 import { remainderOf } from "../../src/run/refit/remainder";
-import { runPlanOf } from "../../src/run/steps/freezeFit";
+import { runPlanOf, stepOfDrill } from "../../src/run/steps/freezeFit";
 import { runPlanSchema } from "../../src/run/steps/runPlan";
 import { fitContextSchema, openDay } from "../../src/venue/context";
 import { anyPresses } from "../made/anyPresses";
@@ -237,9 +238,36 @@ describe("what a re-fit keeps", () => {
     const plan = planOf([drill("Laps"), jumps(1), jumps(2), jumps(3)], { limits });
     const context = { ...openDay(), usualReps: 40 };
     const run = runOf(plan, 600, context);
-    // The ten of the set under way are as good as spent.
-    const state = runState(run, [press("begin", 600), press("done", 580), press("done", 560)]);
-    expect(remainderOf(run, state, before(550))?.plan.limits).toEqual({ volumePercent: 25 });
+    const begun = [press("begin", 600), press("done", 580), press("done", 560)];
+    const left = (...more: RunEvent[]) => remainderOf(run, runState(run, [...begun, ...more]), before(550));
+    // The ten of the set under way are as good as spent; the easy share is over.
+    expect(left()?.plan.limits).toEqual({ volumePercent: 75 });
+    expect(left()?.context.spent).toEqual({ volume: 20, explosive: 0 });
+    // What is skipped is not spent; what is put in is, as it will be done whatever else is.
+    expect(left(press("skip", 555))?.context.spent).toEqual({ volume: 20, explosive: 0 });
+    const hops = drill("Hops", {
+      phase: "prime",
+      intensity: 80,
+      ...reps(1),
+      details: { ...noDetails(), flags: ["explosive"] },
+    });
+    const put = press("insert", 554, { drill: stepOfDrill(hops, "99999999-9999-4999-8999-999999999999") });
+    expect(left(put)?.context.spent).toEqual({ volume: 30, explosive: 10 });
+  });
+
+  it("a limit that is used up stays used up", () => {
+    const jumps = (n: number) =>
+      drill(`Jumps${n}`, { phase: "technical", intensity: 50, ...reps(1), priority: "essential" });
+    const plan = planOf([jumps(1), jumps(2)], { limits: { volumePercent: 20 } });
+    const run = runOf(plan, 600, { ...openDay(), usualReps: 100 });
+    const state = runState(run, [press("begin", 600), press("done", 580)]);
+    const extra = press("insert", 570, {
+      drill: stepOfDrill(jumps(3), "99999999-9999-4999-8999-999999999999"),
+    });
+    const refit = refitRun(run, runState(run, [press("begin", 600), extra, press("done", 560)]), before(550));
+    // Ten done, ten put in: nothing is left for the second set.
+    expect(refit?.line).toContain("Jumps2 left out");
+    expect(refitRun(run, state, before(550))?.line).not.toContain("left out");
   });
 });
 

@@ -1,11 +1,17 @@
 import fc from "fast-check";
+import { usualSetting } from "../../src/conditions/setting";
+import { noDetails } from "../../src/drill/details";
 import { fitPlan } from "../../src/fit/fit";
+import { automaticPress } from "../../src/run/live/automaticPress";
 import { runClock } from "../../src/run/live/runClock";
+import { isRunOver } from "../../src/run/log/isOver";
 import { type RunEvent, runEventSchema } from "../../src/run/log/runEvent";
 import { MOST_INSERTED, MOST_REFITS, runState } from "../../src/run/log/runState";
 import { runSummary } from "../../src/run/log/runSummary";
-import { runPlanOf } from "../../src/run/steps/freezeFit";
+import { coolDownOf } from "../../src/run/steps/coolDown";
+import { runPlanOf, stepOfDrill } from "../../src/run/steps/freezeFit";
 import { runPlanSchema } from "../../src/run/steps/runPlan";
+import { openDay } from "../../src/venue/context";
 import { drill, planOf } from "../made/generate";
 
 const T0 = Date.parse("2026-06-01T12:00:00.000Z");
@@ -29,6 +35,72 @@ it("freezes a fit into a valid run, without the drills left out", () => {
   expect(runPlanSchema.parse(plan).drills.map((d) => d.plannedSeconds)).toEqual([60, 60, 60]);
   const short = runPlanOf(fitPlan(planOf([drill("a"), drill("b")]), 40), startsAt);
   expect(short.drills.map((d) => [d.name, d.plannedSeconds])).toEqual([["b", 30]]);
+});
+
+it("keeps of each step what drill it came from, and what it was like that day", () => {
+  const drillId = "99999999-9999-4999-8999-999999999999";
+  const hops = drill("hops", { drillId, details: { ...noDetails(), flags: ["explosive"] } });
+  const conditions = { ...usualSetting(), temperature: 9, wet: true };
+  const body = planOf([drill("laps"), hops]);
+  const made = runPlanOf(fitPlan(body, 300), startsAt, { plan: body, context: openDay(), conditions });
+  expect(made.drills.map((d) => [d.drillId, d.explosive])).toEqual([
+    [undefined, undefined],
+    [drillId, true],
+  ]);
+  expect(runPlanSchema.parse(made).conditions).toEqual({
+    ...{ indoors: true, temperature: 9, wind: "calm", wet: true, day: 1, order: null, people: 1 },
+  });
+  expect(stepOfDrill({ ...hops, id: drillId }, id())).toMatchObject({ drillId, explosive: true });
+  expect(coolDownOf([{ ...hops, id: drillId }], startsAt, id).drills[0]).toMatchObject({ drillId });
+});
+
+describe("a run is over", () => {
+  const HALF_DAY = 12 * 3600;
+  const over = (second: number, ...events: RunEvent[]) => isRunOver(startsAt, events, at(second));
+
+  it("when it was ended", () => {
+    expect(over(20, press("begin", 0))).toBe(false);
+    expect(over(20, press("begin", 0), press("end", 10))).toBe(true);
+  });
+
+  it("when nothing has been heard of it for half a day after its start", () => {
+    expect(over(599 + HALF_DAY, press("begin", 0))).toBe(false);
+    expect(over(600 + HALF_DAY, press("begin", 0))).toBe(true);
+  });
+
+  it("but not while somebody still presses, in whatever order the presses came", () => {
+    const late = [press("done", 5000), press("begin", 0)];
+    expect(over(600 + HALF_DAY, ...late)).toBe(false);
+    expect(over(5000 + HALF_DAY, ...late)).toBe(true);
+  });
+});
+
+describe("by itself", () => {
+  const waiting = {
+    status: "under-way" as const,
+    index: 0,
+    heldSince: null,
+    splits: runState({ ...plan, drills: plan.drills.map((d) => ({ ...d, wait: { leastSeconds: 60 } })) }, [])
+      .splits,
+  };
+  const ready = { ...waiting, status: "ready" as const };
+  const clock = (remaining: number, ahead: number, untilStart = 300) => ({ remaining, ahead, untilStart });
+
+  it("a wait ends when it is over, unless it is held", () => {
+    expect(automaticPress(waiting, clock(1, 0), false)).toBeNull();
+    expect(automaticPress(waiting, clock(0, 0), false)).toBe("done");
+    expect(automaticPress({ ...waiting, heldSince: 1 }, clock(0, 0), false)).toBeNull();
+    expect(automaticPress({ ...waiting, splits: runState(plan, []).splits }, clock(0, 0), false)).toBeNull();
+  });
+
+  it("a run begins when it is due and that is wished, but not a minute later, nor after the start", () => {
+    expect(automaticPress(ready, clock(0, 1), true)).toBeNull();
+    expect(automaticPress(ready, clock(0, 0), true)).toBe("begin");
+    expect(automaticPress(ready, clock(0, -59), true)).toBe("begin");
+    expect(automaticPress(ready, clock(0, -60), true)).toBeNull();
+    expect(automaticPress(ready, clock(0, 0, 0), true)).toBeNull();
+    expect(automaticPress(ready, clock(0, 0), false)).toBeNull();
+  });
 });
 
 it("keeps planned and real time for each drill, held time apart", () => {

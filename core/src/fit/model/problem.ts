@@ -1,7 +1,7 @@
 import { climbOf } from "../../dose/ladder/climb";
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
 import type { DoseLevel } from "../../dose/terms/level";
-import { actionsOf } from "../../plan/counted";
+import { actionsOf, type CountedTotal } from "../../plan/counted";
 import { kitNeeded } from "../../plan/kit";
 import { EASY_EFFORT, HARD_EFFORT } from "../../plan/limits";
 import { partsOf } from "../../plan/order";
@@ -282,10 +282,14 @@ function easyDebt(item: PlanItem, level: DoseLevel, percent: number): number {
 
 function capsOf(plan: PlanBody, context: FitContext): Cap[] {
   const { volumePercent, explosiveReps, easyPercent } = plan.limits ?? {};
+  const left = (most: number, total: CountedTotal) => Math.max(0, most - (context.spent?.[total] ?? 0));
   const caps: Cap[] = [];
   if (volumePercent !== undefined && context.usualReps > 0)
-    caps.push({ name: "volume", most: Math.floor((context.usualReps * volumePercent) / 100) });
-  if (explosiveReps !== undefined) caps.push({ name: "explosive", most: explosiveReps });
+    caps.push({
+      name: "volume",
+      most: left(Math.floor((context.usualReps * volumePercent) / 100), "volume"),
+    });
+  if (explosiveReps !== undefined) caps.push({ name: "explosive", most: left(explosiveReps, "explosive") });
   if (easyPercent !== undefined) caps.push({ name: "easy", most: 0 });
   return caps;
 }

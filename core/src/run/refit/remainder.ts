@@ -1,5 +1,5 @@
 import { noDetails } from "../../drill/details";
-import { isCounted } from "../../plan/counted";
+import { type CountedTotal, isCountedIn } from "../../plan/counted";
 import type { PlanBody, PlanItem } from "../../plan/plan";
 import { restOwed } from "../../plan/rest";
 import { type FitContext, LONGEST_DAY } from "../../venue/context";
@@ -42,7 +42,7 @@ export function remainderOf(run: RunPlan, state: RunState, now: number): Remaind
     plan: {
       ...source.plan,
       items: withoutLostPairs([...(current ? [current] : []), ...inserted, ...items], begun),
-      ...limitsLeft(source, state),
+      ...limitsLeft(source),
     },
     context: contextLeft(run, source.context, state),
     availableSeconds: Math.min(LONGEST_DAY, Math.floor((state.startsAt - now) / 1000 - least)),
@@ -190,6 +190,7 @@ function contextLeft(run: RunPlan, context: FitContext, state: RunState): FitCon
       return { ...p, windows: p.windows.length > 0 && windows.length === 0 ? [LONG_GONE] : windows };
     }),
     ...(reached === undefined ? {} : { reached }),
+    spent: spentOf(run.source?.plan.items ?? [], state),
   };
 }
 
@@ -200,40 +201,25 @@ const LONG_GONE = {
   turns: 1,
 };
 
-/**
- * Limits on totals, less what is spent. The easy share is no longer asked for: it is the beginning of a warm-up that is
- * easy, and that is over.
- */
-function limitsLeft(
-  { plan, context }: NonNullable<RunPlan["source"]>,
-  state: RunState,
-): Pick<PlanBody, "limits"> {
+/** The easy share is no longer asked for: it is the beginning of a warm-up that is easy, and that is over. */
+function limitsLeft({ plan }: NonNullable<RunPlan["source"]>): Pick<PlanBody, "limits"> {
   const { easyPercent: _, ...limits } = plan.limits ?? {};
-  if (Object.keys(limits).length === 0) return { limits: undefined };
-  const counted = (is: (item: PlanItem) => boolean) => {
-    const ids = new Set(plan.items.filter(is).map((i) => i.id));
-    return state.splits
-      .filter((s) => s.outcome !== "pending" && ids.has(s.drill.ladderId ?? s.drill.itemId))
-      .reduce((sum, s) => sum + actionsIn(s), 0);
-  };
-  const spentReps = counted((i) => isCounted(i, "volume"));
-  const spentExplosive = counted((i) => isCounted(i, "explosive"));
-  const { volumePercent, explosiveReps } = limits;
-  const volumeLeft =
-    volumePercent !== undefined && context.usualReps > 0
-      ? Math.max(1, Math.floor(volumePercent - (100 * spentReps) / context.usualReps))
-      : volumePercent;
-  return {
-    limits: {
-      ...limits,
-      ...(volumeLeft === undefined ? {} : { volumePercent: volumeLeft }),
-      ...(explosiveReps === undefined ? {} : { explosiveReps: Math.max(0, explosiveReps - spentExplosive) }),
-    },
-  };
+  return { limits: Object.keys(limits).length === 0 ? undefined : limits };
 }
 
-/** Actions of a step: the tries really made at a gate, otherwise those planned. */
+/** What is used of the limits on repetitions: by what has begun, and by what was put in and will be done whatever else is. */
+function spentOf(items: readonly PlanItem[], state: RunState): NonNullable<FitContext["spent"]> {
+  const inserted = new Set(insertedSteps(items, state));
+  const used = state.splits.filter((s) => !s.drill.wait && (s.outcome !== "pending" || inserted.has(s)));
+  const total = (of: CountedTotal) =>
+    used
+      .filter(({ drill }) => isCountedIn(of, drill.phase, drill.explosive === true))
+      .reduce((sum, s) => sum + actionsIn(s), 0);
+  return { volume: total("volume"), explosive: total("explosive") };
+}
+
+/** Actions of a step: the tries really made at a gate that has begun, otherwise those planned. */
 function actionsIn({ drill, tries, outcome }: Split): number {
-  if (drill.gate) return tries.length;
+  if (drill.gate && outcome !== "pending") return tries.length;
   return outcome === "skipped" ? 0 : (drill.actions ?? 0);
 }

@@ -12,7 +12,11 @@ const LONGEST = 900;
  * @param startsAt of the start it comes after, ISO 8601
  * @param makeId for each step
  */
-export function coolDownOf(drills: readonly DrillContent[], startsAt: string, makeId: () => string): RunPlan {
+export function coolDownOf(
+  drills: readonly (DrillContent & { id?: string })[],
+  startsAt: string,
+  makeId: () => string,
+): RunPlan {
   const chosen: RunDrill[] = [];
   let seconds = 0;
   for (const drill of drills.toSorted((a, b) => b.intensity - a.intensity)) {

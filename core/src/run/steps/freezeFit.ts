@@ -1,3 +1,4 @@
+import { type Conditions, conditionsOf } from "../../conditions/setting";
 import { doseParts } from "../../dose/doseParts";
 import type { GateDose } from "../../dose/kinds/gateDose";
 import type { PlainDose } from "../../dose/kinds/plainDose";
@@ -6,6 +7,7 @@ import type { DoseLevel, LevelCount } from "../../dose/terms/level";
 import { sideCount } from "../../dose/terms/sides";
 import type { Fit, Placement } from "../../fit/fit";
 import { type Idle, type IdleReason, idleLine } from "../../fit/idle";
+import { isExplosive } from "../../plan/counted";
 import type { DrillContent } from "../../plan/drillContent";
 import type { PlanBody, PlanItem } from "../../plan/plan";
 import { spokenLength } from "../../time/clock";
@@ -16,6 +18,8 @@ import type { RunDrill, RunPlan } from "./runPlan";
 export interface RunBackground {
   plan: PlanBody;
   context: FitContext;
+  /** What it is like on the day. */
+  conditions?: Conditions;
   /** Kit to check before the start. */
   kit?: readonly string[];
 }
@@ -27,11 +31,12 @@ export interface RunBackground {
  * @param background what the rest is fitted from when the day changes; without it a run is never re-fitted
  */
 export function runPlanOf(fit: Fit, startsAt: string, background?: RunBackground): RunPlan {
-  const { plan, context, kit = [] } = background ?? {};
+  const { plan, context, conditions, kit = [] } = background ?? {};
   return {
     ...stepsOf(fit, Date.parse(startsAt)),
     startsAt,
     ...(plan && context ? { source: { plan, context } } : {}),
+    ...(conditions ? { conditions: conditionsOf(conditions) } : {}),
     ...(kit.length > 0 ? { kit: [...kit] } : {}),
   };
 }
@@ -141,9 +146,10 @@ function nameOf(idle: Idle | undefined): string {
 
 /**
  * A drill that the plan did not have, at its ideal, to be put into a run.
+ * @param drill of the shelf, with its id there where it has one
  * @param id made by the client
  */
-export function stepOfDrill(drill: Omit<DrillContent, "priority">, id: string): RunDrill {
+export function stepOfDrill(drill: Omit<DrillContent, "priority"> & { id?: string }, id: string): RunDrill {
   const { name, phase, intensity, focus, place, dose } = drill;
   const index = idealLevel(dose);
   const level = levelsOf(dose)[index] as DoseLevel;
@@ -152,7 +158,16 @@ export function stepOfDrill(drill: Omit<DrillContent, "priority">, id: string): 
     words: level.words,
     plannedSeconds: level.seconds,
     actions: level.actions,
+    ...originOf({ ...drill, drillId: drill.id ?? null }),
     ...(dose.kind === "ladder" ? {} : counted(dose, level)),
+  };
+}
+
+/** What a step keeps of the drill it came from, for what is counted and what is learned. */
+function originOf(drill: Pick<PlanItem, "drillId" | "details">): Pick<RunDrill, "drillId" | "explosive"> {
+  return {
+    ...(drill.drillId ? { drillId: drill.drillId } : {}),
+    ...(isExplosive(drill) ? { explosive: true as const } : {}),
   };
 }
 
@@ -176,6 +191,7 @@ function plainDrill(item: PlanItem, level: DoseLevel, levelIndex: number): RunDr
     plannedSeconds: level.seconds,
     level: levelIndex,
     actions: level.actions,
+    ...originOf(item),
     ...(dose.kind === "ladder" ? {} : counted(dose, level)),
     ...breath,
   };
@@ -204,6 +220,7 @@ function rungsOf(item: PlanItem, level: DoseLevel, levelIndex: number): RunDrill
       ladderId: item.id,
       level: levelIndex,
       actions: rung.actions,
+      ...originOf(item),
       ...more,
       ...(more.parts && restSeconds > 0 ? { parts: [...more.parts, rest] } : {}),
     };

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { conditionsSchema } from "../../conditions/setting";
 import { gateRuleSchema } from "../../dose/kinds/gateDose";
 import { MOST_RUNGS } from "../../dose/ladder/ladderDose";
 import { dosePartSchema } from "../../dose/terms/part";
@@ -28,6 +29,10 @@ export const runDrillSchema = z.strictObject({
   level: z.number().int().min(0).max(200).optional(),
   /** Single actions in it, as far as known, for limits on totals. */
   actions: z.number().int().min(0).max(100_000).optional(),
+  /** Whether those are explosive. */
+  explosive: z.literal(true).optional(),
+  /** The shelf's drill that it came from. */
+  drillId: z.uuid().optional(),
   /** What is counted through. */
   parts: z.array(dosePartSchema).max(600).optional(),
   /** What opens it, side by side. */
@@ -84,6 +89,8 @@ export const runPlanSchema = z.strictObject({
   kind: z.enum(["warm-up", "cool-down"]).optional(),
   /** What it was fitted from, so that the rest can be fitted anew when the day changes. */
   source: z.strictObject({ plan: planBodySchema, context: fitContextSchema }).optional(),
+  /** What it was like when the run was made. */
+  conditions: conditionsSchema.optional(),
   /** Kit to check before the start. */
   kit: z.array(tagSchema).max(40).optional(),
 });
