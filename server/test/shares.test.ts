@@ -66,15 +66,17 @@ it("follows the run under way, without what is the coach's own, until it ends", 
 });
 
 it("no longer shows a run that nobody ended, half a day after it was last heard of", async () => {
-  const { start, open } = await shared();
-  const input = runInput(start.id);
+  const first = await makeStart(server);
+  const ago = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
+  const changes = { startsAt: ago(13), readyAt: ago(14) };
+  const start = (await server.ask("PUT", `/api/:club/starts/${first.id}`, startWrite(first, changes))).body;
+  const shares = `/api/:club/starts/${start.id}/shares`;
+  const link = (await server.ask("POST", shares, { until: ago(-24) })).body;
   const begun = async (hoursAgo: number) => {
-    const at = new Date(Date.now() - hoursAgo * 3_600_000).toISOString();
-    const plan = { ...input.plan, startsAt: at };
-    const run = (await server.ask("POST", "/api/:club/runs", { ...input, id: randomUUID(), plan })).body;
-    const events = [{ id: randomUUID(), at, kind: "begin" }];
+    const run = (await server.ask("POST", "/api/:club/runs", runInput(start.id))).body;
+    const events = [{ id: randomUUID(), at: ago(hoursAgo), kind: "begin" }];
     await server.ask("POST", `/api/:club/runs/${run.id}/events`, { events });
-    return (await open()).json().run;
+    return (await server.send({ url: `/api/shared/${link.token}` })).json().run;
   };
   expect(await begun(13)).toBeNull();
   expect(await begun(11)).toMatchObject({ events: [{ kind: "begin" }] });

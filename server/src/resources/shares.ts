@@ -211,7 +211,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
   }
 
   /** The run under way for a start, without what is the coach's own: answers, heart rates, what it was fitted from. */
-  async function runUnderWay({ clubId, startId, athleteId, now }: Found): Promise<Shared["run"]> {
+  async function runUnderWay({ clubId, startId, athleteId, startsAt, now }: Found): Promise<Shared["run"]> {
     const run = await models.Run.findOne({
       // A start may have been given to another athlete since: whose run it is, is who is shown.
       where: { clubId, startId, athleteId },
@@ -220,7 +220,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
     });
     if (!run) return null;
     const all = (run as unknown as { events: RunEventRow[] }).events.map((e) => e.event);
-    if (isRunOver(run.plan.startsAt, all, now.getTime())) return null;
+    if (isRunOver(startsAt.toISOString(), all, now.getTime())) return null;
     const { source: _, ...plan } = run.plan;
     return { plan, events: all.filter((e) => !OWN.has(e.kind)) };
   }
