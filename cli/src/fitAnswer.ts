@@ -1,4 +1,4 @@
-import { formatLength, formatMinus, spokenLength } from "@tonodrome/core";
+import { formatLength, formatMinus, pathText, spokenLength } from "@tonodrome/core";
 import {
   type Explanation,
   explanationOf,
@@ -7,6 +7,7 @@ import {
   fitAt,
   idleLine,
   profileAt,
+  whyNot,
 } from "@tonodrome/core/fitting";
 import stringWidth from "string-width";
 
@@ -38,13 +39,21 @@ export interface FitAnswer {
   }[];
   idle: { fromSeconds: number; toSeconds: number; why: string }[];
   /** What cannot be as the file asks for it: places that the day does not know, limits that cannot be kept. */
-  remarks: Explanation["remarks"];
+  remarks: { code: string; path: string; words: string }[];
+}
+
+/** Fits a file's plan. */
+export function fitOf({ plan, context, availableSeconds }: FitFile): { fit: Fit; explanation: Explanation } {
+  return {
+    fit: fitAt(profileAt(plan, context, availableSeconds), availableSeconds),
+    explanation: explanationOf(plan, context, availableSeconds),
+  };
 }
 
 /** Fits a file's plan and says what became of it. */
-export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnswer {
-  const fit = fitAt(profileAt(plan, context, availableSeconds), availableSeconds);
-  const { given, culprit, needs, remarks } = explanationOf(plan, context, availableSeconds);
+export function fitAnswer(file: FitFile): FitAnswer {
+  const { fit, explanation } = fitOf(file);
+  const { given, culprit, needs, remarks } = explanation;
   const reasons = new Map(given.map((g) => [g.itemId, g]));
   return {
     fits: fit.state !== "short",
@@ -68,7 +77,7 @@ export function fitAnswer({ plan, context, availableSeconds }: FitFile): FitAnsw
       reason: reasons.get(p.item.id)?.reason ?? null,
     })),
     idle: fit.idle.map((i) => ({ fromSeconds: i.fromSeconds, toSeconds: i.toSeconds, why: idleLine(i) })),
-    remarks,
+    remarks: remarks.map(({ code, where, words }) => ({ code, path: pathText(where), words })),
   };
 }
 
@@ -115,12 +124,6 @@ export function fitTableText(answer: FitAnswer): string {
       : "";
   const last = answer.fits
     ? `${answer.state}, ${formatLength(answer.spareSeconds)} spare${over}`
-    : `does not fit: ${whyNot(answer)}`;
-  return [...lines, "", last, ...answer.remarks.map((r) => `${r.path}: ${r.message}`)].join("\n");
-}
-
-/** Why the essentials do not fit: by how much time, and what besides. */
-export function whyNot({ missingSeconds, culprit }: FitAnswer): string {
-  const time = missingSeconds > 0 ? `The essentials need ${spokenLength(missingSeconds)} more.` : "";
-  return [time, culprit ?? ""].filter(Boolean).join(" ");
+    : `does not fit: ${whyNot(answer, answer.culprit)}`;
+  return [...lines, "", last, ...answer.remarks.map((r) => `${r.path}: ${r.words}`)].join("\n");
 }

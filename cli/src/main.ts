@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
-import { LONGEST_DAY, steepSteps } from "@tonodrome/core";
-import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
-import { fitAnswer, fitTableText, whyNot } from "./fitAnswer";
+import { LONGEST_DAY, pathText } from "@tonodrome/core";
+import { checkPlan, type FitFile, readFitFile } from "@tonodrome/core/fitting";
+import { fitAnswer, fitOf, fitTableText } from "./fitAnswer";
 
 const HELP = `tonodrome fit FILE|-     fits a plan to its day and prints it
 tonodrome check FILE|-   names what is wrong with a plan, as far as there are rules
@@ -54,7 +54,8 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
     return refuse([`${from === "-" ? "What was given" : from} is not UTF-8: save it in that encoding.`]);
   }
   const read = readFitFile(text);
-  if ("faults" in read) return refuse(read.faults.map((f) => `${f.path || "(the file)"}: ${f.message}`));
+  if ("faults" in read)
+    return refuse(read.faults.map((f) => `${pathText(f.path) || "(the file)"}: ${f.message}`));
   const { file } = read;
   if (values.seconds !== undefined) {
     const seconds = Number(values.seconds);
@@ -90,23 +91,11 @@ function fit(file: FitFile, table: boolean, stdout: Terminal["stdout"]): number 
   return answer.fits ? 0 : 1;
 }
 
-/** The rules there are by now: steps too steep, a wait too long, essentials that do not fit. */
+/** Says what there is to say against a plan, gravest first. */
 function check(file: FitFile, stdout: Terminal["stdout"]): number {
-  const { plan } = file;
-  const nameOf = (id: string) => plan.items.find((i) => i.id === id)?.name ?? id;
-  const answer = fitAnswer(file);
-  const findings = [
-    ...steepSteps(plan.items, plan.stepPoints).map((s) =>
-      s.fromId === s.toId
-        ? `stop: ${nameOf(s.toId)}: a step of this ladder rises by ${s.rise} points, more than ${plan.stepPoints}.`
-        : `stop: ${nameOf(s.toId)}: ${s.rise} points up from ${nameOf(s.fromId)}, more than ${plan.stepPoints}.`,
-    ),
-    ...(answer.fits ? [] : [`stop: ${whyNot(answer)}`]),
-    ...(answer.waitOverSeconds > 0
-      ? [`warn: the wait is ${answer.waitOverSeconds} s longer than tolerated.`]
-      : []),
-    ...answer.remarks.map((r) => `warn: ${r.path}: ${r.message}`),
-  ];
-  stdout.write(findings.length > 0 ? `${findings.join("\n")}\n` : "Nothing to say against it.\n");
-  return findings.length > 0 ? 1 : 0;
+  const { fit: fitted, explanation } = fitOf(file);
+  const findings = checkPlan(file.plan, fitted, explanation);
+  const lines = findings.map(({ severity, where, words }) => `${severity}: ${pathText(where)}: ${words}`);
+  stdout.write(lines.length > 0 ? `${lines.join("\n")}\n` : "Nothing to say against it.\n");
+  return lines.length > 0 ? 1 : 0;
 }

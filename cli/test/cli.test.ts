@@ -64,26 +64,26 @@ it("prints a table", () => {
 });
 
 it.each([
-  ["a floor above its ceiling", (f) => (f.plan.items[0].dose.seconds.floor = 999), /^plan\.items\[0\]\.dose/],
+  ["a floor above its ceiling", (f) => (f.plan.items[0].dose.seconds.floor = 999), /^plan\.items\.0\.dose/],
   [
     "a window that closes before it opens",
     (f) => (f.context.places[2].windows[0].toSeconds = -3000),
-    /^context\.places\[2\]\.windows\[0\]\.toSeconds: .*closes before/,
+    /^context\.places\.2\.windows\.0\.toSeconds: .*closes before/,
   ],
   [
     "windows that overlap",
     (f) => f.context.places[2].windows.push({ fromSeconds: -1000, toSeconds: -500 }),
-    /windows\[1\]\.fromSeconds: .*overlap/,
+    /windows\.1\.fromSeconds: .*overlap/,
   ],
   [
     "a fixed point after the start",
     (f) => (f.context.points[0].toSeconds = 60),
-    /^context\.points\[0\]\.toSeconds: .*after the start/,
+    /^context\.points\.0\.toSeconds: .*after the start/,
   ],
   [
     "a way to a place that is not there",
     (f) => (f.context.travel[0].to = "Moon"),
-    /^context\.travel\[0\]\.to: There is no place/,
+    /^context\.travel\.0\.to: There is no place/,
   ],
   [
     "drills that must each follow the other",
@@ -91,7 +91,7 @@ it.each([
       f.plan.items[1].after = f.plan.items[2].id;
       f.plan.items[2].after = f.plan.items[1].id;
     },
-    /^plan\.items\[1\]\.after: .*each follow the other/,
+    /^plan\.items\.1\.after: .*each follow the other/,
   ],
   [
     "thousands of drills",
@@ -153,7 +153,9 @@ it("says time as time, with the seconds, in the table too", () => {
   const table = tonodrome(["fit", example, "--table", ...oneShort]);
   expect(table.status).toBe(1);
   expect(table.stdout).toContain("does not fit: The essentials need 1 s more.");
-  expect(tonodrome(["check", example, ...oneShort]).stdout).toContain("stop: The essentials need 1 s more.");
+  expect(tonodrome(["check", example, ...oneShort]).stdout).toContain(
+    "stop: availableSeconds: The essentials need 1 s more.",
+  );
 });
 
 it("says how far a wait is over the longest tolerated", () => {
@@ -172,7 +174,7 @@ it("warns of places that the day does not know and of limits that cannot be kept
     f.plan.limits = { volumePercent: 20 };
     f.context.usualReps = 0;
   });
-  const paths = ["plan.items[0].place", "plan.limits.volumePercent"];
+  const paths = ["plan.items.0.place", "plan.limits.volumePercent"];
   const { remarks } = JSON.parse(tonodrome(["fit", "-"], strange).stdout);
   expect(remarks.map((r: { path: string }) => r.path)).toEqual(paths);
   for (const command of [
@@ -199,7 +201,7 @@ it("reads a byte-order mark over, and answers what is no number, no UTF-8, or tu
   });
   expect(tonodrome(["fit", "-"], turned)).toMatchObject({
     status: 2,
-    stderr: expect.stringMatching(/^plan\.items\[0\]\.name: /),
+    stderr: expect.stringMatching(/^plan\.items\.0\.name: /),
   });
 });
 

@@ -1,5 +1,6 @@
 /** What reckons fits away from the interface needs: a worker, a command line. */
 
+export { checkPlan, whyNot } from "./checks/checkPlan";
 export { type Explanation, explanationOf } from "./fit/explain/explanation";
 export { type Trade, tradeFor } from "./fit/explain/trade";
 export { type Fit, fitAt } from "./fit/fit";

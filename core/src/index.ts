@@ -61,6 +61,7 @@ export { duplicateItems } from "./plan/edit/duplicateItems";
 export { moveItem, moveItems } from "./plan/edit/moveItems";
 export { withOwnIds } from "./plan/edit/ownIds";
 export { canSplit, splitItem } from "./plan/edit/split";
+export type { Finding } from "./plan/finding";
 export { kitStateOf, withKitState } from "./plan/kit";
 export type { Limits } from "./plan/limits";
 export { withoutBrokenPairs } from "./plan/order";
@@ -73,7 +74,7 @@ export {
   planItemSchema,
 } from "./plan/plan";
 export { loadedOf, protectedOn, type Replacement, replacements } from "./plan/protect";
-export { type SteepStep, steepSteps } from "./plan/stepRule";
+export { steepSteps, stepFindings } from "./plan/stepRule";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";
 export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/live/cues";
@@ -108,6 +109,7 @@ export type { Venue, VenuePlace, VenueWindow } from "./venue/venue";
 export { type ApproachId, approachIdSchema, approachName } from "./words/approachId";
 export { BODY_AREAS, type BodyArea } from "./words/bodyArea";
 export { cutText } from "./words/cutText";
+export { type Fault, pathText } from "./words/fault";
 export { PHASES, type Phase, phaseName } from "./words/phase";
 export { PRIORITIES, type Priority } from "./words/priority";
 export { PURPOSES, type Purpose } from "./words/purpose";

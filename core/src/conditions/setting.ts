@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { tagsSchema } from "../drill/details";
 import { venueFaults, venueShape } from "../venue/venue";
+import { faultsIn } from "../words/fault";
 
 /** What it is like on the day: what a run keeps of it, so that something can be learned from it later. */
 const conditionsShape = {
@@ -45,11 +46,7 @@ export const settingSchema = z
     kitReady: tagsSchema("pieces of kit", 24),
     ...venueShape,
   })
-  .check((ctx) => {
-    if (ctx.issues.length > 0) return;
-    for (const { path, message } of venueFaults(ctx.value))
-      ctx.issues.push({ code: "custom", input: ctx.value, path, message });
-  });
+  .check(faultsIn(venueFaults));
 
 export type Setting = z.infer<typeof settingSchema>;
 

@@ -1,3 +1,4 @@
+import type { Fault } from "../words/fault";
 import type { DrillDetails } from "./details";
 
 export type LinkName = "easier" | "harder" | "instead";
@@ -10,9 +11,9 @@ export interface Linked {
   details?: Pick<DrillDetails, LinkName> | undefined;
 }
 
-export interface LinkFault {
-  link: LinkName;
-  message: string;
+/** A fault of one of a drill's links. */
+interface LinkFault extends Fault {
+  path: [LinkName];
 }
 
 /**
@@ -26,19 +27,20 @@ export function linkFault(drill: Linked, shelf: readonly Linked[]): LinkFault | 
   for (const link of LINKS) {
     const to = drill.details?.[link];
     if (!to) continue;
-    if (to === drill.id) return { link, message: "A drill cannot be its own alternative: choose another." };
-    if (!byId.has(to)) return { link, message: "This drill is not on the shelf. Choose another." };
+    if (to === drill.id)
+      return { path: [link], message: "A drill cannot be its own alternative: choose another." };
+    if (!byId.has(to)) return { path: [link], message: "This drill is not on the shelf. Choose another." };
     if (link === "instead") continue;
     const circle = circleFrom(drill, link, byId);
     if (circle) {
       return {
-        link,
+        path: [link],
         message: `These lead round in a circle: ${circle.join(", ")}. Take one of the links out.`,
       };
     }
   }
   if (drill.details?.easier && drill.details.easier === drill.details.harder)
-    return { link: "harder", message: "One drill cannot be both the easier and the harder one." };
+    return { path: ["harder"], message: "One drill cannot be both the easier and the harder one." };
   return null;
 }
 

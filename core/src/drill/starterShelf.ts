@@ -63,7 +63,7 @@ export const starterShelfSchema = z
       for (const issue of checked.error?.issues ?? [])
         fault(["drills", i, "details", ...(issue.path as (string | number)[])], issue.message);
       const wrong = linkFault(linked[i] as (typeof linked)[number], linked);
-      if (wrong) fault(["drills", i, "details", wrong.link], wrong.message);
+      if (wrong) fault(["drills", i, "details", ...wrong.path], wrong.message);
     });
   });
 

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { planBodySchema } from "../plan/plan";
 import { fitContextSchema, LONGEST_DAY, openDay } from "../venue/context";
+import type { Fault } from "../words/fault";
 
 /** Most characters a file may have: far more than the largest plan that is taken. */
 export const LONGEST_FILE = 4_000_000;
@@ -22,33 +23,18 @@ export const fitFileSchema = z.strictObject({
 
 export type FitFile = z.infer<typeof fitFileSchema>;
 
-/** What is wrong with a file: where, and why. */
-export interface FileFault {
-  /** `plan.items[2].dose.sets.floor`; empty for the file as a whole. */
-  path: string;
-  message: string;
-}
-
 /** Reads a file strictly: all of it, or what is wrong with it. */
-export function readFitFile(text: string): { file: FitFile } | { faults: FileFault[] } {
+export function readFitFile(text: string): { file: FitFile } | { faults: Fault[] } {
   if (text.length > LONGEST_FILE)
-    return { faults: [{ path: "", message: `The file is too long: at most ${LONGEST_FILE} characters.` }] };
+    return { faults: [{ path: [], message: `The file is too long: at most ${LONGEST_FILE} characters.` }] };
   let data: unknown;
   try {
     // Some editors put a byte-order mark before everything.
     data = JSON.parse(text.replace(/^\ufeff/, ""));
   } catch (error) {
-    return { faults: [{ path: "", message: `This is not JSON: ${(error as Error).message}` }] };
+    return { faults: [{ path: [], message: `This is not JSON: ${(error as Error).message}` }] };
   }
   const read = fitFileSchema.safeParse(data);
   if (read.success) return { file: read.data };
-  return { faults: read.error.issues.map((i) => ({ path: pathWords(i.path), message: i.message })) };
-}
-
-function pathWords(path: readonly PropertyKey[]): string {
-  return path.reduce<string>(
-    (words, part) =>
-      typeof part === "number" ? `${words}[${part}]` : words ? `${words}.${String(part)}` : String(part),
-    "",
-  );
+  return { faults: read.error.issues.map((i) => ({ path: i.path as Fault["path"], message: i.message })) };
 }

@@ -1,3 +1,4 @@
+import type { Fault } from "../words/fault";
 import type { Phase } from "../words/phase";
 
 /** Most drills of one part that may stand anywhere in it: every order of them is tried. */
@@ -28,10 +29,9 @@ export function partsOf(items: readonly Pick<Ordered, "phase">[]): Part[] {
   return parts;
 }
 
-export interface OrderFault {
-  index: number;
-  field: "free" | "after";
-  message: string;
+/** A fault of one field of one drill. */
+interface OrderFault extends Fault {
+  path: [index: number, field: "free" | "after"];
 }
 
 /** The first thing in the order of a plan that cannot hold, or null. */
@@ -42,8 +42,7 @@ export function orderFault(items: readonly Ordered[]): OrderFault | null {
     if (free > MOST_FREE) {
       const index = from + items.slice(from, to).findLastIndex((i) => i.free);
       return {
-        index,
-        field: "free",
+        path: [index, "free"],
         message: `At most ${MOST_FREE} drills of one part may stand anywhere in it: give some of them their place.`,
       };
     }
@@ -52,7 +51,7 @@ export function orderFault(items: readonly Ordered[]): OrderFault | null {
   for (const [index, item] of items.entries()) {
     if (item.after === undefined) continue;
     const message = pairFault(items, at, parts, index, item.after);
-    if (message) return { index, field: "after", message };
+    if (message) return { path: [index, "after"], message };
   }
   return null;
 }
@@ -85,7 +84,7 @@ function pairFault(
 export function withoutBrokenPairs<T extends Ordered>(items: T[]): T[] {
   let now = items;
   for (let fault = orderFault(now); fault; fault = orderFault(now)) {
-    const { index, field } = fault;
+    const [index, field] = fault.path;
     now = now.map((item, i) => {
       if (i !== index) return item;
       const { [field]: _gone, ...rest } = item;

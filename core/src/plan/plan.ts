@@ -2,6 +2,7 @@ import { z } from "zod";
 import { doseSchema } from "../dose/dose";
 import { drillDetailsSchema } from "../drill/details";
 import { approachIdSchema } from "../words/approachId";
+import { faultsIn } from "../words/fault";
 import { intensitySchema } from "../words/intensity";
 import { phaseSchema } from "../words/phase";
 import { prioritySchema } from "../words/priority";
@@ -67,17 +68,12 @@ export const planBodySchema = z.strictObject({
     .refine((items) => new Set(items.map((i) => i.id)).size === items.length, {
       error: "Two drills in the plan share an id: give each its own.",
     })
-    .check((ctx) => {
-      if (ctx.issues.length > 0) return;
-      const fault = orderFault(ctx.value);
-      if (fault)
-        ctx.issues.push({
-          code: "custom",
-          input: ctx.value,
-          path: [fault.index, fault.field],
-          message: fault.message,
-        });
-    }),
+    .check(
+      faultsIn((items) => {
+        const fault = orderFault(items);
+        return fault ? [fault] : [];
+      }),
+    ),
   /** The wait between the last drill and the start, seconds. */
   wait: z
     .strictObject({

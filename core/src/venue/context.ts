@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { type Fault, faultsIn } from "../words/fault";
 import { intensitySchema } from "../words/intensity";
 import { wordKey } from "../words/sameWord";
 import { tagSchema } from "../words/text";
@@ -35,6 +36,9 @@ export const openWindowSchema = z
 
 export type OpenWindow = z.infer<typeof openWindowSchema>;
 
+/** What is said of two windows of one place that overlap. */
+export const OVERLAP = "Two windows of one place overlap: let one end before the other, or make them one.";
+
 /** A place and when it is open; open all day when no window is given. */
 export const placeSchema = z.strictObject({
   name: tagSchema,
@@ -42,20 +46,17 @@ export const placeSchema = z.strictObject({
     .array(openWindowSchema)
     .max(24, { error: "At most 24 windows of one place." })
     .default([])
-    .check((ctx) => {
-      if (ctx.issues.length > 0) return;
-      const sorted = ctx.value.map((w, i) => ({ ...w, i })).sort((a, b) => a.fromSeconds - b.fromSeconds);
-      sorted.forEach((w, k) => {
-        const before = sorted[k - 1];
-        if (before && w.fromSeconds < before.toSeconds)
-          ctx.issues.push({
-            code: "custom",
-            input: ctx.value,
-            path: [w.i, "fromSeconds"],
-            message: "Two windows of one place overlap: let one end before the other, or make them one.",
-          });
-      });
-    }),
+    .check(
+      faultsIn((windows) => {
+        const sorted = windows.map((w, i) => ({ ...w, i })).sort((a, b) => a.fromSeconds - b.fromSeconds);
+        return sorted.flatMap((w, k) => {
+          const before = sorted[k - 1];
+          return before && w.fromSeconds < before.toSeconds
+            ? [{ path: [w.i, "fromSeconds"], message: OVERLAP }]
+            : [];
+        });
+      }),
+    ),
 });
 
 export type FitPlace = z.infer<typeof placeSchema>;
@@ -108,18 +109,9 @@ export const fitContextSchema = z
       })
       .optional(),
   })
-  .check((ctx) => {
-    if (ctx.issues.length > 0) return;
-    for (const { path, message } of placeFaults(ctx.value))
-      ctx.issues.push({ code: "custom", input: ctx.value, path, message });
-  });
+  .check(faultsIn(placeFaults));
 
 export type FitContext = z.infer<typeof fitContextSchema>;
-
-interface Fault {
-  path: (string | number)[];
-  message: string;
-}
 
 /** Names of places that are used but not known, or known twice. */
 export function placeFaults(day: {

@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { fixedPointSchema } from "../event/eventType";
 import { instantSchema } from "../time/instant";
+import type { Fault } from "../words/fault";
 import { tagSchema } from "../words/text";
-import { placeFaults, travelSchema } from "./context";
+import { OVERLAP, placeFaults, travelSchema } from "./context";
 
 /** When a place of the venue can be used, by the clock: it stays where it is when the start moves. */
 export const venueWindowSchema = z
@@ -50,7 +51,7 @@ const venueSchema = z.strictObject(venueShape);
 export type Venue = z.infer<typeof venueSchema>;
 
 /** What in a venue cannot hold: places unknown or named twice, windows of one place that overlap. */
-export function venueFaults({ places = [], travel = [], points = [], startPlace }: Venue) {
+export function venueFaults({ places = [], travel = [], points = [], startPlace }: Venue): Fault[] {
   const overlaps = places.flatMap(({ windows }, i) =>
     windows.flatMap((w, k) => {
       const over = windows.some(
@@ -60,8 +61,7 @@ export function venueFaults({ places = [], travel = [], points = [], startPlace 
           Date.parse(w.opens) < Date.parse(o.closes) &&
           (m < k || Date.parse(o.opens) < Date.parse(w.opens)),
       );
-      const message = "Two windows of one place overlap: let one end before the other, or make them one.";
-      return over ? [{ path: ["places", i, "windows", k, "opens"], message }] : [];
+      return over ? [{ path: ["places", i, "windows", k, "opens"], message: OVERLAP }] : [];
     }),
   );
   return [...placeFaults({ places, travel, points, startPlace }), ...overlaps];

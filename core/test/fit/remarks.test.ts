@@ -2,6 +2,7 @@ import { noDetails } from "../../src/drill/details";
 import { remarksOn } from "../../src/fit/explain/remarks";
 import { fitPlan } from "../../src/fit/fit";
 import { type FitContext, fitContextSchema, openDay } from "../../src/venue/context";
+import { pathText } from "../../src/words/fault";
 import { drill, planOf } from "../made/generate";
 
 const dayWith = (more: Partial<FitContext>) =>
@@ -10,7 +11,12 @@ const dayWith = (more: Partial<FitContext>) =>
 it("names a place that the day does not know, with the path", () => {
   const plan = planOf([drill("Laps", { place: "Hall" }), drill("Spins", { place: "" })]);
   expect(remarksOn(plan, dayWith({}))).toEqual([
-    { path: "plan.items[0].place", message: expect.stringContaining("no place “Hall”") },
+    expect.objectContaining({
+      code: "unknown-place",
+      where: ["plan", "items", 0, "place"],
+      itemId: plan.items[0]?.id,
+      words: expect.stringContaining("no place “Hall”"),
+    }),
   ]);
   // A day that names none has nothing to compare with.
   expect(remarksOn(plan, openDay())).toEqual([]);
@@ -42,9 +48,9 @@ it("says when a limit cannot be kept: no usual session, or actions that nobody h
   const explosive = drill("Hops", { details: { ...noDetails(), flags: ["explosive"] } });
   const limits = { volumePercent: 20, explosiveReps: 5 };
   const paths = (usualReps: number, items = [timed, explosive]) =>
-    remarksOn(planOf(items, { limits }), { ...openDay(), usualReps }).map((r) => r.path);
-  expect(paths(0)).toEqual(["plan.limits.volumePercent", "plan.items[1].dose"]);
-  expect(paths(100)).toEqual(["plan.items[0].dose", "plan.items[1].dose"]);
+    remarksOn(planOf(items, { limits }), { ...openDay(), usualReps }).map((r) => pathText(r.where));
+  expect(paths(0)).toEqual(["plan.limits.volumePercent", "plan.items.1.dose"]);
+  expect(paths(100)).toEqual(["plan.items.0.dose", "plan.items.1.dose"]);
   const counted = [timed, explosive].map((i) => ({
     ...i,
     dose: { ...i.dose, secondsPerAction: 5 } as typeof i.dose,

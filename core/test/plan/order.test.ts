@@ -33,12 +33,15 @@ it.each([
     "each follow the other",
   ],
 ])("refuses %s", (_, items, index, words) => {
-  expect(orderFault(items)).toMatchObject({ index, field: "after", message: expect.stringContaining(words) });
+  expect(orderFault(items)).toMatchObject({
+    path: [index, "after"],
+    message: expect.stringContaining(words),
+  });
 });
 
 it("refuses more free drills in one part than can be tried in every order", () => {
   const many = Array.from({ length: MOST_FREE + 1 }, (_, i) => drill(`n${i}`, { free: true }));
-  expect(orderFault(many)).toMatchObject({ index: MOST_FREE, field: "free" });
+  expect(orderFault(many)).toMatchObject({ path: [MOST_FREE, "free"] });
   expect(orderFault(many.map((d, i) => (i === 3 ? { ...d, phase: "kit" as const } : d)))).toBeNull();
 });
 

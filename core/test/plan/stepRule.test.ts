@@ -1,4 +1,4 @@
-import { steepSteps, stepAllowed } from "../../src/plan/stepRule";
+import { steepSteps, stepAllowed, stepFindings } from "../../src/plan/stepRule";
 import { drill } from "../made/generate";
 
 const rung = (name: string, intensity: number) => drill(name, { phase: "technical", intensity });
@@ -24,4 +24,13 @@ it("looks at consecutive technical drills, whatever stands between them", () => 
   expect(steepSteps([rung("a", 30), between, rung("b", 50)], 20)).toEqual([]);
   expect(steepSteps([rung("a", 30), between, rung("b", 55)], 20)).toHaveLength(1);
   expect(steepSteps([drill("easy", { intensity: 10 }), rung("b", 90)], 20)).toEqual([]);
+});
+
+it("says of each what is left out and what to do, about the drill that is stepped up to", () => {
+  const items = [rung("Waltz jump", 30), rung("Axel", 60)];
+  expect(stepFindings(items, 20)).toEqual([
+    expect.objectContaining({ code: "steep-step", severity: "stop", itemId: items[1]?.id }),
+  ]);
+  expect(stepFindings(items, 20)[0]?.words).toMatch(/^30 points up from Waltz jump, more than the 20 /);
+  expect(stepFindings(items, 30)).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
-import { linkFault } from "@tonodrome/core";
+import { linkFault, pathText } from "@tonodrome/core";
 import {
   clubParamsSchema,
   type DrillInput,
@@ -136,5 +136,6 @@ async function checkLinks(
   });
   const shelf = rows.map((row) => ({ id: row.id, name: row.name, details: row.details ?? undefined }));
   const fault = linkFault(drill, shelf);
-  if (fault) throw new Refusal("invalid_input", fault.message, { path: `details.${fault.link}` });
+  if (fault)
+    throw new Refusal("invalid_input", fault.message, { path: pathText(["details", ...fault.path]) });
 }

@@ -1,3 +1,4 @@
+import { pathText } from "@tonodrome/core";
 import { type StarterShelf, starterShelfSchema } from "@tonodrome/core/starter";
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
 
@@ -38,7 +39,7 @@ export function readStarter(text: string): StarterRead {
   if (read.success) return { shelf: read.data };
   const faults = read.error.issues.map(({ path, message }) => ({
     line: lineAt(text, nearest(root, path as (string | number)[]).offset),
-    path: path.join("."),
+    path: pathText(path),
     message: message.endsWith("received undefined") ? "It is missing: give it." : message,
   }));
   return { faults: faults.toSorted((a, b) => a.line - b.line) };

@@ -1,4 +1,4 @@
-import { cutText } from "@tonodrome/core";
+import { cutText, pathText } from "@tonodrome/core";
 import { MOST } from "@tonodrome/core/api";
 import type { FastifySchemaCompiler } from "fastify";
 import type { z } from "zod";
@@ -26,7 +26,7 @@ export function readValue<T extends z.ZodType>(
     problems: told(
       read.error.issues
         .slice(0, MOST.problems)
-        .map(({ path, message }) => ({ path: path.map(String).join("."), message })),
+        .map(({ path, message }) => ({ path: pathText(path), message })),
     ),
   };
 }

@@ -102,7 +102,7 @@ const NAMED = 5;
 /** What cannot be as the plan asks for it, in lines. */
 function remarkLines(remarks: Explanation["remarks"]): string[] {
   const more = remarks.length - NAMED;
-  return [...remarks.slice(0, NAMED).map((r) => r.message), ...(more > 0 ? [`And ${more} more.`] : [])];
+  return [...remarks.slice(0, NAMED).map((r) => r.words), ...(more > 0 ? [`And ${more} more.`] : [])];
 }
 
 const PRIORITY_WORDS: Record<Priority, string> = {

@@ -1,5 +1,6 @@
 import {
   type DrillContent,
+  type Finding,
   nameSchema,
   noteSchema,
   PHASES,
@@ -7,7 +8,6 @@ import {
   type PlanItem,
   PRIORITIES,
   phaseName,
-  type SteepStep,
   wordKey,
 } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
@@ -24,7 +24,7 @@ import { DrillRules } from "./DrillRules";
 
 interface DrillEditorProps {
   placement: Placement;
-  steep: SteepStep | null;
+  steep: Finding | null;
   /** Why it was given up, when it was. */
   reason: string | null;
   /** What the shelf has of it by now, where that is something else. */
@@ -60,16 +60,7 @@ export function DrillEditor({
   const intensity = (by: number) => onChange({ intensity: Math.min(100, Math.max(0, item.intensity + by)) });
   return (
     <View className="gap-4">
-      {steep ? (
-        <Notice
-          warn
-          text={
-            steep.fromId === steep.toId
-              ? `A step of this ladder rises by ${steep.rise} points, more than the plan allows. It is left out from there on, or whole, until there is a rung between.`
-              : `This is ${steep.rise} points up from the technical drill before it, more than the plan allows. One of the two is left out until there is a drill between them.`
-          }
-        />
-      ) : null}
+      {steep ? <Notice warn text={steep.words} /> : null}
       {reason ? <Notice text={reason} /> : null}
       {onShelf ? (
         <Notice

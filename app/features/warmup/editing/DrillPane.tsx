@@ -5,7 +5,7 @@ import {
   drillContent,
   type PlanItem,
   type Scale,
-  steepSteps,
+  stepFindings,
 } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { ScalesContext } from "~/features/dose/ladder/scales";
@@ -39,7 +39,7 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
       <DrillEditor
         key={id}
         placement={selected}
-        steep={steepSteps(draft.body.items, draft.body.stepPoints).find((s) => s.toId === id) ?? null}
+        steep={stepFindings(draft.body.items, draft.body.stepPoints).find((f) => f.itemId === id) ?? null}
         reason={reason}
         onShelf={onShelf}
         drills={model.drills}

@@ -1,3 +1,4 @@
+import type { Finding } from "../../plan/finding";
 import type { PlanBody } from "../../plan/plan";
 import type { FitContext } from "../../venue/context";
 import { type NamedCulprit, namedCulprit } from "../culprit";
@@ -5,7 +6,7 @@ import { fitAt, fitPlan } from "../fit";
 import type { Needs } from "../needs";
 import { profileAt } from "../profile";
 import { compareFits, type GivenUp, givenUp } from "./explain";
-import { type Remark, remarksOn } from "./remarks";
+import { remarksOn } from "./remarks";
 
 /** Everything there is to say about a fit beyond the plan itself. */
 export interface Explanation {
@@ -20,7 +21,7 @@ export interface Explanation {
   fiveMore: string[];
   fiveFewer: string[];
   /** What cannot be as it is asked for. */
-  remarks: Remark[];
+  remarks: Finding[];
 }
 
 const FIVE = 300;
