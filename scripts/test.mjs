@@ -1,7 +1,8 @@
 // Every check there is, in one command from a fresh clone: `npm test`, or some of them: `npm test -- unit browser`.
 import { existsSync } from "node:fs";
+import { availableParallelism } from "node:os";
 import { ensureBuilt } from "./lib/build.mjs";
-import { run } from "./lib/command.mjs";
+import { run, runQuietly } from "./lib/command.mjs";
 import { ensureDebian } from "./lib/debian.mjs";
 import { ensurePackages } from "./lib/install.mjs";
 import { inRoot } from "./lib/paths.mjs";
@@ -9,42 +10,79 @@ import { main, say } from "./lib/say.mjs";
 
 const bin = (name) => inRoot("node_modules", ".bin", name);
 const CHROMIUM = "/usr/bin/chromium";
-
-/** Runs commands one after the other; true when all ended well. */
-async function all(...commands) {
-  for (const [name, ...args] of commands) if ((await run(bin(name), args)) !== 0) return false;
-  return true;
-}
+const PROOF = "core/test/proof/";
 
 const rooms = ["core", "cli", "server", "app", "e2e"];
+
+/** What each check runs, one after the other. */
 const checks = {
-  types: () => all(...rooms.map((room) => ["tsc", "-p", room])),
-  lint: () => all(["biome", "check", "."]),
-  arrows: async () => (await run(process.execPath, [inRoot("scripts", "arrows.mjs")])) === 0,
-  unused: () => all(["knip"]),
-  unit: () => all(["jest", "--selectProjects", "core", "cli", "app"]),
-  api: () => all(["jest", "--selectProjects", "server"]),
+  types: () => rooms.map((room) => [bin("tsc"), "-p", room]),
+  lint: () => [[bin("biome"), "check", "."]],
+  arrows: () => [[process.execPath, inRoot("scripts", "arrows.mjs")]],
+  unused: () => [[bin("knip")]],
+  unit: () => [[bin("jest"), "--selectProjects", "core", "cli", "app", "--testPathIgnorePatterns", PROOF]],
+  api: () => [[bin("jest"), "--selectProjects", "server"]],
+  // Long: generated days against brute force and another solver, and lines broken one by one.
+  proof: () => [[bin("jest"), "--selectProjects", "core", "--testPathPattern", PROOF]],
   browser: async () => {
     await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
     await ensureBuilt();
-    return all(["playwright", "test", "--config", "e2e/playwright.config.ts"]);
+    return [[bin("playwright"), "test", "--config", "e2e/playwright.config.ts"]];
   },
 };
 
+/** The browser mostly waits for clocks; where there are two cores, everything else is done meanwhile. */
+const isAlone = (name) => name === "browser";
+
+async function check(name, runCommand) {
+  const began = Date.now();
+  let ok = true;
+  for (const [command, ...args] of await checks[name]()) if (ok) ok = (await runCommand(command, args)) === 0;
+  return { name, ok, seconds: Math.round((Date.now() - began) / 1000) };
+}
+
+/** One check after the other, each shown as it goes. */
+async function inTurn(names) {
+  const results = [];
+  for (const name of names) {
+    say(`\n── ${name}`);
+    results.push(await check(name, run));
+  }
+  return results;
+}
+
+/** The same, beside something else: what it said is shown when it is over. */
+async function beside(names) {
+  const results = [];
+  for (const name of names) {
+    const said = [];
+    results.push(
+      await check(name, async (command, args) => {
+        const { code, output } = await runQuietly(command, args);
+        said.push(output);
+        return code;
+      }),
+    );
+    say(`\n── ${name}\n${said.join("")}`);
+  }
+  return results;
+}
+
 main(async () => {
   await ensurePackages();
-  const wanted = process.argv.slice(2).filter((a) => a in checks);
-  const results = [];
-  for (const name of wanted.length > 0 ? wanted : Object.keys(checks)) {
-    say(`\n── ${name}`);
-    const began = Date.now();
-    const ok = await checks[name]();
-    results.push({ name, ok, seconds: Math.round((Date.now() - began) / 1000) });
-  }
+  const asked = process.argv.slice(2).filter((a) => a in checks);
+  const names = asked.length > 0 ? asked : Object.keys(checks);
+  const began = Date.now();
+  const results =
+    availableParallelism() > 1 && names.some(isAlone) && names.length > 1
+      ? (await Promise.all([inTurn(names.filter(isAlone)), beside(names.filter((n) => !isAlone(n)))])).flat()
+      : await inTurn(names);
   say("\n── Summary");
-  for (const { name, ok, seconds } of results)
+  for (const name of names) {
+    const { ok, seconds } = results.find((r) => r.name === name);
     say(`${ok ? "passed" : "FAILED"}  ${name.padEnd(8)} ${seconds} s`);
+  }
   const failed = results.filter((r) => !r.ok).length;
-  say(`\n${results.length - failed} passed, ${failed} failed`);
+  say(`\n${results.length - failed} passed, ${failed} failed, ${Math.round((Date.now() - began) / 1000)} s`);
   if (failed > 0) process.exitCode = 1;
 });

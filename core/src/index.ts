@@ -114,4 +114,4 @@ export { PHASES, type Phase, phaseName } from "./words/phase";
 export { PRIORITIES, type Priority } from "./words/priority";
 export { PURPOSES, type Purpose } from "./words/purpose";
 export { wordKey } from "./words/sameWord";
-export { nameSchema, noteSchema, tagSchema } from "./words/text";
+export { LONGEST_NAME, nameSchema, noteSchema, tagSchema } from "./words/text";

@@ -17,3 +17,18 @@ export function ask(command, args, options = {}) {
 }
 
 export const isRoot = process.getuid?.() === 0;
+
+/** Runs a command to its end; resolves to its exit code and whatever it said. */
+export function runQuietly(command, args, options = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, args, { cwd: root, stdio: ["ignore", "pipe", "pipe"], ...options });
+    let output = "";
+    const hear = (chunk) => {
+      output += chunk;
+    };
+    child.stdout.setEncoding("utf8").on("data", hear);
+    child.stderr.setEncoding("utf8").on("data", hear);
+    child.on("error", reject);
+    child.on("exit", (code, signal) => resolve({ code: signal ? 1 : code, output }));
+  });
+}

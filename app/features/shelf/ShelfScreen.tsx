@@ -1,4 +1,4 @@
-import { drillContent } from "@tonodrome/core";
+import { cutText, drillContent, LONGEST_NAME } from "@tonodrome/core";
 import type { DrillInput, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
@@ -25,7 +25,7 @@ export function ShelfScreen() {
   const close = () => setOpen(null);
   const edited = open && "id" in open ? (drills.data?.find((d) => d.id === open.id) ?? null) : null;
   const copy = (drill: ShelfDrill) =>
-    setOpen({ first: { ...drillContent(drill), name: `${drill.name}, copy`.slice(0, 120) } });
+    setOpen({ first: { ...drillContent(drill), name: `${cutText(drill.name, LONGEST_NAME - 6)}, copy` } });
   return (
     <Screen
       title="Shelf"

@@ -1,6 +1,8 @@
 import { drillContent } from "../plan/drillContent";
 import { emptyPlan, MOST_DRILLS, type PlanBody, type PlanItem } from "../plan/plan";
 import { approachName } from "../words/approachId";
+import { cutText } from "../words/cutText";
+import { LONGEST_NOTE } from "../words/text";
 import { affordable } from "./affordable";
 import { type Choice, type Chosen, secondsOf, usableChoices } from "./choose/choice";
 import { chooseMobilise } from "./choose/chooseMobilise";
@@ -82,6 +84,6 @@ function itemOf({ choice, priority, why }: Chosen, approach: Approach, makeId: (
     ...content,
     priority,
     dose: rested(content.dose, choice.to, approach),
-    why: why.slice(0, 200),
+    why: cutText(why, LONGEST_NOTE),
   };
 }

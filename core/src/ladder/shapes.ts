@@ -1,3 +1,4 @@
+import { cutText } from "../words/cutText";
 import { climbEfforts } from "./efforts";
 import { EASY_PERCENT, type LadderShape, type LadderWish } from "./ladderWish";
 import { doseOf, easyFirst, type RungPlan, restAfter, rungPlan } from "./rungPlan";
@@ -74,7 +75,7 @@ function confidence(wish: LadderWish, notes: string[]): RungPlan[] {
   const rounds = Math.max(1, Math.ceil(easyReps / 2));
   const inTurn: RungPlan = {
     key: "in turn",
-    label: low === high ? (low ?? "") : `${low} and ${high} in turn`.slice(0, 60),
+    label: low === high ? (low ?? "") : cutText(`${low} and ${high} in turn`, 60),
     intensity: easyTop,
     chancePercent: undefined,
     least: rounds,
@@ -82,7 +83,7 @@ function confidence(wish: LadderWish, notes: string[]): RungPlan[] {
     dose: (amount, least) => ({
       kind: "circuit",
       movements: [low, high].map((name) => ({
-        name: (name ?? "Easy").slice(0, 60),
+        name: cutText(name ?? "Easy", 60),
         seconds: Math.max(5, secondsEach),
         metres: 0,
         breather: false,

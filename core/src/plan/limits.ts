@@ -18,9 +18,3 @@ export const limitsSchema = z.strictObject({
 });
 
 export type Limits = z.infer<typeof limitsSchema>;
-
-/** Effort up to which work counts as easy, per cent. */
-export const EASY_EFFORT = 40;
-
-/** Effort from which work is hard enough to owe a rest before the start, per cent. */
-export const HARD_EFFORT = 85;

@@ -38,17 +38,23 @@ export const linesSchema = (most: number) =>
 export const verbatimSchema = (most: number, error = `At most ${most} characters.`) =>
   z.string().max(most, { error }).refine(isStorable, { error: "This is not text." });
 
-/** A name a person gives: trimmed, not empty, at most 120 characters. */
+/** Most characters of a name. */
+export const LONGEST_NAME = 120;
+
+/** A name a person gives: trimmed, not empty. */
 export const nameSchema = z
   .string({ error: "Give a name." })
   .trim()
   .min(1, { error: "Give a name." })
-  .max(120, { error: "A name has at most 120 characters: shorten it." })
+  .max(LONGEST_NAME, { error: `A name has at most ${LONGEST_NAME} characters: shorten it.` })
   .refine(isPlainText, { error: "A name is one line of ordinary characters." })
   .refine(isVisible, { error: "Give a name." });
 
+/** Most characters of a short free text. */
+export const LONGEST_NOTE = 200;
+
 /** A short free text, possibly empty. */
-export const noteSchema = lineSchema(200);
+export const noteSchema = lineSchema(LONGEST_NOTE);
 
 /** A word or two by which things are found again: a piece of equipment, a kind of space, an action of the sport. */
 export const tagSchema = labelSchema(40, "Give a word or two.");

@@ -1,3 +1,4 @@
+import { EASY_EFFORT } from "../../words/effort";
 import type { Priority } from "../../words/priority";
 import { wordKey } from "../../words/sameWord";
 import type { FillInput } from "../input/fillInput";
@@ -58,9 +59,9 @@ export function chooseTechnical(
   const climb = () => easyToHard([...picked.values()]);
   // An easy first one, and one between wherever the step would be too large.
   const first = climb()[0];
-  if (!first || first.choice.from > 40) {
+  if (!first || first.choice.from > EASY_EFFORT) {
     const easy = best(
-      pool.filter((c) => !picked.has(c) && c.from <= 40),
+      pool.filter((c) => !picked.has(c) && c.from <= EASY_EFFORT),
       (c) => c.lean - c.from / 10,
     );
     if (easy) take(easy, "essential", `The first of the sport's own actions, easy, at ${easy.from} %.`);

@@ -1,3 +1,5 @@
+import { cutText } from "../../words/cutText";
+import { LONGEST_NOTE } from "../../words/text";
 import { type DrillContent, drillContent } from "../drillContent";
 import type { PlanBody, PlanItem } from "../plan";
 
@@ -22,7 +24,7 @@ export function replaceItem(body: PlanBody, id: string, drill: DrillContent & { 
     ...drillContent(drill),
     priority,
     // Not what for: what is said of health stays with the athlete.
-    why: `Instead of ${old.name}.`.slice(0, 200),
+    why: cutText(`Instead of ${old.name}.`, LONGEST_NOTE),
   };
   return { ...body, items: body.items.map((i) => (i.id === id ? item : i)) };
 }

@@ -1,7 +1,9 @@
 import { MOST_MOVEMENTS } from "../../dose/kinds/circuitDose";
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
 import { type DrillDetails, noDetails } from "../../drill/details";
+import { cutText } from "../../words/cutText";
 import { PRIORITIES } from "../../words/priority";
+import { LONGEST_NAME } from "../../words/text";
 import type { PlanBody, PlanItem } from "../plan";
 import type { MakeId } from "./ownIds";
 
@@ -24,7 +26,7 @@ export function groupIntoCircuit(body: PlanBody, ids: readonly string[], makeId:
   const circuit: PlanItem = {
     id: makeId(),
     drillId: null,
-    name: `Circuit: ${chosen.map((i) => i.name).join(", ")}`.slice(0, 120).trim(),
+    name: cutText(`Circuit: ${chosen.map((i) => i.name).join(", ")}`, LONGEST_NAME),
     phase: first.phase,
     priority: PRIORITIES.find((p) => chosen.some((i) => i.priority === p)) ?? "useful",
     intensity: Math.max(...chosen.map((i) => i.intensity)),
@@ -34,7 +36,7 @@ export function groupIntoCircuit(body: PlanBody, ids: readonly string[], makeId:
         const level = levelsOf(i.dose)[idealLevel(i.dose)];
         const metres = level?.volume.unit === "metres" ? Math.min(1000, level.volume.amount) : 0;
         return {
-          name: i.name.slice(0, 60).trim(),
+          name: cutText(i.name, 60),
           seconds: Math.min(900, Math.max(5, level?.seconds ?? 30)),
           metres,
           breather: i.details?.flags.includes("breather") ?? false,

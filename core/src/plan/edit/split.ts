@@ -1,3 +1,4 @@
+import { cutText } from "../../words/cutText";
 import { MOST_DRILLS, type PlanBody, type PlanItem } from "../plan";
 import type { MakeId } from "./ownIds";
 
@@ -22,7 +23,7 @@ function partsOf(item: PlanItem, makeId: MakeId): PlanItem[] {
       ...rest,
       id: makeId(),
       drillId: null,
-      name: `${item.name.slice(0, 55)}: ${rung.label || `${rung.intensity} %`}`,
+      name: `${cutText(item.name, 55)}: ${rung.label || `${rung.intensity} %`}`,
       intensity: rung.intensity,
       dose: rung.dose,
       focus: rung.focus || item.focus,

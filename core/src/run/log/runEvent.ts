@@ -3,6 +3,9 @@ import { instantSchema } from "../../time/instant";
 import { lineSchema, verbatimSchema } from "../../words/text";
 import { refitStepsSchema, runDrillSchema } from "../steps/runPlan";
 
+/** Most characters of the line in which a re-fit says what it changes. */
+export const LONGEST_LINE = 300;
+
 const base = {
   /** Made by the client, so that sending twice records once. */
   id: z.uuid({ error: "Each event needs an id of its own (a UUID)." }),
@@ -48,7 +51,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     /** A wait that is under way goes on until then. */
     until: instantSchema.optional(),
     /** What it changes, in a line. */
-    line: lineSchema(300),
+    line: lineSchema(LONGEST_LINE),
   }),
   z.strictObject({
     ...base,

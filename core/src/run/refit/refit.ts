@@ -5,7 +5,9 @@ import { type Fit, type FitState, fitPlan, type Placement } from "../../fit/fit"
 import type { PlanItem } from "../../plan/plan";
 import { formatLength, spokenLength } from "../../time/clock";
 import type { FitContext } from "../../venue/context";
+import { cutText } from "../../words/cutText";
 import { wordKey } from "../../words/sameWord";
+import { LONGEST_LINE } from "../log/runEvent";
 import type { RunState } from "../log/runState";
 import { stepsAfter, stepsOf } from "../steps/freezeFit";
 import { type RefitStep, type RunDrill, type RunPlan, stepKey } from "../steps/runPlan";
@@ -110,7 +112,7 @@ export function refitLine(
     waits(before, after, changes),
     longWait(before, after),
   ];
-  return parts.filter(Boolean).join(" ").slice(0, 300);
+  return cutText(parts.filter(Boolean).join(" "), LONGEST_LINE);
 }
 
 /** What changes of each drill, in the order of the plan. */

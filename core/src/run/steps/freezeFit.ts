@@ -12,6 +12,8 @@ import type { DrillContent } from "../../plan/drillContent";
 import type { PlanBody, PlanItem } from "../../plan/plan";
 import { spokenLength } from "../../time/clock";
 import type { FitContext } from "../../venue/context";
+import { cutText } from "../../words/cutText";
+import { LONGEST_NAME, LONGEST_NOTE } from "../../words/text";
 import type { RunDrill, RunPlan } from "./runPlan";
 
 /** What a run keeps besides its steps. */
@@ -114,12 +116,12 @@ function waitAfter(
   return [
     {
       itemId: item.id,
-      name: nameOf(idle).slice(0, 120),
+      name: cutText(nameOf(idle), LONGEST_NAME),
       phase: item.phase,
       intensity: 0,
       focus: "",
       place: next.item.place,
-      words: (idle ? idleLine(idle) : "").slice(0, 200),
+      words: cutText(idle ? idleLine(idle) : "", LONGEST_NOTE),
       plannedSeconds,
       wait:
         leastSeconds === plannedSeconds
@@ -207,14 +209,14 @@ function rungsOf(item: PlanItem, level: DoseLevel, levelIndex: number): RunDrill
     const rest = { kind: "rest" as const, words: "Rest", seconds: restSeconds };
     return {
       itemId: rung.id,
-      name: `${item.name.slice(0, 120 - rung.name.length - 2)}: ${rung.name}`,
+      name: `${cutText(item.name, LONGEST_NAME - rung.name.length - 2)}: ${rung.name}`,
       phase: item.phase,
       intensity: rung.intensity,
       focus: rung.focus || item.focus,
       place: item.place,
-      words: `${rung.words}${restSeconds > 0 ? `, then ${spokenLength(restSeconds)} rest` : ""}`.slice(
-        0,
-        200,
+      words: cutText(
+        `${rung.words}${restSeconds > 0 ? `, then ${spokenLength(restSeconds)} rest` : ""}`,
+        LONGEST_NOTE,
       ),
       plannedSeconds: seconds + restSeconds,
       ladderId: item.id,

@@ -4,8 +4,8 @@ import { problemOf } from "../../src/fit/model/problem";
 import { solveAt } from "../../src/fit/search/solve";
 import { hardDay } from "../made/hardDays";
 import { realDay } from "../made/realDays";
-import { checkSchedule, type Done, waitsTooLong } from "../proof/checkSchedule";
-import { lpText, mipModel } from "../proof/mipModel";
+import { checkSchedule, type Done, waitsTooLong } from "./checkSchedule";
+import { lpText, mipModel } from "./mipModel";
 
 /*
  * The fit beside an open-source mixed-integer solver, on warm-ups and days as they are met with. Ranks of worth are

@@ -6,8 +6,8 @@ import fc from "fast-check";
 import type * as Problem from "../../src/fit/model/problem";
 import type * as Solve from "../../src/fit/search/solve";
 import { anyDay, anyHardDay, anyLimitedDay, GRID, SMALL_DAY } from "../made/anyDay";
-import { type BruteAnswer, bruteFit, rankOf } from "../proof/bruteFit";
-import { checkSchedule, type Done, waitsTooLong } from "../proof/checkSchedule";
+import { type BruteAnswer, bruteFit, rankOf } from "./bruteFit";
+import { checkSchedule, type Done, waitsTooLong } from "./checkSchedule";
 
 /*
  * Breaks each rule in the solver's own text, one at a time, and asks that the generated cases notice. A line that no

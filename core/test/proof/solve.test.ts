@@ -3,8 +3,8 @@ import { problemOf } from "../../src/fit/model/problem";
 import { solve, solveAt } from "../../src/fit/search/solve";
 import { anyDay, anyHardDay, GRID, SMALL_DAY } from "../made/anyDay";
 import { realDay } from "../made/realDays";
-import { bruteFit, rankOf } from "../proof/bruteFit";
-import { checkSchedule, type Done, waitsTooLong } from "../proof/checkSchedule";
+import { bruteFit, rankOf } from "./bruteFit";
+import { checkSchedule, type Done, waitsTooLong } from "./checkSchedule";
 
 const RUNS = Number(process.env.RUNS ?? 1000);
 
