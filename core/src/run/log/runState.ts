@@ -332,7 +332,9 @@ function refit(
 ): boolean {
   if (state.refits.length >= MOST_REFITS) return false;
   const kept = state.splits.filter((s) => s.outcome !== "pending");
-  const known = new Set(kept.map((s) => s.key));
+  const keys = new Set(kept.map((s) => s.key));
+  // Of two of one key the first counts: a press names its step by it.
+  const isNew = ({ key }: Split) => !keys.has(key) && keys.add(key) !== undefined;
   const current = state.splits[state.index];
   if (event.until && state.status === "under-way" && current?.drill.wait)
     current.drill = { ...current.drill, wait: { ...current.drill.wait, until: event.until } };
@@ -341,7 +343,7 @@ function refit(
     const drill = brought(step.same, step.from);
     return drill ? [splitOf(drill, step.from ?? null)] : [];
   });
-  state.splits = [...kept, ...coming.filter((s) => !known.has(s.key))];
+  state.splits = [...kept, ...coming.filter(isNew)];
   state.waitSeconds = event.waitSeconds;
   state.fittedFor = state.startsAt;
   state.refits.push(event);
