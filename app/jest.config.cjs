@@ -1,4 +1,16 @@
+const preset = require("jest-expo/web/jest-preset");
+
+/** Where one line is to be broken, what babel-jest reads goes by the file that breaks it. */
+const transform = Object.fromEntries(
+  Object.entries(preset.transform).map(([files, how]) =>
+    Array.isArray(how) && how[0] === "babel-jest" && process.env.MUTANT
+      ? [files, [require.resolve("../scripts/jest/mutant-transform.cjs"), how[1]]]
+      : [files, how],
+  ),
+);
+
 module.exports = {
+  transform,
   displayName: "app",
   preset: "jest-expo/web",
   rootDir: __dirname,

@@ -14,6 +14,8 @@ export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
 export { MOST_MOVEMENTS, type Movement } from "./dose/kinds/circuitDose";
 export { WIDEST_WINDOW } from "./dose/kinds/gateDose";
 export { firstDose, type PlainDose, plainDoseSchema } from "./dose/kinds/plainDose";
+export { changeRung, copyRung, moveRung, removeRung, topOf } from "./dose/ladder/editRungs";
+export { firstLadder } from "./dose/ladder/firstLadder";
 export {
   type LadderDose,
   ladderDoseSchema,
@@ -23,6 +25,7 @@ export {
 } from "./dose/ladder/ladderDose";
 export { rungName } from "./dose/ladder/ladderLevels";
 export { idealLevel, levelsOf } from "./dose/levelsOf";
+export { nudgeDose } from "./dose/nudgeDose";
 export type { DoseLevel, LevelRung } from "./dose/terms/level";
 export type { Range } from "./dose/terms/range";
 export type { Sides } from "./dose/terms/sides";
@@ -52,6 +55,7 @@ export { type GivenUp, givenUpLine } from "./fit/explain/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
 export { type Idle, type IdleReason, idleLine } from "./fit/idle";
 export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";
+export { lostLabels } from "./ladder/lostLabels";
 export { type Coverage, coldOf, coverageOf } from "./plan/coverage";
 export { type DrillContent, drillContent } from "./plan/drillContent";
 export { addDrill } from "./plan/edit/addDrill";

@@ -6,7 +6,7 @@ module.exports = ({ name, rootDir, ...more }) => ({
   testMatch: ["<rootDir>/**/*.test.ts"],
   transform: {
     "\\.[jt]s$": [
-      "babel-jest",
+      process.env.MUTANT ? require.resolve("./mutant-transform.cjs") : "babel-jest",
       {
         configFile: false,
         babelrc: false,

@@ -3,12 +3,13 @@ import {
   type DoseKind,
   doseSchema,
   firstDose,
+  firstLadder,
   formatLength,
   idealLevel,
   levelsOf,
 } from "@tonodrome/core";
 import { Text, View } from "react-native";
-import { firstLadder } from "~/features/dose/ladder/firstLadder";
+import { v4 as uuid } from "uuid";
 import { LadderFields } from "~/features/dose/ladder/LadderFields";
 import type { EditProps } from "~/features/fields/fields";
 import { Choice } from "~/ui/Choice";
@@ -49,7 +50,7 @@ export function DoseEditor({ dose, onChange: changed }: EditProps<Dose>) {
         options={KINDS}
         value={dose.kind}
         onChange={(kind) => {
-          if (kind !== dose.kind) onChange(kind === "ladder" ? firstLadder(dose) : firstDose(kind));
+          if (kind !== dose.kind) onChange(kind === "ladder" ? firstLadder(dose, uuid) : firstDose(kind));
         }}
       />
       {dose.kind === "ladder" ? (

@@ -1,11 +1,10 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import { noDetails, PHASES, type Phase, PRIORITIES, phaseName } from "@tonodrome/core";
+import { noDetails, PHASES, type Phase, PRIORITIES, phaseName, topOf } from "@tonodrome/core";
 import { type DrillInput, drillInputSchema } from "@tonodrome/core/api";
 import { Controller, useForm } from "react-hook-form";
 import { Text, View } from "react-native";
 import { useDrills } from "~/data/resources/drills";
 import { DoseEditor } from "~/features/dose/DoseEditor";
-import { topOf } from "~/features/dose/ladder/editRungs";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/Choice";
 import { Field } from "~/ui/Field";

@@ -1,12 +1,21 @@
-import { idealLevel, type LadderDose, levelsOf, MOST_RUNGS } from "@tonodrome/core";
+import {
+  changeRung,
+  copyRung,
+  idealLevel,
+  type LadderDose,
+  levelsOf,
+  lostLabels,
+  MOST_RUNGS,
+  moveRung,
+  removeRung,
+} from "@tonodrome/core";
 import { lazy, Suspense, useState } from "react";
 import { Text, View } from "react-native";
+import { v4 as uuid } from "uuid";
 import type { EditProps } from "~/features/fields/fields";
 import { Amount } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/Loading";
-import { changeRung, copyRung, moveRung, removeRung } from "./editRungs";
-import { lostLabels } from "./lostLabels";
 import { RungEditor } from "./RungEditor";
 import { RungLine } from "./RungStair";
 import { useScales } from "./scales";
@@ -57,7 +66,7 @@ export function LadderFields({ dose, onChange }: EditProps<LadderDose>) {
                 only={dose.rungs.length === 1}
                 onChange={(change) => onChange(changeRung(dose, rung.id, change))}
                 onMove={(by) => onChange(moveRung(dose, rung.id, by))}
-                onCopy={() => onChange(copyRung(dose, rung.id))}
+                onCopy={() => onChange(copyRung(dose, rung.id, uuid))}
                 onRemove={() => onChange(removeRung(dose, rung.id))}
               />
             ) : null}
@@ -68,7 +77,7 @@ export function LadderFields({ dose, onChange }: EditProps<LadderDose>) {
         label="Add a rung on top"
         icon="add"
         disabled={dose.rungs.length >= MOST_RUNGS}
-        onPress={() => onChange(copyRung(dose, dose.rungs.at(-1)?.id ?? ""))}
+        onPress={() => onChange(copyRung(dose, dose.rungs.at(-1)?.id ?? "", uuid))}
       />
       <Amount
         label="Rungs climbed at the least"

@@ -8,12 +8,12 @@ import {
   type PlanItem,
   PRIORITIES,
   phaseName,
+  topOf,
   wordKey,
 } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
 import { DoseEditor } from "~/features/dose/DoseEditor";
-import { topOf } from "~/features/dose/ladder/editRungs";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Choice } from "~/ui/Choice";
 import { Notice } from "~/ui/Notice";

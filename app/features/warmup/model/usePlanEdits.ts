@@ -6,6 +6,7 @@ import {
   groupIntoCircuit,
   moveItem,
   moveItems,
+  nudgeDose,
   type PlanBody,
   type PlanItem,
   type Replacement,
@@ -17,7 +18,6 @@ import type { Drill, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { v4 as uuid } from "uuid";
 import type { PlanDraft } from "~/data/plan/planDraft";
-import { nudgeDose } from "~/features/dose/nudgeDose";
 import { useStable } from "~/ui/useStable";
 import type { useSelection } from "./useSelection";
 

@@ -1,7 +1,8 @@
+import type { MakeId } from "../../words/makeId";
 import { PHASES, type Phase } from "../../words/phase";
 import { type DrillContent, drillContent } from "../drillContent";
 import type { PlanBody, PlanItem } from "../plan";
-import { type MakeId, withOwnIds } from "./ownIds";
+import { withOwnIds } from "./ownIds";
 
 /**
  * Copies a drill from the shelf into the plan: after the last one of its phase or of an earlier phase, a technical one

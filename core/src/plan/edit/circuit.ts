@@ -2,10 +2,10 @@ import { MOST_MOVEMENTS } from "../../dose/kinds/circuitDose";
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
 import { type DrillDetails, noDetails } from "../../drill/details";
 import { cutText } from "../../words/cutText";
+import type { MakeId } from "../../words/makeId";
 import { PRIORITIES } from "../../words/priority";
 import { LONGEST_NAME } from "../../words/text";
 import type { PlanBody, PlanItem } from "../plan";
-import type { MakeId } from "./ownIds";
 
 /** Why drills cannot become one circuit, in a sentence; null when they can. */
 export function circuitFault(items: readonly PlanItem[]): string | null {

@@ -1,5 +1,6 @@
+import type { MakeId } from "../../words/makeId";
 import { MOST_DRILLS, type PlanBody } from "../plan";
-import { type MakeId, withOwnIds } from "./ownIds";
+import { withOwnIds } from "./ownIds";
 
 /** The same drills once more, each right after itself. */
 export function duplicateItems(body: PlanBody, ids: readonly string[], makeId: MakeId): PlanBody {

@@ -1,7 +1,5 @@
+import type { MakeId } from "../../words/makeId";
 import type { PlanItem } from "../plan";
-
-/** Makes an id that nothing else has (a UUID): the core has no chance of its own. */
-export type MakeId = () => string;
 
 /** The same drill with ids of its own, rungs included. */
 export function withOwnIds(item: PlanItem, makeId: MakeId): PlanItem {

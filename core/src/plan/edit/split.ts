@@ -1,6 +1,6 @@
 import { cutText } from "../../words/cutText";
+import type { MakeId } from "../../words/makeId";
 import { MOST_DRILLS, type PlanBody, type PlanItem } from "../plan";
-import type { MakeId } from "./ownIds";
 
 /** Splits a circuit into its movements and a ladder into its rungs; anything else has no parts and stays as it is. */
 export function splitItem(body: PlanBody, id: string, makeId: MakeId): PlanBody {

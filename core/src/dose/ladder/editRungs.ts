@@ -1,18 +1,17 @@
-import { type LadderDose, MOST_RUNGS, type Rung } from "@tonodrome/core";
-import { v4 as uuid } from "uuid";
+import type { MakeId } from "../../words/makeId";
+import { type LadderDose, MOST_RUNGS, type Rung } from "./ladderDose";
 
-/** Changes of a ladder as small steps, each giving a new one and leaving the old as it was. */
-
+/** Changes one rung: as every step here, it gives a new ladder and leaves the old as it was. */
 export function changeRung(dose: LadderDose, id: string, change: Partial<Rung>): LadderDose {
   return { ...dose, rungs: dose.rungs.map((r) => (r.id === id ? { ...r, ...change } : r)) };
 }
 
 /** Once more right after it, a step up. */
-export function copyRung(dose: LadderDose, id: string): LadderDose {
+export function copyRung(dose: LadderDose, id: string, makeId: MakeId): LadderDose {
   const at = dose.rungs.findIndex((r) => r.id === id);
   const rung = dose.rungs[at];
   if (!rung || dose.rungs.length >= MOST_RUNGS) return dose;
-  const copy = { ...rung, id: uuid(), intensity: Math.min(100, rung.intensity + 10) };
+  const copy = { ...rung, id: makeId(), intensity: Math.min(100, rung.intensity + 10) };
   return { ...dose, rungs: dose.rungs.toSpliced(at + 1, 0, copy) };
 }
 
@@ -23,6 +22,7 @@ export function removeRung(dose: LadderDose, id: string): LadderDose {
   return { ...dose, rungs, leastRungs: Math.min(dose.leastRungs, rungs.length) };
 }
 
+/** One place up or down; at the ends it stays. */
 export function moveRung(dose: LadderDose, id: string, by: -1 | 1): LadderDose {
   const at = dose.rungs.findIndex((r) => r.id === id);
   const rung = dose.rungs[at];

@@ -1,13 +1,15 @@
-import { firstDose, idealLevel, levelsOf } from "@tonodrome/core";
-import { firstLadder } from "~/features/dose/ladder/firstLadder";
-import { nudgeDose } from "~/features/dose/nudgeDose";
+import { firstDose } from "../../src/dose/kinds/plainDose";
+import { firstLadder } from "../../src/dose/ladder/firstLadder";
+import { idealLevel, levelsOf } from "../../src/dose/levelsOf";
+import { nudgeDose } from "../../src/dose/nudgeDose";
+import { anyId } from "../made/ids";
 
 const words = (dose: Parameters<typeof nudgeDose>[0]) => levelsOf(dose)[idealLevel(dose)]?.words;
 
 it("gives one step more or less of the main count, on every rung of a ladder", () => {
   expect(words(nudgeDose(firstDose("reps"), 1))).toContain("2 × 9");
   expect(words(nudgeDose(firstDose("time"), -1))).toBe("1:30");
-  expect(words(nudgeDose(firstLadder(firstDose("attempts")), 1))).toContain("8 reps");
+  expect(words(nudgeDose(firstLadder(firstDose("attempts"), anyId), 1))).toContain("8 reps");
 });
 
 it("stops where a dose would be none", () => {

@@ -1,4 +1,5 @@
-import type { LadderDose, Scale } from "@tonodrome/core";
+import type { Scale } from "../athlete/scale";
+import type { LadderDose } from "../dose/ladder/ladderDose";
 
 /**
  * Labels of rungs that came from a scale and that none of the athlete's scales has any more: a scale can be edited under

@@ -1,11 +1,12 @@
-import { type Dose, firstDose, type LadderDose, type PlainDose } from "@tonodrome/core";
-import { v4 as uuid } from "uuid";
+import type { MakeId } from "../../words/makeId";
+import { firstDose, type PlainDose } from "../kinds/plainDose";
+import type { LadderDose } from "./ladderDose";
 
 /** A ladder to begin with: what the drill was, easy, and once more a step up. */
-export function firstLadder(dose: Dose): LadderDose {
+export function firstLadder(dose: PlainDose | LadderDose, makeId: MakeId): LadderDose {
   const plain: PlainDose = dose.kind === "ladder" || dose.kind === "circuit" ? firstDose("attempts") : dose;
   const rung = (intensity: number) => ({
-    id: uuid(),
+    id: makeId(),
     label: "",
     intensity,
     dose: plain,

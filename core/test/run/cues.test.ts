@@ -1,4 +1,4 @@
-import { type CueLook, cueBetween } from "@tonodrome/core";
+import { type CueLook, cueBetween } from "../../src/run/live/cues";
 
 const look = (more: Partial<CueLook> = {}): CueLook => ({
   status: "under-way",

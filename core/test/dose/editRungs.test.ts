@@ -1,9 +1,18 @@
-import { firstDose, type LadderDose } from "@tonodrome/core";
-import { changeRung, copyRung, moveRung, removeRung, topOf } from "~/features/dose/ladder/editRungs";
-import { firstLadder } from "~/features/dose/ladder/firstLadder";
-import { lostLabels } from "~/features/dose/ladder/lostLabels";
+import { firstDose } from "../../src/dose/kinds/plainDose";
+import {
+  changeRung,
+  copyRung as copyRungWith,
+  moveRung,
+  removeRung,
+  topOf,
+} from "../../src/dose/ladder/editRungs";
+import { firstLadder } from "../../src/dose/ladder/firstLadder";
+import type { LadderDose } from "../../src/dose/ladder/ladderDose";
+import { lostLabels } from "../../src/ladder/lostLabels";
+import { anyId } from "../made/ids";
 
-const ladder = firstLadder(firstDose("attempts"));
+const copyRung = (dose: LadderDose, id: string) => copyRungWith(dose, id, anyId);
+const ladder = firstLadder(firstDose("attempts"), anyId);
 const [low, high] = ladder.rungs.map((r) => r.id) as [string, string];
 const efforts = (dose: LadderDose) => dose.rungs.map((r) => r.intensity);
 

@@ -1,36 +1,26 @@
-import {
-  addDrill as addDrillWith,
-  canSplit,
-  changeItem,
-  circuitFault,
-  doseSchema,
-  duplicateItems as duplicateItemsWith,
-  emptyPlan,
-  firstDose,
-  groupIntoCircuit as groupWith,
-  moveItem,
-  moveItems,
-  type Phase,
-  type PlanBody,
-  planBodySchema,
-  removeItems,
-  replaceItem,
-  splitItem as splitItemWith,
-} from "@tonodrome/core";
-import type { Drill } from "@tonodrome/core/api";
-import { v4 as uuid } from "uuid";
-import { firstLadder } from "~/features/dose/ladder/firstLadder";
+import { doseSchema } from "../../src/dose/dose";
+import { firstDose } from "../../src/dose/kinds/plainDose";
+import { firstLadder } from "../../src/dose/ladder/firstLadder";
+import type { DrillContent } from "../../src/plan/drillContent";
+import { addDrill as addDrillWith } from "../../src/plan/edit/addDrill";
+import { changeItem, removeItems, replaceItem } from "../../src/plan/edit/changeItems";
+import { circuitFault, groupIntoCircuit as groupWith } from "../../src/plan/edit/circuit";
+import { duplicateItems as duplicateItemsWith } from "../../src/plan/edit/duplicateItems";
+import { moveItem, moveItems } from "../../src/plan/edit/moveItems";
+import { canSplit, splitItem as splitItemWith } from "../../src/plan/edit/split";
+import { emptyPlan, type PlanBody, planBodySchema } from "../../src/plan/plan";
+import type { Phase } from "../../src/words/phase";
+import { anyId } from "../made/ids";
 
-const addDrill = (body: PlanBody, drill: Drill) => addDrillWith(body, drill, uuid);
-const duplicateItems = (body: PlanBody, ids: string[]) => duplicateItemsWith(body, ids, uuid);
-const groupIntoCircuit = (body: PlanBody, ids: string[]) => groupWith(body, ids, uuid);
-const splitItem = (body: PlanBody, id: string) => splitItemWith(body, id, uuid);
+type Drill = DrillContent & { id: string };
+
+const addDrill = (body: PlanBody, drill: Drill) => addDrillWith(body, drill, anyId);
+const duplicateItems = (body: PlanBody, ids: string[]) => duplicateItemsWith(body, ids, anyId);
+const groupIntoCircuit = (body: PlanBody, ids: string[]) => groupWith(body, ids, anyId);
+const splitItem = (body: PlanBody, id: string) => splitItemWith(body, id, anyId);
 
 const shelfDrill = (name: string, phase: Phase): Drill => ({
   id: "11111111-1111-4111-8111-111111111111",
-  version: 1,
-  archived: false,
-  changedAt: "2026-06-01T12:00:00.000Z",
   name,
   phase,
   priority: "useful",
@@ -144,7 +134,7 @@ it("says why drills cannot be a circuit, and then leaves them", () => {
 it("splits a ladder into drills of its rungs", () => {
   const body = build(["a", "technical"]);
   const [item] = body.items;
-  const laddered = changeItem(body, item?.id ?? "", { dose: firstLadder(firstDose("attempts")) });
+  const laddered = changeItem(body, item?.id ?? "", { dose: firstLadder(firstDose("attempts"), anyId) });
   const split = splitItem(laddered, item?.id ?? "");
   expect(split.items.map((i) => [i.name, i.intensity])).toEqual([
     ["a: 30 %", 30],
@@ -162,9 +152,20 @@ it("puts another drill in a drill's place, as important as that was, and does no
 });
 
 it("adds the same ladder twice with rungs that are told apart", () => {
-  const ladder = { ...shelfDrill("ladder", "technical"), dose: firstLadder(firstDose("attempts")) };
+  const ladder = { ...shelfDrill("ladder", "technical"), dose: firstLadder(firstDose("attempts"), anyId) };
   const body = [ladder, ladder].reduce((plan, drill) => addDrill(plan, drill).body, emptyPlan());
   const rungs = body.items.flatMap((i) => (i.dose.kind === "ladder" ? i.dose.rungs.map((r) => r.id) : []));
   expect(new Set(rungs).size).toBe(4);
   expect(rungs.slice(0, 2)).toEqual(ladder.dose.rungs.map((r) => r.id));
+});
+
+it("makes a circuit of drills whose names end in emoji that can be saved", () => {
+  const named = build(["x".repeat(59), "raise"], ["y".repeat(58), "raise"]);
+  const items = named.items.map((item) => ({ ...item, name: `${item.name}🤸🏽` }));
+  const circuit = groupIntoCircuit(
+    { ...named, items },
+    items.map((i) => i.id),
+  );
+  expect(circuit.items).toHaveLength(1);
+  expect(planBodySchema.parse(circuit)).toEqual(circuit);
 });

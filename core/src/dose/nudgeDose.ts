@@ -1,4 +1,6 @@
-import { type Dose, doseSchema, mainRange, moveEnd, type PlainDose, withMainRange } from "@tonodrome/core";
+import { mainRange, moveEnd, withMainRange } from "./adjustDose";
+import { type Dose, doseSchema } from "./dose";
+import type { PlainDose } from "./kinds/plainDose";
 
 /** Steps that a single press may go up to. */
 const MOST_STEPS = 40;

@@ -1,0 +1,58 @@
+// Breaks lines one at a time and asks whether the tests notice: `npm run mutants`, or some rooms: `npm run mutants -- run data`.
+// A line that no longer reads as its list says is named too, so that the lists keep up with the code.
+import { spawn } from "node:child_process";
+import { readdirSync, readFileSync } from "node:fs";
+import { availableParallelism } from "node:os";
+import { inRoot, root } from "./lib/paths.mjs";
+import { main, Stop, say } from "./lib/say.mjs";
+
+const jest = inRoot("node_modules", ".bin", "jest");
+
+/** Runs a room's tests; resolves to whether they pass. Generated tests are fewer than otherwise: many mutants are tried. */
+function passes({ project, tests }, mutant) {
+  const args = ["--selectProjects", project, "--testPathPattern", tests, "--bail", "--silent", "-w", "1"];
+  return new Promise((resolve, reject) => {
+    const child = spawn(jest, args, {
+      cwd: root,
+      stdio: "ignore",
+      env: { ...process.env, RUNS: "300", ...(mutant ? { MUTANT: JSON.stringify(mutant) } : {}) },
+    });
+    child.on("error", reject);
+    child.on("exit", (code) => resolve(code === 0));
+  });
+}
+
+/** Does something with each of a list, so many at a time. */
+async function each(list, together, act) {
+  const left = [...list.entries()];
+  await Promise.all(
+    Array.from({ length: together }, async () => {
+      for (let next = left.shift(); next; next = left.shift()) await act(next[1], next[0]);
+    }),
+  );
+}
+
+main(async () => {
+  const all = readdirSync(inRoot("scripts", "mutants")).map((f) => f.replace(/\.mjs$/, ""));
+  const asked = process.argv.slice(2);
+  const rooms = asked.length > 0 ? asked : all;
+  let missed = 0;
+  let total = 0;
+  for (const name of rooms) {
+    if (!all.includes(name)) throw new Stop(`There is no list of mutants for ${name}.`, `There are ${all.join(", ")}.`);
+    const room = (await import(`./mutants/${name}.mjs`)).default;
+    if (!(await passes(room))) throw new Stop(`The tests of ${name} do not pass as they are.`, "Mend them first.");
+    const survived = [];
+    await each(room.mutants, Math.max(1, availableParallelism()), async ([what, file, from, to]) => {
+      const stands = readFileSync(inRoot(file), "utf8").includes(from);
+      if (!stands || (await passes(room, { file, from, to })))
+        survived.push(`  ${stands ? "not noticed" : "reads otherwise"}: ${what} (${file})`);
+    });
+    say(`${name}: ${room.mutants.length - survived.length} of ${room.mutants.length} noticed`);
+    for (const line of survived) say(line);
+    missed += survived.length;
+    total += room.mutants.length;
+  }
+  say(`\n${total - missed} of ${total} noticed, ${Math.round((100 * (total - missed)) / total)} %`);
+  if (missed > 0.05 * total) process.exitCode = 1;
+});
