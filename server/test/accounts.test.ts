@@ -13,6 +13,19 @@ const post = (url: string, payload: object, headers: Record<string, string> = {}
 const signIn = (email: string, password: string) => post("/api/auth/sign-in", { email, password });
 const me = async (cookie: string) => (await server.askWith(cookie)("GET", "/api/me")).status;
 
+it("lets nobody in by a session that is over, and clears it when its owner signs in again", async () => {
+  const { person } = await server.signUp();
+  const expire = "UPDATE sessions SET expires_at = now() - interval '1 minute' WHERE user_id = $1";
+  await server.sequelize.query(expire, { bind: [person.userId] });
+  expect(await me(person.cookie)).toBe(401);
+  const again = await signIn(person.email, PASSWORD);
+  expect(await me(cookieOf(again))).toBe(200);
+  const [rows] = await server.sequelize.query("SELECT id FROM sessions WHERE user_id = $1", {
+    bind: [person.userId],
+  });
+  expect(rows).toHaveLength(1);
+});
+
 describe("signing up, in and out", () => {
   it("makes an account and a club, and lets its owner in by a cookie that no script can read", async () => {
     const { person, me: mine } = await server.signUp("Ring of 北京 🤸🏽");

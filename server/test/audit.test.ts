@@ -18,6 +18,18 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
+it("names the fields of a start that changed, its day and its athlete among them", async () => {
+  const start = await makeStart(server);
+  const other = (await server.ask("POST", "/api/:club/athletes", { name: "Bea" })).body;
+  const wet = { setting: { ...start.setting, wet: true }, title: "Long programme", athleteId: other.id };
+  await server.ask("PUT", `/api/:club/starts/${start.id}`, startWrite(start, wet));
+  const [entry] = (await server.ask("GET", "/api/:club/audit")).body.entries as AuditEntry[];
+  expect(entry).toMatchObject({
+    action: "start.change",
+    detail: { version: 2, changed: ["athlete", "title", "setting"] },
+  });
+});
+
 it("says who changed what, newest first, in pages, to owners", async () => {
   const { people, ids } = await fullClub(server);
   const { owner, coach } = people;

@@ -1,5 +1,6 @@
 import type { AddressInfo } from "node:net";
 import net from "node:net";
+import { topicSchema } from "@tonodrome/core/api";
 import type { FastifyInstance } from "fastify";
 import { buildApp } from "../src/app";
 import { connect } from "../src/db/connect";
@@ -254,6 +255,25 @@ describe("streams", () => {
       void people.owner.ask("PUT", "/api/:club", { name: `Renamed ${name++}` });
       return heard.ended;
     });
+  });
+
+  it("tell every kind of change after an import", async () => {
+    const { person, me } = await server.signUp("Taken in");
+    const clubId = me.clubs[0]?.id as string;
+    const { port } = await listening();
+    const heard = await follow(port, `/api/clubs/${clubId}/changes`, person.cookie);
+    const lines = [
+      { format: "tonodrome-club", version: 3, name: "Club" },
+      { record: "end", records: 0 },
+    ];
+    const answer = await fetch(`http://127.0.0.1:${port}/api/clubs/${clubId}/import`, {
+      method: "POST",
+      headers: { "content-type": "application/x-ndjson", cookie: person.cookie },
+      body: lines.map((line) => `${JSON.stringify(line)}\n`).join(""),
+    });
+    expect(answer.status).toBe(200);
+    await until(() => topicSchema.options.every((topic) => heard.text.includes(`"topic":"${topic}"`)));
+    heard.stop();
   });
 
   it("say which start a change is about", async () => {
