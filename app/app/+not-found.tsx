@@ -1,6 +1,6 @@
 import { useRouter } from "expo-router";
 import { Button } from "~/ui/Button";
-import { Screen } from "~/ui/Screen";
+import { Screen } from "~/ui/layout/Screen";
 
 export default function NotFound() {
   const router = useRouter();

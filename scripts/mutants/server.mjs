@@ -2,7 +2,7 @@ const write = "server/src/write/writeVersioned.ts";
 const answer = "server/src/errors/answerError.ts";
 const starts = "server/src/resources/starts.ts";
 const shares = "server/src/resources/shares.ts";
-const session = "server/src/access/session.ts";
+const session = "server/src/access/session/session.ts";
 const in_ = (...names) => `server/test/(${names.join("|")})`;
 
 /** The server: each with the tests that are to notice, because all of them take minutes. */

@@ -1,5 +1,5 @@
 import { fileURLToPath } from "node:url";
-import { makeOwnerLink, ownerlessClubs } from "./access/ownerLink";
+import { makeOwnerLink, ownerlessClubs } from "./access/session/ownerLink";
 import { buildApp } from "./app";
 import { connect } from "./db/connect";
 import { migrate } from "./db/migrate";

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { ownerlessClubs } from "../src/access/ownerLink";
+import { ownerlessClubs } from "../src/access/session/ownerLink";
 import { buildApp } from "../src/app";
 import { connect } from "../src/db/connect";
 import { migrate } from "../src/db/migrate";

@@ -1,8 +1,8 @@
 import { randomUUID } from "node:crypto";
 import { LONGEST_SHARE_DAYS } from "@tonodrome/core/api";
 import fc from "fast-check";
-import { makeOwnerLink } from "../src/access/ownerLink";
-import { makeResetLink } from "../src/access/passwordReset";
+import { makeResetLink } from "../src/access/password/passwordReset";
+import { makeOwnerLink } from "../src/access/session/ownerLink";
 import { purge } from "../src/upkeep/purge";
 import { makeStart, runInput } from "./make";
 import { fullClub } from "./people";

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
 import { QueryTypes } from "sequelize";
-import { makeOwnerLink, ownerlessClubs } from "../src/access/ownerLink";
+import { makeOwnerLink, ownerlessClubs } from "../src/access/session/ownerLink";
 import { buildApp } from "../src/app";
 import { connect } from "../src/db/connect";
 import { migrate } from "../src/db/migrate";

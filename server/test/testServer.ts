@@ -3,7 +3,7 @@ import path from "node:path";
 import { type Me, MOST_AHEAD, type Role } from "@tonodrome/core/api";
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from "fastify";
 import { Client } from "pg";
-import { hashOf } from "../src/access/token";
+import { hashOf } from "../src/access/session/token";
 import { type AppOptions, buildApp } from "../src/app";
 import { connect, type Database } from "../src/db/connect";
 import { migrate } from "../src/db/migrate";

@@ -1,6 +1,6 @@
 import { type Change, changeSchema } from "@tonodrome/core/api";
 import { useEffect } from "react";
-import { useStable } from "~/ui/useStable";
+import { useStable } from "~/ui/hooks/useStable";
 
 /** A stream that was refused is asked for again after this long, milliseconds: the server may only be starting. */
 const PATIENCE = 10_000;

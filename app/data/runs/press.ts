@@ -59,10 +59,10 @@ export function adoptRun({ events, ...run }: Run): void {
 }
 
 /** A press as it is made: who it is and when is said here. */
-export type Press = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
+export type NewPress = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
 
 /** Records a press: kept here at once, sent when the server can be reached. */
-export function pressRun(id: string, press: Press): void {
+export function pressRun(id: string, press: NewPress): void {
   const kept = get(id);
   if (!kept) return;
   // Never before what has been seen: another phone's clock may be a little ahead of this one's.

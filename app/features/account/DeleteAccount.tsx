@@ -1,7 +1,7 @@
 import { accountDeletionSchema } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
 import { useDeleteAccount } from "~/data/account/door";
-import { NameForm } from "~/ui/NameForm";
+import { NameForm } from "~/ui/fields/NameForm";
 
 /** The end of one's account, which asks for the password so that it is never a slip. */
 export function DeleteAccount() {

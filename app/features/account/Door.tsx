@@ -10,8 +10,8 @@ import { makeQueryClient } from "~/data/queries/queryClient";
 import { useLiveClub } from "~/data/resources/liveClub";
 import { sendAll } from "~/data/runs/send";
 import { Frame } from "~/features/nav/Frame";
-import { Loading } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
+import { Loading } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
 
 // Whoever is in does not load the way in.
 const NoClubScreen = lazy(() => import("./NoClubScreen").then((m) => ({ default: m.NoClubScreen })));

@@ -2,8 +2,8 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import { joinSchema, LEAST_PASSWORD, type SignUp, signUpSchema } from "@tonodrome/core/api";
 import { useForm } from "react-hook-form";
 import { Button } from "~/ui/Button";
-import { Field } from "~/ui/Field";
-import { Notice } from "~/ui/Notice";
+import { Field } from "~/ui/fields/Field";
+import { Notice } from "~/ui/layout/Notice";
 import { EnterSubmits } from "./SignInForm";
 import { placeError } from "./serverError";
 

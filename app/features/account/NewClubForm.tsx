@@ -1,6 +1,6 @@
 import { clubInputSchema } from "@tonodrome/core/api";
 import { useNewClub } from "~/data/account/door";
-import { NameForm } from "~/ui/NameForm";
+import { NameForm } from "~/ui/fields/NameForm";
 
 /** A club of one's own, by its name. */
 export function NewClubForm({ onMade = () => undefined }: { onMade?: () => void }) {

@@ -2,7 +2,7 @@ import { View } from "react-native";
 import { useAccount } from "~/data/account/account";
 import { useOpenDemo, useSignOut } from "~/data/account/door";
 import { Button } from "~/ui/Button";
-import { Notice } from "~/ui/Notice";
+import { Notice } from "~/ui/layout/Notice";
 import { NewClubForm } from "./NewClubForm";
 import { Welcome } from "./Welcome";
 

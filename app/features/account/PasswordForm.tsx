@@ -3,8 +3,8 @@ import { LEAST_PASSWORD, type PasswordChange, passwordChangeSchema } from "@tono
 import { useForm } from "react-hook-form";
 import { useChangePassword } from "~/data/account/door";
 import { Button } from "~/ui/Button";
-import { Field } from "~/ui/Field";
-import { Notice } from "~/ui/Notice";
+import { Field } from "~/ui/fields/Field";
+import { Notice } from "~/ui/layout/Notice";
 import { EnterSubmits } from "./SignInForm";
 import { placeError } from "./serverError";
 

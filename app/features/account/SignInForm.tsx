@@ -3,8 +3,8 @@ import { type SignIn, signInSchema } from "@tonodrome/core/api";
 import { useForm } from "react-hook-form";
 import { useSignIn } from "~/data/account/door";
 import { Button } from "~/ui/Button";
-import { Field } from "~/ui/Field";
-import { Notice } from "~/ui/Notice";
+import { Field } from "~/ui/fields/Field";
+import { Notice } from "~/ui/layout/Notice";
 import { placeError } from "./serverError";
 
 /** Address and password of an account that there is. */

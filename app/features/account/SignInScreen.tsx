@@ -2,7 +2,7 @@ import { Link } from "expo-router";
 import { Text, View } from "react-native";
 import { useDoor, useOpenDemo } from "~/data/account/door";
 import { Button } from "~/ui/Button";
-import { Notice } from "~/ui/Notice";
+import { Notice } from "~/ui/layout/Notice";
 import { SignInForm } from "./SignInForm";
 import { Welcome } from "./Welcome";
 

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { ScrollView, Text, View } from "react-native";
-import { useTitle } from "~/ui/Screen";
+import { useTitle } from "~/ui/layout/Screen";
 import { StairMark } from "~/ui/StairMark";
 
 /** The page of whoever is not in yet: the name, what it is, and one thing to do. */

@@ -11,12 +11,12 @@ import {
   useDeleteAthlete,
 } from "~/data/resources/athletes";
 import { Button } from "~/ui/Button";
-import { Loaded } from "~/ui/Loading";
-import { NameForm } from "~/ui/NameForm";
-import { Notice } from "~/ui/Notice";
-import { Row } from "~/ui/Row";
-import { Screen } from "~/ui/Screen";
-import { Sheet } from "~/ui/Sheet";
+import { NameForm } from "~/ui/fields/NameForm";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Row } from "~/ui/layout/Row";
+import { Screen } from "~/ui/layout/Screen";
+import { Sheet } from "~/ui/layout/Sheet";
 
 /** The club's athletes, and for its owners the two ways to take a person out of it. */
 export function AthletesScreen() {

@@ -1,8 +1,8 @@
 import type { AthleteProfile } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { AREA_OPTIONS } from "~/features/shelf/detailWords";
-import { Field } from "~/ui/Field";
-import { MultiChoice } from "~/ui/MultiChoice";
+import { Field } from "~/ui/fields/Field";
+import { MultiChoice } from "~/ui/fields/MultiChoice";
 
 type Areas = AthleteProfile["protectedAreas"];
 

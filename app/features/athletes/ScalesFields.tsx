@@ -4,8 +4,8 @@ import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { Amount, Percent } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { TextEdit } from "~/ui/TextEdit";
+import { Choice } from "~/ui/fields/Choice";
+import { TextEdit } from "~/ui/fields/TextEdit";
 import { toneClasses } from "~/ui/tone";
 
 const KINDS = scaleKindSchema.options.map((value) => ({

@@ -4,9 +4,9 @@ import { useMembership } from "~/data/account/account";
 import { ApiFailure } from "~/data/client/api";
 import { useExportAddress, useImportClub } from "~/data/resources/club";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { Notice } from "~/ui/Notice";
-import { Section } from "~/ui/Section";
+import { Choice } from "~/ui/fields/Choice";
+import { Notice } from "~/ui/layout/Notice";
+import { Section } from "~/ui/layout/Section";
 
 /** The whole club as a file, out and in. */
 export function ClubFile() {

@@ -2,8 +2,8 @@ import { clubDeletionSchema } from "@tonodrome/core/api";
 import { View } from "react-native";
 import { useMembership } from "~/data/account/account";
 import { useDeleteClub } from "~/data/resources/club";
-import { NameForm } from "~/ui/NameForm";
-import { Notice } from "~/ui/Notice";
+import { NameForm } from "~/ui/fields/NameForm";
+import { Notice } from "~/ui/layout/Notice";
 
 /** The end of a club, which asks for its name so that it is never a slip. */
 export function DeleteClub() {

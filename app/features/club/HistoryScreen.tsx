@@ -2,10 +2,10 @@ import { View } from "react-native";
 import { useAudit } from "~/data/resources/club";
 import { Button } from "~/ui/Button";
 import { deviceMoment } from "~/ui/dates";
-import { Loaded } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
-import { Row } from "~/ui/Row";
-import { Screen } from "~/ui/Screen";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Row } from "~/ui/layout/Row";
+import { Screen } from "~/ui/layout/Screen";
 import { deedWords } from "./deedWords";
 
 /** Who changed what in the club, newest first. */

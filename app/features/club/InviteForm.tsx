@@ -4,9 +4,9 @@ import { View } from "react-native";
 import { useInvite } from "~/data/resources/invites";
 import { Button } from "~/ui/Button";
 import { deviceDay } from "~/ui/dates";
-import { Notice } from "~/ui/Notice";
+import { SecretLink } from "~/ui/fields/SecretLink";
+import { Notice } from "~/ui/layout/Notice";
 import { ROLE_AS } from "~/ui/roleWords";
-import { SecretLink } from "~/ui/SecretLink";
 import { isChosen, RoleChoice, type RoleOf } from "./RoleChoice";
 
 /** Makes a link by which one person joins, once. */

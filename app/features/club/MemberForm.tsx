@@ -3,7 +3,7 @@ import { useState } from "react";
 import { View } from "react-native";
 import { useRemoveMember, useSaveMember } from "~/data/resources/members";
 import { Button } from "~/ui/Button";
-import { Notice } from "~/ui/Notice";
+import { Notice } from "~/ui/layout/Notice";
 import { isChosen, RoleChoice, type RoleOf } from "./RoleChoice";
 
 interface MemberFormProps {

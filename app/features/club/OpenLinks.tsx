@@ -3,9 +3,9 @@ import { View } from "react-native";
 import { useClubShares, useWithdrawShare } from "~/data/resources/shares";
 import { Button } from "~/ui/Button";
 import { deviceDay } from "~/ui/dates";
-import { Notice } from "~/ui/Notice";
-import { Row } from "~/ui/Row";
-import { Section } from "~/ui/Section";
+import { Notice } from "~/ui/layout/Notice";
+import { Row } from "~/ui/layout/Row";
+import { Section } from "~/ui/layout/Section";
 
 /** Every link to a warm-up that works now, whoever made it: what can be seen of the club from outside. */
 export function OpenLinks() {

@@ -1,7 +1,7 @@
 import type { Athlete, Role } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
-import { Choice } from "~/ui/Choice";
-import { Notice } from "~/ui/Notice";
+import { Choice } from "~/ui/fields/Choice";
+import { Notice } from "~/ui/layout/Notice";
 import { ROLE_MEANS, ROLE_NAMES, ROLES } from "~/ui/roleWords";
 
 export interface RoleOf {

@@ -12,7 +12,7 @@ import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { LadderFields } from "~/features/dose/ladder/LadderFields";
 import type { EditProps } from "~/features/fields/fields";
-import { Choice } from "~/ui/Choice";
+import { Choice } from "~/ui/fields/Choice";
 import { PLAIN_KINDS, PlainDoseEditor } from "./kinds/PlainDoseEditor";
 
 const KINDS: { value: DoseKind; label: string }[] = [...PLAIN_KINDS, { value: "ladder", label: "Ladder" }];

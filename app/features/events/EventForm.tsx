@@ -6,11 +6,11 @@ import { Amount, Percent } from "~/features/fields/fields";
 import { AREA_OPTIONS } from "~/features/shelf/detailWords";
 import { FixedPoints } from "~/features/venue/FixedPoints";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { MultiChoice } from "~/ui/MultiChoice";
-import { Notice } from "~/ui/Notice";
-import { TextEdit } from "~/ui/TextEdit";
-import { WordsField } from "~/ui/WordsField";
+import { Choice } from "~/ui/fields/Choice";
+import { MultiChoice } from "~/ui/fields/MultiChoice";
+import { TextEdit } from "~/ui/fields/TextEdit";
+import { WordsField } from "~/ui/fields/WordsField";
+import { Notice } from "~/ui/layout/Notice";
 import { EFFORT_OPTIONS } from "./effortWords";
 
 interface EventFormProps {

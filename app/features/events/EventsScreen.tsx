@@ -6,11 +6,11 @@ import { useMay } from "~/data/account/account";
 import { useDrills } from "~/data/resources/drills";
 import { useCreateEvent, useEvents, useSaveEvent } from "~/data/resources/events";
 import { Button } from "~/ui/Button";
-import { Loaded } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
-import { Row } from "~/ui/Row";
-import { Screen } from "~/ui/Screen";
-import { Sheet } from "~/ui/Sheet";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Row } from "~/ui/layout/Row";
+import { Screen } from "~/ui/layout/Screen";
+import { Sheet } from "~/ui/layout/Sheet";
 import { EventForm } from "./EventForm";
 import { effortWords } from "./effortWords";
 

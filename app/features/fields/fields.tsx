@@ -1,5 +1,5 @@
 import { type DoseEnd, formatLength, moveEnd, type PlainDose, type Range } from "@tonodrome/core";
-import { Stepper } from "~/ui/Stepper";
+import { Stepper } from "~/ui/fields/Stepper";
 
 /** What an editor of a part of a dose is given. */
 export interface EditProps<D = PlainDose> {

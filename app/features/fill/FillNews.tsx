@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Notice } from "~/ui/Notice";
+import { Notice } from "~/ui/layout/Notice";
 
 interface FillNewsProps {
   /** What was done, and then what could not be. */

@@ -7,10 +7,10 @@ import { useStartsBefore } from "~/data/resources/starts";
 import { useTemplates } from "~/data/resources/templates";
 import { Button } from "~/ui/Button";
 import { dayName } from "~/ui/dates";
-import { Loaded } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
-import { Row } from "~/ui/Row";
-import { Section } from "~/ui/Section";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Row } from "~/ui/layout/Row";
+import { Section } from "~/ui/layout/Section";
 import { anySeed, drillIdsOf, type FillFrom, fillFor } from "./fillFor";
 
 const SIDES: { [K in keyof ApproachSides]: Record<ApproachSides[K], string> } = {

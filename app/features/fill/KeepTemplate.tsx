@@ -2,10 +2,10 @@ import { nameSchema, type PlanBody } from "@tonodrome/core";
 import { View } from "react-native";
 import { useCreateTemplate, useDeleteTemplate, useTemplates } from "~/data/resources/templates";
 import { Button } from "~/ui/Button";
-import { Loaded } from "~/ui/Loading";
-import { NameForm } from "~/ui/NameForm";
-import { Notice } from "~/ui/Notice";
-import { Row } from "~/ui/Row";
+import { NameForm } from "~/ui/fields/NameForm";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Row } from "~/ui/layout/Row";
 
 interface KeepTemplateProps {
   body: PlanBody;

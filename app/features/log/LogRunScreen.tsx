@@ -14,9 +14,9 @@ import { useNow } from "~/data/client/useNow";
 import { useRun } from "~/data/resources/log";
 import { useKeptRun } from "~/data/runs/hooks";
 import { clockTime, dayName } from "~/ui/dates";
-import { Loaded } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
-import { Screen } from "~/ui/Screen";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Screen } from "~/ui/layout/Screen";
 import { toneClasses } from "~/ui/tone";
 
 interface Logged {

@@ -6,9 +6,9 @@ import { useNow } from "~/data/client/useNow";
 import { useRuns } from "~/data/resources/log";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName } from "~/ui/dates";
-import { Loaded } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
-import { Screen } from "~/ui/Screen";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Screen } from "~/ui/layout/Screen";
 
 /** Runs, newest first. */
 export function LogScreen() {

@@ -1,6 +1,6 @@
 import type { ErrorBoundaryProps } from "expo-router";
 import { View } from "react-native";
-import { Notice } from "~/ui/Notice";
+import { Notice } from "~/ui/layout/Notice";
 
 /** What is shown when a screen fails in a way nobody foresaw. */
 export function ErrorBoundary({ error, retry }: ErrorBoundaryProps) {

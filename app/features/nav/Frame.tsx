@@ -5,8 +5,8 @@ import { Text, View } from "react-native";
 import { useAccount, useMembership } from "~/data/account/account";
 import { useTheme } from "~/data/device/theme";
 import { Button } from "~/ui/Button";
+import { useWide } from "~/ui/hooks/useWide";
 import { Icon, type IconName } from "~/ui/Icon";
-import { useWide } from "~/ui/useWide";
 
 interface MainPlace {
   href: "/" | "/shelf" | "/log" | "/club";

@@ -9,9 +9,9 @@ import { useStart } from "~/data/resources/starts";
 import type { KeptRun } from "~/data/runs/keptRun";
 import { createRun, pressRun } from "~/data/runs/press";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { Field } from "~/ui/Field";
-import { Sheet } from "~/ui/Sheet";
+import { Choice } from "~/ui/fields/Choice";
+import { Field } from "~/ui/fields/Field";
+import { Sheet } from "~/ui/layout/Sheet";
 
 const READY = ["1", "2", "3", "4", "5"].map((value) => ({ value, label: value }));
 

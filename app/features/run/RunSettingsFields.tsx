@@ -1,9 +1,9 @@
 import { Text, View } from "react-native";
 import { giveCue } from "~/features/run/sound/useCues";
 import { Button } from "~/ui/Button";
-import { Chip } from "~/ui/Chip";
-import { Section } from "~/ui/Section";
-import { Stepper } from "~/ui/Stepper";
+import { Chip } from "~/ui/fields/Chip";
+import { Stepper } from "~/ui/fields/Stepper";
+import { Section } from "~/ui/layout/Section";
 import { changeRunSettings, type RunSettings, useRunSettings } from "./device/runSettings";
 
 /** What is either on or off, and its name. */

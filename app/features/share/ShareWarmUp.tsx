@@ -4,14 +4,14 @@ import { useState } from "react";
 import { Text, View } from "react-native";
 import { useShare, useShares, useWithdrawShare } from "~/data/resources/shares";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
 import { clockTime, dayName } from "~/ui/dates";
-import { Field } from "~/ui/Field";
-import { Loaded } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
-import { Row } from "~/ui/Row";
-import { SecretLink } from "~/ui/SecretLink";
-import { Section } from "~/ui/Section";
+import { Choice } from "~/ui/fields/Choice";
+import { Field } from "~/ui/fields/Field";
+import { SecretLink } from "~/ui/fields/SecretLink";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Row } from "~/ui/layout/Row";
+import { Section } from "~/ui/layout/Section";
 
 /** Links that show this start's warm-up, read-only, to an athlete or a parent without an account. */
 export function ShareWarmUp({ start }: { start: Start }) {

@@ -10,9 +10,9 @@ import { useFit } from "~/features/fit/useFit";
 import { DrillFacts } from "~/features/stair/DrillFacts";
 import { Stair } from "~/features/stair/Stair";
 import { beginWords, StartBand } from "~/features/stair/StartBand";
-import { Loaded } from "~/ui/Loading";
-import { Heading, useTitle } from "~/ui/Screen";
-import { Sheet } from "~/ui/Sheet";
+import { Loaded } from "~/ui/layout/Loading";
+import { Heading, useTitle } from "~/ui/layout/Screen";
+import { Sheet } from "~/ui/layout/Sheet";
 import { LiveNow } from "./LiveNow";
 
 /** One start's warm-up for whoever holds its link: read-only, and as it stands now. */

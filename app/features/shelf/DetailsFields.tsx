@@ -11,11 +11,11 @@ import type { ShelfDrill } from "@tonodrome/core/api";
 import { View } from "react-native";
 import { z } from "zod";
 import { Amount, Percent } from "~/features/fields/fields";
-import { Choice } from "~/ui/Choice";
-import { MultiChoice } from "~/ui/MultiChoice";
-import { Select } from "~/ui/Select";
-import { TextEdit } from "~/ui/TextEdit";
-import { WordsField } from "~/ui/WordsField";
+import { Choice } from "~/ui/fields/Choice";
+import { MultiChoice } from "~/ui/fields/MultiChoice";
+import { Select } from "~/ui/fields/Select";
+import { TextEdit } from "~/ui/fields/TextEdit";
+import { WordsField } from "~/ui/fields/WordsField";
 import {
   AREA_OPTIONS,
   DISTANCE_OPTIONS,

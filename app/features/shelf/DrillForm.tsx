@@ -6,11 +6,11 @@ import { Text, View } from "react-native";
 import { useDrills } from "~/data/resources/drills";
 import { DoseEditor } from "~/features/dose/DoseEditor";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { Field } from "~/ui/Field";
-import { Fold } from "~/ui/Fold";
-import { Notice } from "~/ui/Notice";
-import { Stepper } from "~/ui/Stepper";
+import { Choice } from "~/ui/fields/Choice";
+import { Field } from "~/ui/fields/Field";
+import { Stepper } from "~/ui/fields/Stepper";
+import { Fold } from "~/ui/layout/Fold";
+import { Notice } from "~/ui/layout/Notice";
 import { DetailsFields } from "./DetailsFields";
 
 /** Where a drill of a phase begins before its intensity is set. */

@@ -13,9 +13,9 @@ import type { ShelfDrill } from "@tonodrome/core/api";
 import { memo, useMemo, useState } from "react";
 import { Pressable, Text, View } from "react-native";
 import { Button } from "~/ui/Button";
-import { Field } from "~/ui/Field";
-import { Notice } from "~/ui/Notice";
-import { Select } from "~/ui/Select";
+import { Field } from "~/ui/fields/Field";
+import { Select } from "~/ui/fields/Select";
+import { Notice } from "~/ui/layout/Notice";
 import { toneClasses } from "~/ui/tone";
 import { Filters } from "./Filters";
 

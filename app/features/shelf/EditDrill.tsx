@@ -4,7 +4,7 @@ import { View } from "react-native";
 import { ApiFailure } from "~/data/client/api";
 import { useSaveDrill } from "~/data/resources/drills";
 import { Button } from "~/ui/Button";
-import { Notice } from "~/ui/Notice";
+import { Notice } from "~/ui/layout/Notice";
 import { DrillForm } from "./DrillForm";
 
 interface EditDrillProps {

@@ -3,8 +3,8 @@ import type { ShelfDrill } from "@tonodrome/core/api";
 import { View } from "react-native";
 import { Amount, Percent } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { MultiChoice } from "~/ui/MultiChoice";
+import { Choice } from "~/ui/fields/Choice";
+import { MultiChoice } from "~/ui/fields/MultiChoice";
 import {
   AREA_OPTIONS,
   DISTANCE_OPTIONS,

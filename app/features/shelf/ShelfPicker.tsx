@@ -3,7 +3,7 @@ import { useState } from "react";
 import { View } from "react-native";
 import { useDrills } from "~/data/resources/drills";
 import { Button } from "~/ui/Button";
-import { Loaded } from "~/ui/Loading";
+import { Loaded } from "~/ui/layout/Loading";
 import { DrillList } from "./DrillList";
 import { NewDrill } from "./NewDrill";
 

@@ -3,9 +3,9 @@ import { useRef } from "react";
 import { View } from "react-native";
 import { useInstallStarter, useStarters } from "~/data/resources/starters";
 import { Button } from "~/ui/Button";
-import { Loaded } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
-import { Row } from "~/ui/Row";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Row } from "~/ui/layout/Row";
 
 /** Shelves to begin with: one press puts one up, and what is there stays as it is. */
 export function Starters() {

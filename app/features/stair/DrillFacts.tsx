@@ -2,7 +2,7 @@ import { formatLength, formatMinus, type Placement, phaseName } from "@tonodrome
 import { Text, View } from "react-native";
 import { RungStair } from "~/features/dose/ladder/RungStair";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
-import { Notice } from "~/ui/Notice";
+import { Notice } from "~/ui/layout/Notice";
 
 /** One drill to read: what to do, how hard, where, and the one thing to attend to. */
 export function DrillFacts({ placement, reason = null }: { placement: Placement; reason?: string | null }) {

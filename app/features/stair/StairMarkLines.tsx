@@ -1,21 +1,21 @@
 import { formatLength, formatMinus, spokenLength } from "@tonodrome/core";
 import { Gutter, heightOf } from "./Strip";
-import type { StairMark } from "./stairMarks";
+import type { Mark } from "./stairMarks";
 
 /** Bare paper grows with a wait as strips do, up to a height that leaves the stair in sight. */
 const HIGHEST = 120;
 
 /** Changes of place, fixed points and waits, in the order they come. */
-export function StairMarkLines({ marks }: { marks: readonly StairMark[] }) {
+export function StairMarkLines({ marks }: { marks: readonly Mark[] }) {
   return marks.map((mark) => <MarkLine key={keyOf(mark)} mark={mark} />);
 }
 
-function keyOf(mark: StairMark): string {
+function keyOf(mark: Mark): string {
   if (mark.kind === "idle") return `${mark.atSeconds}`;
   return mark.kind === "conflict" ? mark.words : mark.name;
 }
 
-function MarkLine({ mark }: { mark: StairMark }) {
+function MarkLine({ mark }: { mark: Mark }) {
   switch (mark.kind) {
     case "place":
       return (

@@ -9,7 +9,7 @@ import {
 } from "@tonodrome/core";
 
 /** What stands between the strips of a stair. */
-export type StairMark =
+export type Mark =
   /** From here on it is done at another place. */
   | { kind: "place"; name: string; windows: string }
   /** Something at a fixed time. */
@@ -21,9 +21,9 @@ export type StairMark =
 
 export interface StairMarks {
   /** What stands above the strip of a drill. */
-  above: Map<string, StairMark[]>;
+  above: Map<string, Mark[]>;
   /** What stands below the last strip. */
-  below: StairMark[];
+  below: Mark[];
   /** Whether the place of each drill keeps to windows; drills without a place are not in it. */
   windowed: Map<string, boolean>;
 }
@@ -33,20 +33,20 @@ export interface StairMarks {
  * @param culprit what keeps the essentials from fitting: it stands at its place or point, else at the first of them left out
  */
 export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit | null = null): StairMarks {
-  const conflict: StairMark[] = culprit ? [{ kind: "conflict", words: culprit.line }] : [];
+  const conflict: Mark[] = culprit ? [{ kind: "conflict", words: culprit.line }] : [];
   const isCulprit = (kind: "window" | "point", index: number) =>
     (culprit?.rule?.kind === "window" && kind === "window" && culprit.rule.place === index) ||
     (culprit?.rule?.kind === "point" && kind === "point" && culprit.rule.point === index);
   const hasOwnLine = culprit?.rule?.kind === "window" || culprit?.rule?.kind === "point";
-  const say = (marks: StairMark[]) => marks.push(...conflict.splice(0));
-  const above = new Map<string, StairMark[]>();
+  const say = (marks: Mark[]) => marks.push(...conflict.splice(0));
+  const above = new Map<string, Mark[]>();
   const windowed = new Map<string, boolean>();
   const points = context.points
     .map((point, index) => ({ ...point, index }))
     .filter((p) => p.fromSeconds >= -fit.availableSeconds)
     .sort((a, b) => a.fromSeconds - b.fromSeconds);
-  const pointsUntil = (before: number): StairMark[] => {
-    const marks: StairMark[] = [];
+  const pointsUntil = (before: number): Mark[] => {
+    const marks: Mark[] = [];
     while (points[0] && points[0].fromSeconds < before) {
       const { name, fromSeconds, toSeconds, closesPractice, index } =
         points.shift() as (typeof points)[number];
@@ -66,7 +66,7 @@ export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit 
     const at = context.places.findIndex((p) => sameName(p.name, item.place));
     if (!level) {
       if (item.priority === "essential" && (isCulprit("window", at) || !hasOwnLine)) {
-        const marks: StairMark[] = [];
+        const marks: Mark[] = [];
         say(marks);
         if (marks.length > 0) above.set(item.id, marks);
       }
@@ -76,7 +76,7 @@ export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit 
       continue;
     }
     const gap = fit.idle.find((i) => i.toSeconds === beginSeconds);
-    const marks: StairMark[] = [...idleMark(gap), ...pointsUntil(beginSeconds)];
+    const marks: Mark[] = [...idleMark(gap), ...pointsUntil(beginSeconds)];
     const place = context.places[at];
     if (place) {
       windowed.set(item.id, place.windows.length > 0);
@@ -94,7 +94,7 @@ export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit 
   return { above, windowed, below: pointsUntil(1) };
 }
 
-function idleMark(idle: Idle | undefined): StairMark[] {
+function idleMark(idle: Idle | undefined): Mark[] {
   // Fixed points are drawn as lines of their own.
   const reasons = idle?.reasons.filter((r) => r.kind !== "point") ?? [];
   if (!idle || (reasons.length === 0 && idle.reasons.length > 0)) return [];

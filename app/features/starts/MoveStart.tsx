@@ -6,7 +6,7 @@ import { movedStart } from "~/data/resources/movedStart";
 import { useSaveStart } from "~/data/resources/starts";
 import { Button } from "~/ui/Button";
 import { clockTime } from "~/ui/dates";
-import { Field, FieldError } from "~/ui/Field";
+import { Field, FieldError } from "~/ui/fields/Field";
 import { listedTime } from "./listedTime";
 
 const MINUTE = 60_000;

@@ -11,7 +11,7 @@ import { useFitAt } from "~/features/fit/useFitAt";
 import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
-import { Notice } from "~/ui/Notice";
+import { Notice } from "~/ui/layout/Notice";
 import { listedTime } from "./listedTime";
 import { MoveStart } from "./MoveStart";
 import { availableFor, type StartView, startView } from "./startView";

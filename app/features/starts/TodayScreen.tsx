@@ -6,10 +6,10 @@ import { useNow } from "~/data/client/useNow";
 import { useStarts } from "~/data/resources/starts";
 import { ThemeButton } from "~/features/nav/Frame";
 import { Button } from "~/ui/Button";
-import { Loaded } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
-import { Screen } from "~/ui/Screen";
-import { useWide } from "~/ui/useWide";
+import { useWide } from "~/ui/hooks/useWide";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { Screen } from "~/ui/layout/Screen";
 import { StartCard } from "./StartCard";
 
 /** The next starts, soonest first. */

@@ -2,8 +2,8 @@ import { type FixedPoint, tagSchema } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Amount } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { TextEdit } from "~/ui/TextEdit";
+import { Choice } from "~/ui/fields/Choice";
+import { TextEdit } from "~/ui/fields/TextEdit";
 
 interface FixedPointsProps {
   points: readonly FixedPoint[];

@@ -4,9 +4,9 @@ import { useState } from "react";
 import { View } from "react-native";
 import { Amount } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { Field } from "~/ui/Field";
-import { RangePair } from "~/ui/RangePair";
+import { Choice } from "~/ui/fields/Choice";
+import { Field } from "~/ui/fields/Field";
+import { RangePair } from "~/ui/fields/RangePair";
 
 const MINUTE = 60_000;
 

@@ -4,7 +4,7 @@ import { approachName } from "../words/approachId";
 import { cutText } from "../words/cutText";
 import { LONGEST_NOTE } from "../words/text";
 import { affordable } from "./affordable";
-import { type Choice, type Chosen, secondsOf, usableChoices } from "./choose/choice";
+import { type Choice, type Chosen, choiceSeconds, usableChoices } from "./choose/choice";
 import { chooseMobilise } from "./choose/chooseMobilise";
 import { choosePrime } from "./choose/choosePrime";
 import { chooseRaise } from "./choose/chooseRaise";
@@ -58,7 +58,7 @@ export function fillPlan(input: FillInput): Filled {
 
 /** Seconds of drills: what the time leaves after wait and kit, and no more than the approach wants. */
 function workSeconds({ approach, availableSeconds }: FillInput, kit: readonly Chosen[]): number {
-  const forKit = kit.reduce((sum, c) => sum + secondsOf(c.choice), 0);
+  const forKit = kit.reduce((sum, c) => sum + choiceSeconds(c.choice), 0);
   const left = Math.max(0, availableSeconds - approach.wait.leastSeconds - forKit);
   return Math.min(left, approach.minutes.usual * 60);
 }

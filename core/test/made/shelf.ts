@@ -2,7 +2,7 @@ import type { Dose } from "../../src/dose/dose";
 import type { PlainDose } from "../../src/dose/kinds/plainDose";
 import { noDetails } from "../../src/drill/details";
 import { approachOf } from "../../src/fill/input/approaches";
-import type { FillInput, ShelfDrill } from "../../src/fill/input/fillInput";
+import type { FillDrill, FillInput } from "../../src/fill/input/fillInput";
 import { random } from "../../src/maths/random";
 import { BODY_AREAS } from "../../src/words/bodyArea";
 import type { Phase } from "../../src/words/phase";
@@ -52,13 +52,13 @@ function anyLadder(seed: number): Dose {
 }
 
 /** A shelf of so many drills of every part, each different, for tests and benches. */
-export function anyShelf(many: number, seed = 1): ShelfDrill[] {
+export function anyShelf(many: number, seed = 1): FillDrill[] {
   const next = random(seed);
   const pick = (from: number, to: number) => from + Math.floor(next() * (to - from + 1));
   const some = <T>(list: readonly T[], most: number) => [
     ...new Set(Array.from({ length: pick(1, most) }, () => list[pick(0, list.length - 1)] as T)),
   ];
-  return Array.from({ length: many }, (_, i): ShelfDrill => {
+  return Array.from({ length: many }, (_, i): FillDrill => {
     const [phase, purpose, low, high] = PARTS[i % PARTS.length] as (typeof PARTS)[number];
     const id = idOf(i);
     const dose = i % 14 === 4 ? anyLadder(seed + i) : attempts(pick(2, 4), pick(8, 20), i % 3 === 0);
@@ -87,7 +87,7 @@ export function anyShelf(many: number, seed = 1): ShelfDrill[] {
 }
 
 /** What a fill asks for, with everything there and nobody sore. */
-export function fillInput(shelf: readonly ShelfDrill[], more: Partial<FillInput> = {}): FillInput {
+export function fillInput(shelf: readonly FillDrill[], more: Partial<FillInput> = {}): FillInput {
   let made = 0;
   return {
     approach: approachOf("even-stair"),

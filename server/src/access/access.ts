@@ -5,7 +5,7 @@ import { notFound, Refusal } from "../errors/refusal";
 import type { Limits } from "./limits";
 import { machineOf } from "./machine";
 import { checkOrigin } from "./origin";
-import { type Along, findSession, renewSession, type Session, tokenOf } from "./session";
+import { type Along, findSession, renewSession, type Session, tokenOf } from "./session/session";
 
 /** Who may use a route: anybody, anybody signed in, or the members of its club whose role allows an action. */
 export type Access = "anybody" | "signed-in" | Action;

@@ -3,7 +3,7 @@ import type { Join } from "@tonodrome/core/api";
 import { QueryTypes, type Transaction, UniqueConstraintError } from "sequelize";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
-import { hashPassword } from "./password";
+import { hashPassword } from "./password/password";
 import { endRights } from "./rights";
 
 /**

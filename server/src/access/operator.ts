@@ -2,8 +2,8 @@ import { QueryTypes } from "sequelize";
 import { connect } from "../db/connect";
 import { migrate } from "../db/migrate";
 import { readConfig } from "../process/config";
-import { makeOwnerLink } from "./ownerLink";
-import { makeResetLink } from "./passwordReset";
+import { makeResetLink } from "./password/passwordReset";
+import { makeOwnerLink } from "./session/ownerLink";
 
 /*
  * What only whoever runs the server can do: `npm run access -- reset-link ADDRESS`, `npm run access -- owner-link CLUB`.

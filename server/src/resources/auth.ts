@@ -10,12 +10,12 @@ import {
 import type { FastifyReply, FastifyRequest } from "fastify";
 import { makeAccount } from "../access/account";
 import { audit } from "../access/audit";
-import { isKnownDevice, knowDevice } from "../access/knownDevice";
 import { meOf } from "../access/memberships";
-import { isPassword } from "../access/password";
-import { resetPassword } from "../access/passwordReset";
-import { checkStrength } from "../access/passwordStrength";
-import { beginSession, endSession, findSession } from "../access/session";
+import { isPassword } from "../access/password/password";
+import { resetPassword } from "../access/password/passwordReset";
+import { checkStrength } from "../access/password/passwordStrength";
+import { isKnownDevice, knowDevice } from "../access/session/knownDevice";
+import { beginSession, endSession, findSession } from "../access/session/session";
 import { layDemo } from "../demo/layDemo";
 import { notFound, Refusal } from "../errors/refusal";
 import { write } from "../write/write";

@@ -1,6 +1,6 @@
 import { clubParamsSchema } from "@tonodrome/core/api";
 import { placeOf } from "../access/access";
-import { findSession } from "../access/session";
+import { findSession } from "../access/session/session";
 import { streamEvents } from "../live/eventStream";
 import type { Resource } from "./context";
 

@@ -10,7 +10,7 @@ import {
 import { Op, type Transaction } from "sequelize";
 import { placeOf, sessionOf } from "../access/access";
 import { audit } from "../access/audit";
-import type { Along } from "../access/session";
+import type { Along } from "../access/session/session";
 import { toPlan } from "../answers/plan";
 import { notFound } from "../errors/refusal";
 import { write } from "../write/write";

@@ -1,7 +1,7 @@
 import { simulatedList, simulatedOrder } from "@tonodrome/core";
 import { idParamsSchema, may, orderQuerySchema } from "@tonodrome/core/api";
 import { placeOf } from "../access/access";
-import { findSession } from "../access/session";
+import { findSession } from "../access/session/session";
 import { notFound } from "../errors/refusal";
 import { streamEvents } from "../live/eventStream";
 import type { Resource } from "./context";

@@ -17,7 +17,7 @@ import { literal, Op, QueryTypes, type Transaction, type WhereOptions } from "se
 import { type Place, placeOf, sessionOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
-import type { Along } from "../access/session";
+import type { Along } from "../access/session/session";
 import type { AthleteRow, RunEventRow, RunRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors/refusal";
 import { write } from "../write/write";

@@ -20,7 +20,7 @@ import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
 import { standsSql } from "../access/rights";
-import { hashOf, newToken } from "../access/token";
+import { hashOf, newToken } from "../access/session/token";
 import type { AthleteRow, EventTypeRow, PlanRow, RunEventRow, ShareRow, StartRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors/refusal";
 import { streamEvents } from "../live/eventStream";

@@ -1,7 +1,7 @@
 import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { Amount, type EditProps, RangeField, Seconds } from "~/features/fields/fields";
-import { Choice } from "~/ui/Choice";
+import { Choice } from "~/ui/fields/Choice";
 
 /** Single efforts and the rest between them. */
 export function AttemptsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "attempts" }>>) {

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Text, View } from "react-native";
 import { Amount, Bouts, type EditProps, Seconds } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
-import { Field } from "~/ui/Field";
+import { Field } from "~/ui/fields/Field";
 
 /** The movements of a circuit in their order, and its rounds. */
 export function CircuitFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "circuit" }>>) {

@@ -1,7 +1,7 @@
 import { type DoseLevel, idealLevel, levelsOf, type PlainDose, WIDEST_WINDOW } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Amount, type EditProps, Percent, RangeField, Seconds } from "~/features/fields/fields";
-import { Choice } from "~/ui/Choice";
+import { Choice } from "~/ui/fields/Choice";
 
 type GateDose = Extract<PlainDose, { kind: "gate" }>;
 

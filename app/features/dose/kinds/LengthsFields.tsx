@@ -1,7 +1,7 @@
 import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { Amount, Bouts, type EditProps, RangeField, Seconds } from "~/features/fields/fields";
-import { Choice } from "~/ui/Choice";
+import { Choice } from "~/ui/fields/Choice";
 
 /** Rounds of lengths, and how one comes back. */
 export function LengthsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "lengths" }>>) {

@@ -1,7 +1,7 @@
 import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { type EditProps, Seconds } from "~/features/fields/fields";
-import { Choice } from "~/ui/Choice";
+import { Choice } from "~/ui/fields/Choice";
 
 type Mode = "alone" | NonNullable<PlainDose["partner"]>["mode"];
 

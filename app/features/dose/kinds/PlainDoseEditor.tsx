@@ -1,7 +1,7 @@
 import { firstDose, type PlainDose, plainDoseSchema, type Sides } from "@tonodrome/core";
 import type { ComponentType } from "react";
 import type { EditProps } from "~/features/fields/fields";
-import { Choice } from "~/ui/Choice";
+import { Choice } from "~/ui/fields/Choice";
 import { AttemptsFields } from "./AttemptsFields";
 import { CircuitFields } from "./CircuitFields";
 import { CountsFields } from "./CountsFields";

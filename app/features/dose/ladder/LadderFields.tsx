@@ -15,7 +15,7 @@ import { v4 as uuid } from "uuid";
 import type { EditProps } from "~/features/fields/fields";
 import { Amount } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
-import { Loading } from "~/ui/Loading";
+import { Loading } from "~/ui/layout/Loading";
 import { RungEditor } from "./RungEditor";
 import { RungLine } from "./RungStair";
 import { useScales } from "./scales";

@@ -11,9 +11,9 @@ import { ScrollView, Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { Amount, Percent, Seconds } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { Notice } from "~/ui/Notice";
-import { WordsField } from "~/ui/WordsField";
+import { Choice } from "~/ui/fields/Choice";
+import { WordsField } from "~/ui/fields/WordsField";
+import { Notice } from "~/ui/layout/Notice";
 import { RungStair } from "./RungStair";
 import { useScales } from "./scales";
 

@@ -3,9 +3,9 @@ import { View } from "react-native";
 import { PlainDoseEditor, PlainKindChoice } from "~/features/dose/kinds/PlainDoseEditor";
 import { Seconds } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { Stepper } from "~/ui/Stepper";
-import { TextEdit } from "~/ui/TextEdit";
+import { Choice } from "~/ui/fields/Choice";
+import { Stepper } from "~/ui/fields/Stepper";
+import { TextEdit } from "~/ui/fields/TextEdit";
 import { useScales } from "./scales";
 
 interface RungEditorProps {

@@ -1,7 +1,7 @@
 import type { RunDrill, RunState } from "@tonodrome/core";
 import type { Refit } from "@tonodrome/core/fitting";
 import { useMemo, useRef } from "react";
-import { type Press, pressRun } from "~/data/runs/press";
+import { type NewPress, pressRun } from "~/data/runs/press";
 
 /** What can be pressed during a run, besides what opens a sheet. */
 export interface Presses {
@@ -31,11 +31,11 @@ const MORE = 30;
  * @param now the state of the run when something is pressed
  */
 export function pressesOf(id: string, now: () => RunState): Presses {
-  const press = (event: Press) => pressRun(id, event);
-  const forStep = (event: Press) => {
+  const press = (event: NewPress) => pressRun(id, event);
+  const forStep = (event: NewPress) => {
     const { splits, index } = now();
     const of = splits[index]?.key;
-    press(of === undefined ? event : ({ ...event, of } as Press));
+    press(of === undefined ? event : ({ ...event, of } as NewPress));
   };
   return {
     begin: () => press({ kind: "begin" }),

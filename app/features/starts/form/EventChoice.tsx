@@ -1,5 +1,5 @@
 import { useEvents } from "~/data/resources/events";
-import { Select } from "~/ui/Select";
+import { Select } from "~/ui/fields/Select";
 
 interface EventChoiceProps {
   eventId: string | null;

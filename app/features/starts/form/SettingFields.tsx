@@ -1,10 +1,10 @@
 import type { Setting } from "@tonodrome/core";
 import { View } from "react-native";
 import { Amount } from "~/features/fields/fields";
-import { Choice } from "~/ui/Choice";
-import { Fold } from "~/ui/Fold";
-import { MultiChoice } from "~/ui/MultiChoice";
-import { WordsField } from "~/ui/WordsField";
+import { Choice } from "~/ui/fields/Choice";
+import { MultiChoice } from "~/ui/fields/MultiChoice";
+import { WordsField } from "~/ui/fields/WordsField";
+import { Fold } from "~/ui/layout/Fold";
 
 interface SettingFieldsProps {
   setting: Setting;

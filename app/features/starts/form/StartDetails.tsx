@@ -6,8 +6,8 @@ import { useDrills } from "~/data/resources/drills";
 import { useEvents } from "~/data/resources/events";
 import { useSaveStart } from "~/data/resources/starts";
 import { Button } from "~/ui/Button";
-import { Notice } from "~/ui/Notice";
-import { TextEdit } from "~/ui/TextEdit";
+import { TextEdit } from "~/ui/fields/TextEdit";
+import { Notice } from "~/ui/layout/Notice";
 import { EventChoice } from "./EventChoice";
 import { SettingFields } from "./SettingFields";
 

@@ -2,9 +2,9 @@ import { type Fit, formatLength, givenUpLine } from "@tonodrome/core";
 import { memo, useCallback, useEffect, useState } from "react";
 import { Pressable, Text } from "react-native";
 import { stateWord } from "~/features/fit/stateWord";
-import { Progress } from "~/ui/Progress";
-import { Slider } from "~/ui/Slider";
-import { useAfterPaint } from "~/ui/useAfterPaint";
+import { Slider } from "~/ui/fields/Slider";
+import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
+import { Progress } from "~/ui/layout/Progress";
 
 interface DockProps {
   minutes: number;

@@ -5,8 +5,8 @@ import { Text, View } from "react-native";
 import { askFit } from "~/features/fit/askFit";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
-import { Loading } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
+import { Loading } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
 
 /** Spare time below this is not worth beginning later for, seconds. */
 const NOTABLE = 30;

@@ -4,7 +4,7 @@ import { memo } from "react";
 import { View } from "react-native";
 import { FillNews } from "~/features/fill/FillNews";
 import { Button } from "~/ui/Button";
-import { Notice } from "~/ui/Notice";
+import { Notice } from "~/ui/layout/Notice";
 
 export interface PlanNoticesProps {
   body: PlanBody;

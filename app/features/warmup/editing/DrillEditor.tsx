@@ -15,10 +15,10 @@ import type { ShelfDrill } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
 import { DoseEditor } from "~/features/dose/DoseEditor";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
-import { Choice } from "~/ui/Choice";
-import { Notice } from "~/ui/Notice";
-import { Stepper } from "~/ui/Stepper";
-import { TextEdit } from "~/ui/TextEdit";
+import { Choice } from "~/ui/fields/Choice";
+import { Stepper } from "~/ui/fields/Stepper";
+import { TextEdit } from "~/ui/fields/TextEdit";
+import { Notice } from "~/ui/layout/Notice";
 import { Alternatives } from "./Alternatives";
 import { DrillRules } from "./DrillRules";
 

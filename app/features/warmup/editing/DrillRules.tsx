@@ -1,9 +1,9 @@
 import { kitStateOf, type PlanItem, withKitState, withoutBrokenPairs } from "@tonodrome/core";
 import { View } from "react-native";
 import { Amount, Seconds } from "~/features/fields/fields";
-import { Choice } from "~/ui/Choice";
-import { Fold } from "~/ui/Fold";
-import { Select } from "~/ui/Select";
+import { Choice } from "~/ui/fields/Choice";
+import { Select } from "~/ui/fields/Select";
+import { Fold } from "~/ui/layout/Fold";
 
 interface DrillRulesProps {
   item: PlanItem;

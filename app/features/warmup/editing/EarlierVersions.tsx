@@ -5,9 +5,9 @@ import { useState } from "react";
 import { Text, View } from "react-native";
 import { useClubAsk } from "~/data/queries/clubAsk";
 import { Button } from "~/ui/Button";
-import { Choice } from "~/ui/Choice";
-import { Loaded } from "~/ui/Loading";
-import { Notice } from "~/ui/Notice";
+import { Choice } from "~/ui/fields/Choice";
+import { Loaded } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
 
 type Shown = "all" | "refused";
 

@@ -1,7 +1,7 @@
 import { type Limits, type PlanBody, spokenLength } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Amount } from "~/features/fields/fields";
-import { Stepper } from "~/ui/Stepper";
+import { Stepper } from "~/ui/fields/Stepper";
 
 const MINUTE = 60;
 const LONGEST = 4 * 3600;

@@ -18,7 +18,7 @@ import type { Drill, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { v4 as uuid } from "uuid";
 import type { PlanDraft } from "~/data/plan/planDraft";
-import { useStable } from "~/ui/useStable";
+import { useStable } from "~/ui/hooks/useStable";
 import type { useSelection } from "./useSelection";
 
 /** What can be done with one drill or with several at once. */

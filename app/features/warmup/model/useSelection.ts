@@ -1,6 +1,6 @@
 import type { PlanItem } from "@tonodrome/core";
 import { useState } from "react";
-import { useStable } from "~/ui/useStable";
+import { useStable } from "~/ui/hooks/useStable";
 
 /** Which drill is open, or which several are chosen. */
 export interface Selection {

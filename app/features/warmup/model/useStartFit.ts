@@ -6,7 +6,7 @@ import { useNow } from "~/data/client/useNow";
 import { useSaveStart } from "~/data/resources/starts";
 import { useExplanation } from "~/features/fit/useExplanation";
 import { SLIDER_MINUTES, useFit } from "~/features/fit/useFit";
-import { useStable } from "~/ui/useStable";
+import { useStable } from "~/ui/hooks/useStable";
 
 /** A plan fitted to a start, and the time it is fitted to. */
 export interface StartFit {

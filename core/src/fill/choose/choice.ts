@@ -4,12 +4,12 @@ import type { DoseLevel } from "../../dose/terms/level";
 import type { DrillDetails } from "../../drill/details";
 import { random } from "../../maths/random";
 import type { Priority } from "../../words/priority";
-import type { FillInput, ShelfDrill } from "../input/fillInput";
+import type { FillDrill, FillInput } from "../input/fillInput";
 import { type Obstacle, obstacleTo } from "../input/usable";
 
 /** A drill of the shelf with what choosing asks again and again. */
 export interface Choice {
-  drill: ShelfDrill;
+  drill: FillDrill;
   details: DrillDetails | undefined;
   level: DoseLevel | undefined;
   from: number;
@@ -69,6 +69,6 @@ export function usableChoices({ shelf, day, seed, keep, avoid }: FillInput, gaps
   return usable;
 }
 
-export const secondsOf = (c: Choice) => c.level?.seconds ?? 0;
+export const choiceSeconds = (c: Choice) => c.level?.seconds ?? 0;
 export const hasPurpose = (c: Choice, purpose: DrillDetails["purposes"][number]) =>
   c.details?.purposes.includes(purpose) ?? false;

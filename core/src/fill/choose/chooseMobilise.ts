@@ -1,6 +1,6 @@
 import type { BodyArea } from "../../words/bodyArea";
 import type { FillInput } from "../input/fillInput";
-import { type Choice, type Chosen, hasPurpose, secondsOf } from "./choice";
+import { type Choice, type Chosen, choiceSeconds, hasPurpose } from "./choice";
 import { NOTHING_LEFT } from "./fillUp";
 import { listOf } from "./listOf";
 import { best } from "./pick";
@@ -27,7 +27,7 @@ export function chooseMobilise(
   let left = seconds;
   const warms = (c: Choice) => (c.details?.areas ?? []).filter((a) => cold.has(a));
   const hasRoom = (c: Choice) =>
-    picked.length === 0 || c.kept || (left >= NOTHING_LEFT && secondsOf(c) <= left * 1.25);
+    picked.length === 0 || c.kept || (left >= NOTHING_LEFT && choiceSeconds(c) <= left * 1.25);
   for (;;) {
     const rest = pool.filter((c) => !picked.some((p) => p.choice === c) && hasRoom(c));
     const choice = best(rest, (c) => warms(c).length * 12 + c.lean + (hasPurpose(c, "activate") ? 2 : 0));
@@ -42,7 +42,7 @@ export function chooseMobilise(
           ? `Warms ${listOf(areas)}, which ${areas.length === 1 ? "is" : "are"} used.`
           : "Fills the time of this part with something of its purpose.",
     });
-    left -= secondsOf(choice);
+    left -= choiceSeconds(choice);
   }
   if (picked[0]) picked[0].priority = "essential";
   if (cold.size > 0) gaps.push(`Nothing warms ${listOf([...cold])} before the sport's own actions.`);

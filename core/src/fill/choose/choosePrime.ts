@@ -1,4 +1,4 @@
-import { type Choice, type Chosen, hasPurpose, secondsOf } from "./choice";
+import { type Choice, type Chosen, choiceSeconds, hasPurpose } from "./choice";
 import { fillUp } from "./fillUp";
 import { best } from "./pick";
 
@@ -12,7 +12,7 @@ export function choosePrime(choices: readonly Choice[], target: number, seconds:
     2,
   );
   const mental = best(
-    pool.filter((c) => hasPurpose(c, "mental") && secondsOf(c) <= Math.max(seconds, 90)),
+    pool.filter((c) => hasPurpose(c, "mental") && choiceSeconds(c) <= Math.max(seconds, 90)),
     (c) => c.lean,
   );
   return [

@@ -2,10 +2,10 @@ import { EASY_EFFORT } from "../../words/effort";
 import type { Priority } from "../../words/priority";
 import { wordKey } from "../../words/sameWord";
 import type { FillInput } from "../input/fillInput";
-import { type Choice, type Chosen, secondsOf } from "./choice";
+import { type Choice, type Chosen, choiceSeconds } from "./choice";
 import { NOTHING_LEFT } from "./fillUp";
 import { listOf } from "./listOf";
-import { inOrder, largestRise, steepGap } from "./order";
+import { largestRise, orderedClimb, steepGap } from "./order";
 import { best } from "./pick";
 
 /** Actions first, each prepared once; then what the climb still needs; then what fills the time. */
@@ -31,7 +31,7 @@ export function chooseTechnical(
   let left = seconds;
   const take = (choice: Choice, priority: Priority, why: string) => {
     picked.set(choice, { choice, priority, why });
-    left -= secondsOf(choice);
+    left -= choiceSeconds(choice);
   };
   const open = new Set(event?.actions ?? []);
   const prepares = (c: Choice) =>
@@ -87,7 +87,7 @@ export function chooseTechnical(
     const most = Math.max(approach.stepPoints, largestRise(now));
     const more = best(
       pool.filter(
-        (c) => !picked.has(c) && secondsOf(c) <= left * 1.2 && largestRise(joinedBy(now, c)) <= most,
+        (c) => !picked.has(c) && choiceSeconds(c) <= left * 1.2 && largestRise(joinedBy(now, c)) <= most,
       ),
       (c) => c.lean + c.to / 10 - (c.drill.priority === "extra" ? 4 : 0),
     );
@@ -98,7 +98,7 @@ export function chooseTechnical(
       `At ${more.to} %, on the way to ${target} %.`,
     );
   }
-  return inOrder(climb(), approach, scale);
+  return orderedClimb(climb(), approach, scale);
 }
 
 function easyToHard(climb: readonly Chosen[]): Chosen[] {

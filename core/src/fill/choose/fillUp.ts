@@ -1,4 +1,4 @@
-import { type Choice, secondsOf } from "./choice";
+import { type Choice, choiceSeconds } from "./choice";
 
 /** Seconds: with so little left of a part's time nothing more is put into it. */
 export const NOTHING_LEFT = 20;
@@ -14,9 +14,9 @@ export function fillUp(
   let left = seconds;
   for (const c of pool.toSorted((a, b) => score(b) - score(a))) {
     if (picked.length >= most) break;
-    if (picked.length > 0 && !c.kept && (left < NOTHING_LEFT || secondsOf(c) > left * 1.25)) continue;
+    if (picked.length > 0 && !c.kept && (left < NOTHING_LEFT || choiceSeconds(c) > left * 1.25)) continue;
     picked.push(c);
-    left -= secondsOf(c);
+    left -= choiceSeconds(c);
   }
   return picked;
 }

@@ -24,7 +24,7 @@ export function largestRise(climb: readonly Chosen[]): number {
 }
 
 /** From easy to hard; or what is least sure as soon as the climb allows it; or something secure at the end. */
-export function inOrder(climb: Chosen[], approach: Approach, scale: readonly ScaleItem[]): Chosen[] {
+export function orderedClimb(climb: Chosen[], approach: Approach, scale: readonly ScaleItem[]): Chosen[] {
   const { order } = approach.sides;
   const sureness = (c: Choice) => chanceOf(c, scale);
   if (order === "needs-first") return needsFirst(climb, approach.stepPoints, sureness);

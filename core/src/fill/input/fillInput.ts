@@ -5,12 +5,12 @@ import type { Approach } from "./approaches";
 import type { Circumstances } from "./usable";
 
 /** A drill of the shelf. */
-export type ShelfDrill = DrillContent & { id: string };
+export type FillDrill = DrillContent & { id: string };
 
 export interface FillInput {
   approach: Approach;
   /** The club's shelf, without what was taken off it. */
-  shelf: readonly ShelfDrill[];
+  shelf: readonly FillDrill[];
   event: Pick<EventType, "actions" | "areas" | "targetLevel"> | null;
   day: Circumstances;
   /** The athlete's scales, easiest first in each: what is least sure is needed most. */

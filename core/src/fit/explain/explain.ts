@@ -2,7 +2,7 @@ import { describeChange } from "../../dose/describeChange";
 import { spokenLength } from "../../time/clock";
 import type { Fit, Placement } from "../fit";
 import type { FitProfile } from "../profile";
-import { type Bound, boundsOf } from "./reasons";
+import { type BoundBy, boundsOf } from "./reasons";
 
 /** One thing the fit gave up, in words. */
 export interface GivenUp {
@@ -12,7 +12,7 @@ export interface GivenUp {
   change: string;
   /** What bound, as a sentence. */
   reason: string;
-  bound: Bound;
+  bound: BoundBy;
 }
 
 /** Everything below its ideal, in the order it is done, with what bound it. */
@@ -57,7 +57,7 @@ function changeOf(p: Placement): string {
   return p.level ? describeChange(p.ideal, p.level) : "left out";
 }
 
-function reasonOf(p: Placement, bound: Bound, { problem }: FitProfile): string {
+function reasonOf(p: Placement, bound: BoundBy, { problem }: FitProfile): string {
   switch (bound.kind) {
     case "time":
       return timeReason(p);

@@ -5,20 +5,20 @@ import type { FitProfile } from "../profile";
 import { solveAt } from "../search/solve";
 
 /** What kept a drill from its ideal: time, one rule, or several things at once. */
-export type Bound = { kind: "time" } | Rule | { kind: "together" };
+export type BoundBy = { kind: "time" } | Rule | { kind: "together" };
 
 /**
  * Finds, for every drill below its ideal, what bound it: time if more of it would help, else the first rule without
  * which the drill would stand better. Solved anew without each rule, so it is what really bound, not a guess.
  */
-export function boundsOf(profile: FitProfile, fit: Fit): Map<string, Bound> {
+export function boundsOf(profile: FitProfile, fit: Fit): Map<string, BoundBy> {
   const { plan, context } = profile.problem;
-  const bounds = new Map<string, Bound>();
+  const bounds = new Map<string, BoundBy>();
   const given = fit.placements.filter(
     (p) => p.verdict === "left-out" || p.verdict === "floor" || p.verdict === "shortened",
   );
   const open = new Map(given.map((p) => [p.item.id, p.levelIndex]));
-  const mark = (levels: ReadonlyMap<string, number>, bound: Bound) => {
+  const mark = (levels: ReadonlyMap<string, number>, bound: BoundBy) => {
     for (const [id, had] of [...open]) {
       if ((levels.get(id) ?? -1) <= had) continue;
       bounds.set(id, bound);

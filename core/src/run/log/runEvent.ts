@@ -4,7 +4,7 @@ import { lineSchema, verbatimSchema } from "../../words/text";
 import { refitStepsSchema, runDrillSchema } from "../steps/runPlan";
 
 /** Most characters of the line in which a re-fit says what it changes. */
-export const LONGEST_LINE = 300;
+export const LONGEST_CHANGE = 300;
 
 const base = {
   /** Made by the client, so that sending twice records once. */
@@ -51,7 +51,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     /** A wait that is under way goes on until then. */
     until: instantSchema.optional(),
     /** What it changes, in a line. */
-    line: lineSchema(LONGEST_LINE),
+    line: lineSchema(LONGEST_CHANGE),
   }),
   z.strictObject({
     ...base,

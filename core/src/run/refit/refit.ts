@@ -7,9 +7,9 @@ import { formatLength, spokenLength } from "../../time/clock";
 import type { FitContext } from "../../venue/context";
 import { cutText } from "../../words/cutText";
 import { wordKey } from "../../words/sameWord";
-import { LONGEST_LINE } from "../log/runEvent";
+import { LONGEST_CHANGE } from "../log/runEvent";
 import type { RunState } from "../log/runState";
-import { stepsAfter, stepsOf } from "../steps/freezeFit";
+import { fitSteps, stepsAfter } from "../steps/freezeFit";
 import { type RefitStep, type RunDrill, type RunPlan, stepKey } from "../steps/runPlan";
 import { insertedSteps, type Remainder, remainderOf } from "./remainder";
 
@@ -44,7 +44,7 @@ export function refitRun(run: RunPlan, state: RunState, now: number): Refit | nu
   const fit = fitRemainder(remainder);
   const fitted = currentId
     ? stepsAfter(fit, state.startsAt, currentId, goesOn)
-    : stepsOf(fit, state.startsAt);
+    : fitSteps(fit, state.startsAt);
   const items = run.source?.plan.items ?? [];
   // What was put in is done as it was put in.
   const own = new Map(insertedSteps(items, state).map((s) => [s.key, s.drill]));
@@ -112,7 +112,7 @@ export function refitLine(
     waits(before, after, changes),
     longWait(before, after),
   ];
-  return cutText(parts.filter(Boolean).join(" "), LONGEST_LINE);
+  return cutText(parts.filter(Boolean).join(" "), LONGEST_CHANGE);
 }
 
 /** What changes of each drill, in the order of the plan. */

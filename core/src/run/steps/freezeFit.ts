@@ -35,7 +35,7 @@ export interface RunBackground {
 export function runPlanOf(fit: Fit, startsAt: string, background?: RunBackground): RunPlan {
   const { plan, context, conditions, kit = [] } = background ?? {};
   return {
-    ...stepsOf(fit, Date.parse(startsAt)),
+    ...fitSteps(fit, Date.parse(startsAt)),
     startsAt,
     ...(plan && context ? { source: { plan, context } } : {}),
     ...(conditions ? { conditions: conditionsOf(conditions) } : {}),
@@ -50,7 +50,7 @@ export type RunSteps = Pick<RunPlan, "drills" | "waitSeconds">;
  * The steps of a fit.
  * @param startsAt milliseconds since the epoch
  */
-export function stepsOf(fit: Fit, startsAt: number): RunSteps {
+export function fitSteps(fit: Fit, startsAt: number): RunSteps {
   return stepsOfKept(
     fit,
     fit.placements.filter((p) => p.level),
@@ -73,7 +73,7 @@ export function stepsAfter(
   goesOn: (next: Placement) => boolean = () => false,
 ): RunSteps {
   const [current, ...rest] = fit.placements.filter((p) => p.level);
-  if (current?.item.id !== currentId) return stepsOf(fit, startsAt);
+  if (current?.item.id !== currentId) return fitSteps(fit, startsAt);
   const inHand = fit.availableSeconds + current.beginSeconds;
   if (inHand < NOTABLE) return stepsWith(fit, current, rest, startsAt);
   const earlier = (p: Placement): Placement => ({ ...p, beginSeconds: p.beginSeconds - inHand });

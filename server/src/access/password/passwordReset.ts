@@ -1,10 +1,10 @@
 import { QueryTypes, type Transaction } from "sequelize";
-import type { Database } from "../db/connect";
-import { Refusal } from "../errors/refusal";
+import type { Database } from "../../db/connect";
+import { Refusal } from "../../errors/refusal";
+import { endSessions } from "../session/session";
+import { hashOf, newToken } from "../session/token";
 import { hashPassword } from "./password";
 import { checkStrength } from "./passwordStrength";
-import { endSessions } from "./session";
-import { hashOf, newToken } from "./token";
 
 /** How long a link to a new password can be used. */
 const LIFE = "1 day";

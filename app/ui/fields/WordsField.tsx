@@ -1,7 +1,7 @@
 import { wordKey } from "@tonodrome/core";
 import { useId, useState } from "react";
 import { Text, View } from "react-native";
-import { Button } from "./Button";
+import { Button } from "~/ui/Button";
 import { Field } from "./Field";
 
 interface WordsFieldProps {

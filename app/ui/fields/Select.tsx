@@ -1,7 +1,7 @@
 import { useId } from "react";
 import { View } from "react-native";
+import { fonts } from "~/ui/tokens";
 import { FieldError } from "./Field";
-import { fonts } from "./tokens";
 
 interface SelectProps {
   label: string;

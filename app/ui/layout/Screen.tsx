@@ -1,7 +1,7 @@
 import { useRouter } from "expo-router";
 import { type ReactNode, useEffect } from "react";
 import { ScrollView, Text, View } from "react-native";
-import { Button } from "./Button";
+import { Button } from "~/ui/Button";
 
 /** Places that are always there to go back to. */
 export type BackTo = "/" | "/log" | "/club";

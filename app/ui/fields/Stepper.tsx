@@ -1,5 +1,5 @@
 import { Text, View } from "react-native";
-import { Button } from "./Button";
+import { Button } from "~/ui/Button";
 
 export interface StepperProps {
   label: string;

@@ -1,6 +1,6 @@
 import { zxcvbn, zxcvbnOptions } from "@zxcvbn-ts/core";
 import { adjacencyGraphs, dictionary } from "@zxcvbn-ts/language-common";
-import { Refusal } from "../errors/refusal";
+import { Refusal } from "../../errors/refusal";
 
 /** Least score taken, of 0 to 4: some million guesses, which the limits on guessing put out of reach. */
 const LEAST = 2;

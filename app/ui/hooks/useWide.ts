@@ -1,5 +1,5 @@
 import { useWindowDimensions } from "react-native";
-import { wide } from "./tokens";
+import { wide } from "~/ui/tokens";
 
 /** Whether there is room for the detail beside the stair. */
 export function useWide(): boolean {

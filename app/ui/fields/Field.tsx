@@ -1,7 +1,7 @@
 import { type ComponentProps, type ReactNode, useId } from "react";
 import { Text, View } from "react-native";
-import { Icon } from "./Icon";
-import { fonts } from "./tokens";
+import { Icon } from "~/ui/Icon";
+import { fonts } from "~/ui/tokens";
 
 export interface FieldProps extends Omit<ComponentProps<"input">, "id"> {
   label: string;

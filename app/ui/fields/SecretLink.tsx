@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { View } from "react-native";
-import { Button } from "./Button";
+import { Button } from "~/ui/Button";
 import { Field } from "./Field";
 
 /** A link that is told once, to be copied now. */

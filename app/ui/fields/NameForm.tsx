@@ -1,8 +1,8 @@
 import { useState } from "react";
 import type { z } from "zod";
-import { Button, type ButtonProps } from "./Button";
+import { Button, type ButtonProps } from "~/ui/Button";
+import { Notice } from "~/ui/layout/Notice";
 import { Field } from "./Field";
-import { Notice } from "./Notice";
 
 interface NameFormProps {
   label: string;

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from "react";
 import { View } from "react-native";
-import { Button } from "./Button";
+import { Button } from "~/ui/Button";
 
 interface FoldProps {
   title: string;

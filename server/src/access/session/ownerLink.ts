@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { QueryTypes } from "sequelize";
-import type { Database } from "../db/connect";
+import type { Database } from "../../db/connect";
 import { newToken } from "./token";
 
 /** How long such a link can be used, milliseconds. */

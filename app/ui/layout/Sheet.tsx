@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { Modal, ScrollView, Text, View } from "react-native";
-import { Button } from "./Button";
+import { Button } from "~/ui/Button";
 
 export interface SheetProps {
   title: string;

@@ -1,7 +1,7 @@
 import { type Href, Link } from "expo-router";
 import type { ReactNode } from "react";
 import { Text, View } from "react-native";
-import { Icon } from "./Icon";
+import { Icon } from "~/ui/Icon";
 
 interface RowProps {
   title: string;

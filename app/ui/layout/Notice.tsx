@@ -1,6 +1,6 @@
 import { Text, View } from "react-native";
-import { Button } from "./Button";
-import { Icon } from "./Icon";
+import { Button } from "~/ui/Button";
+import { Icon } from "~/ui/Icon";
 
 export interface NoticeProps {
   text: string;

@@ -2,8 +2,8 @@ import { randomUUID } from "node:crypto";
 import type { Role } from "@tonodrome/core/api";
 import type { FastifyReply, FastifyRequest } from "fastify";
 import type { Transaction } from "sequelize";
-import type { Database } from "../db/connect";
-import { askPrepared, type Prepared } from "../db/prepared";
+import type { Database } from "../../db/connect";
+import { askPrepared, type Prepared } from "../../db/prepared";
 import { hashOf, newToken } from "./token";
 
 const COOKIE = "tonodrome";
