@@ -17,6 +17,7 @@ export const emailSchema = z
   .refine(isPlainText, { error: "Give an e-mail address, like ada@example.org." })
   .pipe(z.email({ error: "Give an e-mail address, like ada@example.org." }));
 
+/** A password that is to be set: long enough, and storable. */
 export const newPasswordSchema = z
   .string()
   .min(LEAST_PASSWORD, { error: `Use at least ${LEAST_PASSWORD} characters.` })
@@ -32,7 +33,9 @@ const accountShape = { name: nameSchema, email: emailSchema, password: newPasswo
 export const signUpSchema = z.strictObject({ ...accountShape, clubName: nameSchema });
 /** A new account that joins the club of an invitation. */
 export const joinSchema = z.strictObject(accountShape);
+/** What signing in sends. */
 export const signInSchema = z.strictObject({ email: emailSchema, password: givenPasswordSchema });
+/** What changing one's password sends: the old one too. */
 export const passwordChangeSchema = z.strictObject({
   current: givenPasswordSchema,
   next: newPasswordSchema,

@@ -4,6 +4,7 @@ import { nameSchema } from "../words/text";
 import { newIdSchema, versionSchema } from "./common";
 import { MOST } from "./most";
 
+/** What making an athlete sends; the id is the client's, so that sending twice makes one. */
 export const athleteInputSchema = z.strictObject({
   id: newIdSchema,
   name: nameSchema,
@@ -13,12 +14,14 @@ export const athleteInputSchema = z.strictObject({
 /** Who, and nothing else about them. */
 export const athleteRefSchema = z.strictObject({ id: z.uuid(), name: z.string() });
 
+/** An athlete as the server answers. */
 export const athleteSchema = z.strictObject({
   ...athleteRefSchema.shape,
   version: versionSchema,
   profile: athleteProfileSchema,
 });
 
+/** What writing an athlete over sends, against the version that was read. */
 export const athleteWriteSchema = z.strictObject({
   /** The version this edit was made against; an older one than the server's is refused. */
   version: versionSchema,
@@ -26,6 +29,7 @@ export const athleteWriteSchema = z.strictObject({
   profile: athleteProfileSchema,
 });
 
+/** Every athlete of a club. */
 export const athleteListSchema = z.strictObject({ athletes: z.array(athleteSchema).max(MOST.athletes) });
 
 export type AthleteInput = z.infer<typeof athleteInputSchema>;

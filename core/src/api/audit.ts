@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { MOST } from "./most";
 
+/** One deed: who did what to what, and when. */
 export const auditEntrySchema = z.strictObject({
   id: z.string(),
   at: z.iso.datetime(),
@@ -13,6 +14,7 @@ export const auditEntrySchema = z.strictObject({
   /** Roles from and to, versions, names of changed fields: never their contents. */
   detail: z.record(z.string(), z.unknown()).nullable(),
 });
+/** Which page of deeds. */
 export const auditQuerySchema = z.strictObject({
   /** Only entries before this one. */
   before: z
@@ -20,6 +22,7 @@ export const auditQuerySchema = z.strictObject({
     .regex(/^\d{1,18}$/, { error: "This is not an entry's id." })
     .optional(),
 });
+/** A page of deeds, newest first. */
 export const auditListSchema = z.strictObject({
   entries: z.array(auditEntrySchema).max(MOST.page),
   /** Pass as `before` for the next page; null at the end. */

@@ -1,11 +1,13 @@
 import { z } from "zod";
 import { nameSchema, verbatimSchema } from "../words/text";
 
+/** A club as the server answers. */
 export const clubSchema = z.strictObject({
   id: z.uuid(),
   name: z.string(),
 });
 
+/** What making or renaming a club sends. */
 export const clubInputSchema = z.strictObject({ name: nameSchema });
 
 /** A club more, of one's own; its id may be made by whoever asks, so that sending twice makes one. */
@@ -14,6 +16,7 @@ export const newClubSchema = z.strictObject({ id: z.uuid().optional(), name: nam
 /** Deleting asks for the club's name, so that it is never a slip. */
 export const clubDeletionSchema = z.strictObject({ name: verbatimSchema(200) });
 
+/** The club in an address. */
 export const clubParamsSchema = z.strictObject({ clubId: z.uuid({ error: "The id is not a UUID." }) });
 
 export type Club = z.infer<typeof clubSchema>;

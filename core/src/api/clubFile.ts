@@ -30,6 +30,7 @@ export const LONGEST_LINE = 2_000_000;
 
 const FORMAT = z.literal("tonodrome-club", { error: "This is not an export of a club." });
 
+/** The first line of a club's file. */
 export const clubHeadSchema = z.strictObject({
   format: FORMAT,
   version: z.literal(CLUB_FILE_VERSION, {

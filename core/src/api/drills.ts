@@ -7,6 +7,7 @@ import { MOST } from "./most";
 /** A drill on the shelf; `priority` is the one it usually gets when it is added to a plan. */
 export const drillInputSchema = z.strictObject({ id: newIdSchema, ...drillShape, priority: prioritySchema });
 
+/** A drill of the shelf as the server answers. */
 export const drillSchema = z.strictObject({
   id: z.uuid(),
   version: versionSchema,
@@ -17,6 +18,7 @@ export const drillSchema = z.strictObject({
   priority: prioritySchema,
 });
 
+/** What writing a drill over sends, against the version that was read. */
 export const drillWriteSchema = z.strictObject({
   /** The version this edit was made against; an older one than the server's is refused. */
   version: versionSchema,
@@ -25,6 +27,7 @@ export const drillWriteSchema = z.strictObject({
   priority: prioritySchema,
 });
 
+/** A club's shelf, each drill with how often it is used. */
 export const drillListSchema = z.strictObject({
   drills: z
     .array(

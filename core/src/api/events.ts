@@ -6,6 +6,7 @@ import { MOST } from "./most";
 /** An event of the club, to be used for any number of starts. */
 export const eventInputSchema = z.strictObject({ id: newIdSchema, ...eventTypeShape });
 
+/** An event as the server answers. */
 export const eventSchema = z.strictObject({
   id: z.uuid(),
   version: versionSchema,
@@ -14,6 +15,7 @@ export const eventSchema = z.strictObject({
   ...eventTypeShape,
 });
 
+/** What writing an event over sends, against the version that was read. */
 export const eventWriteSchema = z.strictObject({
   /** The version this edit was made against; an older one than the server's is refused. */
   version: versionSchema,
@@ -21,6 +23,7 @@ export const eventWriteSchema = z.strictObject({
   ...eventTypeShape,
 });
 
+/** Every event of a club. */
 export const eventListSchema = z.strictObject({ events: z.array(eventSchema).max(MOST.events) });
 
 export type EventInput = z.infer<typeof eventInputSchema>;

@@ -4,6 +4,7 @@ import { athleteFits, athleteMisfit, ownAthleteSchema } from "./members";
 import { MOST } from "./most";
 import { roleSchema } from "./role";
 
+/** What inviting sends: as what, and for an athlete whose. */
 export const inviteInputSchema = z
   .strictObject({ id: newIdSchema, role: roleSchema, athleteId: ownAthleteSchema })
   .refine(athleteFits, athleteMisfit);
@@ -17,7 +18,9 @@ export const inviteSchema = z.strictObject({
   /** Who made it, as they are called now; null for whoever runs the server. */
   madeBy: z.string().nullable(),
 });
+/** An invitation just made, with the secret that is shown once. */
 export const newInviteSchema = z.strictObject({ ...inviteSchema.shape, token: z.string() });
+/** Invitations that can still be accepted. */
 export const inviteListSchema = z.strictObject({ invites: z.array(inviteSchema).max(MOST.invites) });
 
 /** What somebody who holds an invitation is told before they take it. */

@@ -3,12 +3,14 @@ import { planBodySchema } from "../plan/plan";
 import { versionSchema } from "./common";
 import { MOST } from "./most";
 
+/** A warm-up as the server answers. */
 export const planSchema = z.strictObject({
   id: z.uuid(),
   version: versionSchema,
   body: planBodySchema,
 });
 
+/** What saving a warm-up sends, against the version that was read. */
 export const planWriteSchema = z.strictObject({
   /** The version this edit was made against; an older one than the server's is refused. */
   version: versionSchema,
@@ -25,11 +27,13 @@ export const planEditSchema = z.strictObject({
   at: z.iso.datetime(),
   body: planBodySchema,
 });
+/** A page of earlier versions, newest first. */
 export const planEditListSchema = z.strictObject({
   edits: z.array(planEditSchema).max(MOST.page),
   /** Pass as `before` for the next page; null at the end. */
   next: z.string().nullable(),
 });
+/** Which page of earlier versions. */
 export const planEditQuerySchema = z.strictObject({
   /** Only edits before this one. */
   before: z.string().max(18).regex(/^\d+$/, { error: "This is not an edit's id." }).optional(),

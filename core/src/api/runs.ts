@@ -4,6 +4,7 @@ import { runPlanSchema } from "../run/steps/runPlan";
 import { cursorSchema } from "./common";
 import { MOST } from "./most";
 
+/** What making a run sends. */
 export const runInputSchema = z.strictObject({
   /** Made by the client, so that sending twice makes one run. */
   id: z.uuid(),
@@ -14,6 +15,7 @@ export const runInputSchema = z.strictObject({
 /** A press may be stamped so far ahead of the server's clock, milliseconds: a phone's may be a little fast. Custom. */
 export const MOST_AHEAD = 120_000;
 
+/** Presses sent together. */
 export const runEventsInputSchema = z.strictObject({
   events: z.array(runEventSchema).min(1).max(MOST.pressesTogether),
 });
@@ -33,12 +35,14 @@ const about = {
   startsAt: z.iso.datetime(),
 };
 
+/** A run with its presses. */
 export const runSchema = z.strictObject({
   ...about,
   plan: runPlanSchema,
   events: z.array(runEventSchema).max(MOST.presses),
 });
 
+/** A run in the log, summed up. */
 export const runRowSchema = z.strictObject({
   ...about,
   kind: z.enum(["warm-up", "cool-down"]),
@@ -51,10 +55,12 @@ export const runRowSchema = z.strictObject({
   realSeconds: z.number(),
 });
 
+/** Which page of the log. */
 export const runListQuerySchema = z.strictObject({
   /** Only runs made before this one: `next` of the page before. */
   before: cursorSchema.optional(),
 });
+/** A page of the log, newest first. */
 export const runListSchema = z.strictObject({
   runs: z.array(runRowSchema).max(MOST.page),
   /** Pass as `before` for the next page; null at the end. */

@@ -21,7 +21,9 @@ export const shareSchema = z.strictObject({
   createdAt: z.iso.datetime(),
   expiresAt: z.iso.datetime(),
 });
+/** A link just made, with the secret that is shown once. */
 export const newShareSchema = z.strictObject({ ...shareSchema.shape, token: z.string() });
+/** Links that show one start. */
 export const shareListSchema = z.strictObject({ shares: z.array(shareSchema).max(MOST.sharesOfStart) });
 
 /** Every link of the club that works, for its owners. */
@@ -33,6 +35,7 @@ export const clubShareSchema = z.strictObject({
   /** Who made it, as they are called now. */
   madeBy: z.string().nullable(),
 });
+/** Links of a club that work. */
 export const clubShareListSchema = z.strictObject({ shares: z.array(clubShareSchema).max(MOST.shares) });
 
 /**

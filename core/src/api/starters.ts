@@ -11,6 +11,7 @@ export const starterSchema = z.strictObject({
   installed: z.number().int(),
 });
 
+/** Starter shelves, and how much of each the club has. */
 export const starterListSchema = z.strictObject({ starters: z.array(starterSchema).max(100) });
 
 /** One that ships with the server by its key, or the text of a file. */

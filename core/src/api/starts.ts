@@ -11,6 +11,7 @@ import { planSchema } from "./plans";
 /** Longest time available that a start may have, seconds. */
 export const LONGEST_AVAILABLE = 12 * 3600;
 
+/** The fields of a start that a person gives. */
 export const startShape = {
   athleteId: z.uuid({ error: "Choose an athlete." }),
   /** What is started: an event, a round. */
@@ -40,6 +41,7 @@ const outOfOrder = {
   error: "The time available is between 0 and 12 hours before the start.",
 };
 
+/** What making a start sends. */
 export const startInputSchema = z
   .strictObject({
     id: newIdSchema,
@@ -49,6 +51,7 @@ export const startInputSchema = z
   })
   .refine(inOrder, outOfOrder);
 
+/** What changing a start sends, against the version that was read. */
 export const startWriteSchema = z
   .strictObject({ version: versionSchema, ...startShape })
   .refine(inOrder, outOfOrder);
@@ -70,6 +73,7 @@ export const startRowSchema = z.strictObject({
   eventId: z.uuid().nullable(),
 });
 
+/** A start as the server answers, with its plan and what the fit has to know. */
 export const startSchema = z.strictObject({
   ...startRowSchema.shape,
   setting: settingSchema,
@@ -82,6 +86,7 @@ export const startSchema = z.strictObject({
   plan: planSchema,
 });
 
+/** Which starts: from an instant on, or an athlete's before one. */
 export const startListQuerySchema = z.strictObject({
   /** Only starts at or after this instant. */
   from: instantSchema.optional(),
@@ -90,6 +95,7 @@ export const startListQuerySchema = z.strictObject({
   /** Only this athlete's. */
   athleteId: z.uuid().optional(),
 });
+/** Starts without what is large. */
 export const startListSchema = z.strictObject({ starts: z.array(startRowSchema).max(MOST.listedStarts) });
 
 const uuids = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";

@@ -11,6 +11,7 @@ export const templateInputSchema = z.strictObject({
   body: planBodySchema,
 });
 
+/** A template as the server answers. */
 export const templateSchema = z.strictObject({
   id: z.uuid(),
   createdAt: instantSchema,
@@ -18,6 +19,7 @@ export const templateSchema = z.strictObject({
   body: planBodySchema,
 });
 
+/** Every template of a club. */
 export const templateListSchema = z.strictObject({ templates: z.array(templateSchema).max(MOST.templates) });
 
 export type TemplateInput = z.infer<typeof templateInputSchema>;

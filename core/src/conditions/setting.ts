@@ -18,6 +18,7 @@ const conditionsShape = {
   people: z.number().int().min(0).max(30),
 };
 
+/** What it is like on the day, by itself. */
 export const conditionsSchema = z.strictObject(conditionsShape);
 
 export type Conditions = z.infer<typeof conditionsSchema>;

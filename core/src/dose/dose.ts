@@ -6,4 +6,5 @@ import { ladderDoseSchema } from "./ladder/ladderDose";
 export const doseSchema = z.discriminatedUnion("kind", [plainDoseSchema, ladderDoseSchema]);
 
 export type Dose = z.infer<typeof doseSchema>;
+/** What kinds of dose there are, ladders among them. */
 export type DoseKind = Dose["kind"];

@@ -1,10 +1,13 @@
 import type { Fault } from "../words/fault";
 import type { DrillDetails } from "./details";
 
+/** What an alternative is to the drill that names it. */
 export type LinkName = "easier" | "harder" | "instead";
 
+/** All of them. */
 export const LINKS: readonly LinkName[] = ["easier", "harder", "instead"];
 
+/** A drill as far as its links are concerned. */
 export interface Linked {
   id: string;
   name: string;

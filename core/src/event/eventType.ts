@@ -14,6 +14,7 @@ export const effortProfileSchema = z.enum([
 ]);
 export type EffortProfile = z.infer<typeof effortProfileSchema>;
 
+/** All of them. */
 export const EFFORT_PROFILES: readonly EffortProfile[] = effortProfileSchema.options;
 
 /** Something that happens at a fixed time before the start. */
@@ -54,6 +55,7 @@ export const eventTypeShape = {
   places: tagsSchema("places", 8),
 };
 
+/** An event by itself. */
 export const eventTypeSchema = z.strictObject(eventTypeShape);
 
 export type EventType = z.infer<typeof eventTypeSchema>;

@@ -13,6 +13,7 @@ import type { Approach } from "./input/approaches";
 import type { FillInput } from "./input/fillInput";
 import { rested } from "./rested";
 
+/** What filling comes to. */
 export interface Filled {
   body: PlanBody;
   /** What the shelf could not give, in sentences. */

@@ -10,6 +10,7 @@ import type { SolvedStep } from "./search/solution";
 /** What became of one drill. */
 export type Verdict = "kept" | "lengthened" | "shortened" | "floor" | "left-out";
 
+/** A drill where and as it is done, or left out. */
 export interface Placement {
   item: PlanItem;
   /** Index into `levelsOf(item.dose)`, −1 when left out. */
@@ -29,6 +30,7 @@ export interface Placement {
  */
 export type FitState = "fits" | "tight" | "short";
 
+/** A plan fitted to one time available. */
 export interface Fit {
   availableSeconds: number;
   state: FitState;

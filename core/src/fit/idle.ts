@@ -19,6 +19,7 @@ export type IdleReason =
   /** The least wait before the start. */
   | { kind: "wait" };
 
+/** A stretch in which nothing is done, and why. */
 export interface Idle {
   fromSeconds: number;
   toSeconds: number;

@@ -5,6 +5,7 @@ import { EASY_PERCENT, type LadderWish, ladderWishSchema } from "./ladderWish";
 import type { RungPlan } from "./rungPlan";
 import { outline } from "./shapes";
 
+/** A ladder, or which wish cannot be had and why. */
 export type LadderAnswer =
   | { ok: true; dose: LadderDose; seconds: number; gaveUp: string[] }
   | { ok: false; path: string; message: string };

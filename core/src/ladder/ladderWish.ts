@@ -5,6 +5,7 @@ import { intensitySchema } from "../words/intensity";
 /** Effort up to which a repetition counts as easy, per cent. */
 export const EASY_PERCENT = 40;
 
+/** How a ladder climbs. */
 export const ladderShapeSchema = z.enum([
   "even",
   "confidence",

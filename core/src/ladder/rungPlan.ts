@@ -20,6 +20,7 @@ export interface RungPlan {
   restSeconds: number;
 }
 
+/** What one rung of a ladder is to be: its effort, its repetitions and its rest. */
 export function rungPlan(
   wish: LadderWish,
   intensity: number,
@@ -47,6 +48,7 @@ export function restAfter({ rest, secondsEach }: LadderWish): number {
   return rest.kind === "fixed" ? rest.seconds : Math.min(1800, Math.ceil(rest.times * secondsEach));
 }
 
+/** The dose of one rung. */
 export function doseOf(wish: LadderWish, intensity: number, amount: number, least: number): PlainDose {
   const range = { floor: least, ideal: amount, ceiling: amount };
   const within = intensity > NEAR_LIMIT_PERCENT ? restAfter(wish) : 0;

@@ -2,6 +2,7 @@ import type { BodyArea } from "../words/bodyArea";
 import { wordKey } from "../words/sameWord";
 import type { PlanItem } from "./plan";
 
+/** One thing an event asks for, and the drills that touch it. */
 export interface Covered<T> {
   what: T;
   /** Names of the drills that touch it, first to last; empty where it is left cold. */

@@ -5,6 +5,7 @@ import type { PlanItem } from "./plan";
 /** How it stands with a change of kit: what follows needs it, it is done already, or nothing depends on it. */
 export type KitState = "needed" | "on" | "loose";
 
+/** How it stands with a change of kit, as it is written in the plan. */
 export function kitStateOf({ alreadyOn, details }: Pick<PlanItem, "alreadyOn" | "details">): KitState {
   if (alreadyOn) return "on";
   return details?.flags.includes("no-condition") ? "loose" : "needed";

@@ -19,6 +19,7 @@ export interface Candidate {
   details?: DrillDetails | undefined;
 }
 
+/** A drill that loads a part to be spared, and what to do instead: null for leaving it out. */
 export interface Replacement<D extends Candidate> {
   item: PlanItem;
   /** The protected parts it loads. */

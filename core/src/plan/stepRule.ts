@@ -13,6 +13,7 @@ export function stepAllowed(from: number | null, to: number, points: number): bo
   return from === null || to - from <= points;
 }
 
+/** A step that is steeper than the plan allows. */
 export interface SteepStep {
   fromId: string;
   /** The drill that is stepped up to; the ladder itself when the step is between its rungs. */

@@ -3,6 +3,7 @@ import { tzOffset } from "@date-fns/tz";
 /** How a wall-clock time stands on its day: once, never (clocks go forward) or twice (clocks go back). */
 export type WallClockKind = "once" | "never" | "twice";
 
+/** What the clock of a place shows, and whether it shows it once, twice or never. */
 export interface ZonedInstant {
   /**
    * ISO 8601 instant in UTC. For `twice` the first of the two; for `never` as long after the clocks went forward as the

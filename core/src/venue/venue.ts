@@ -22,6 +22,7 @@ export const venueWindowSchema = z
 
 export type VenueWindow = z.infer<typeof venueWindowSchema>;
 
+/** A place of the venue and when it can be used, by the clock. */
 export const venuePlaceSchema = z.strictObject({
   name: tagSchema,
   /** Open all day when there is none. */

@@ -20,6 +20,7 @@ export const bodyAreaSchema = z.enum([
 ]);
 export type BodyArea = z.infer<typeof bodyAreaSchema>;
 
+/** All of them. */
 export const BODY_AREAS: readonly BodyArea[] = bodyAreaSchema.options;
 
 /** Some of them, each at most once. */

@@ -4,6 +4,7 @@ import { z } from "zod";
 export const phaseSchema = z.enum(["kit", "raise", "mobilise", "technical", "prime"]);
 export type Phase = z.infer<typeof phaseSchema>;
 
+/** All of them, in the order of a warm-up. */
 export const PHASES: readonly Phase[] = phaseSchema.options;
 
 const NAMES: Record<Phase, string> = {

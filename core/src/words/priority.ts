@@ -4,4 +4,5 @@ import { z } from "zod";
 export const prioritySchema = z.enum(["essential", "useful", "extra"]);
 export type Priority = z.infer<typeof prioritySchema>;
 
+/** All of them, the most important first. */
 export const PRIORITIES: readonly Priority[] = prioritySchema.options;

@@ -14,4 +14,5 @@ export const purposeSchema = z.enum([
 ]);
 export type Purpose = z.infer<typeof purposeSchema>;
 
+/** All of them. */
 export const PURPOSES: readonly Purpose[] = purposeSchema.options;

@@ -16,6 +16,7 @@ export const WIDEST_WINDOW = 8;
 /** Most tries that a cap may leave room for: more is no warm-up, and the reckoning stays below a moment. */
 export const MOST_TRIES = 200;
 
+/** What opens a gate: so many hits in all, in a row, or of the last tries. */
 export const gateRuleSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("total") }),
   z.strictObject({ kind: z.literal("row") }),

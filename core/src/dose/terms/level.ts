@@ -45,6 +45,7 @@ export interface LevelRung {
   actions: number;
 }
 
+/** One of the things that are counted in a level. */
 export interface LevelCount {
   /** One and many: "set", "sets". A time has no noun and is written m:ss. */
   noun: readonly [string, string] | null;

@@ -69,6 +69,8 @@ export function usableChoices({ shelf, day, seed, keep, avoid }: FillInput, gaps
   return usable;
 }
 
+/** How long a choice takes at the level it is taken at, seconds. */
 export const choiceSeconds = (c: Choice) => c.level?.seconds ?? 0;
+/** Whether a drill of the shelf is for this. */
 export const hasPurpose = (c: Choice, purpose: DrillDetails["purposes"][number]) =>
   c.details?.purposes.includes(purpose) ?? false;

@@ -7,6 +7,7 @@ import type { Circumstances } from "./usable";
 /** A drill of the shelf. */
 export type FillDrill = DrillContent & { id: string };
 
+/** Everything that filling chooses from and goes by. */
 export interface FillInput {
   approach: Approach;
   /** The club's shelf, without what was taken off it. */

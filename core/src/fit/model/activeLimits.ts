@@ -9,6 +9,7 @@ export interface ActiveLimits {
   caps: number[];
 }
 
+/** None of them. */
 export const NO_LIMITS: ActiveLimits = { owed: false, general: false, caps: [] };
 
 /** Whether there is any. */

@@ -69,6 +69,7 @@ export type Rule =
   | { kind: "pair" }
   | { kind: "kit" };
 
+/** What is capped: the sport's own repetitions, explosive ones, work that is not easy. */
 export type CapName = "volume" | "explosive" | "easy";
 
 /** A total that may not pass a limit. */
@@ -117,6 +118,7 @@ export interface FitProblem {
   horizon: number;
 }
 
+/** How a problem is to be set up. */
 export interface ProblemOptions {
   /** Leave one rule out, to see what it costs. */
   without?: Rule | undefined;

@@ -10,6 +10,7 @@ export interface Worth {
   low: number;
 }
 
+/** What each level of each drill is worth, and a wait that is not too long. */
 export interface Worths {
   /** One row per item, in plan order: `rows[i][k]` is the worth of `levelsOf(items[i].dose)[k]`. */
   rows: Worth[][];

@@ -7,6 +7,7 @@ export interface Front {
   list: Int32Array;
 }
 
+/** All of them, by the key of their state. */
 export type Fronts = Map<string, Front>;
 
 /** Always in the same order, however they came about, so that of equal plans the same one is chosen. */

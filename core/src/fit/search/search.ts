@@ -14,6 +14,7 @@ import { type Workspace, workspaceFor } from "./workspace";
 /** Told after every part of the plan: how much of it is decided, from 0 to 1. */
 export type OnPart = (share: number) => void;
 
+/** How a search is to go about it. */
 export interface SearchOptions {
   onPart?: OnPart | undefined;
   /** The most comparisons of labels; no limit unless given. */

@@ -1,6 +1,7 @@
 /** A calm breath: in over 4 s, out over 6 s, six a minute; slow breathing with the longer half going out settles. */
 export const BREATH = { inSeconds: 4, outSeconds: 6 } as const;
 
+/** Where a paced breath is. */
 export interface BreathNow {
   phase: "in" | "out";
   /** How full, 0 to 1. */

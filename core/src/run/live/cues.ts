@@ -32,6 +32,7 @@ export function cueLook(state: RunState, clock: RunClock): CueLook {
   };
 }
 
+/** What is to be heard. */
 export interface Cue {
   tone: Tone;
   /** What is said, if anything. */

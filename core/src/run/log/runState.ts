@@ -2,6 +2,7 @@ import { gateTally, type Try } from "../steps/gateTally";
 import { type RunDrill, type RunPlan, stepKey } from "../steps/runPlan";
 import type { RunEvent } from "./runEvent";
 
+/** What became of a step so far. */
 export type DrillOutcome = "pending" | "under-way" | "done" | "skipped";
 
 /** What became of one step of a run. */
@@ -30,6 +31,7 @@ export type RunStatus = "ready" | "under-way" | "waiting" | "ended";
 /** Answers to the questions after the start. */
 export type Rating = Pick<Extract<RunEvent, { kind: "rating" }>, "ready" | "first" | "note">;
 
+/** A run as it stands after its presses. Times in milliseconds since the epoch. */
 export interface RunState {
   status: RunStatus;
   /** Index of the drill under way; the number of drills when all are over. */
@@ -62,6 +64,7 @@ export interface RunState {
 
 /** So many drills can be put in, and so many re-fits made, in one run: beyond any day, and what keeps a replay short. Custom. */
 export const MOST_INSERTED = 200;
+/** So many re-fits can be made in one run. Custom. */
 export const MOST_REFITS = 500;
 
 /** So many presses can be taken back. */
