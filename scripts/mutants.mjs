@@ -8,6 +8,9 @@ import { main, Stop, say } from "./lib/say.mjs";
 
 const jest = inRoot("node_modules", ".bin", "jest");
 
+/** Far longer than the tests of a room take, milliseconds. */
+const LONGEST = 60_000;
+
 /** Runs a room's tests; resolves to whether they pass. Generated tests are fewer than otherwise: many mutants are tried. */
 function passes({ project, tests }, mutant) {
   const args = ["--selectProjects", project, "--testPathPattern", tests, "--bail", "--silent", "-w", "1"];
@@ -17,8 +20,13 @@ function passes({ project, tests }, mutant) {
       stdio: "ignore",
       env: { ...process.env, RUNS: "300", ...(mutant ? { MUTANT: JSON.stringify(mutant) } : {}) },
     });
+    // A line that goes on for ever is noticed, too.
+    const timer = setTimeout(() => child.kill("SIGKILL"), mutant ? LONGEST : 0x7fffffff);
     child.on("error", reject);
-    child.on("exit", (code) => resolve(code === 0));
+    child.on("exit", (code) => {
+      clearTimeout(timer);
+      resolve(code === 0);
+    });
   });
 }
 
@@ -39,15 +47,21 @@ main(async () => {
   let missed = 0;
   let total = 0;
   for (const name of rooms) {
-    if (!all.includes(name)) throw new Stop(`There is no list of mutants for ${name}.`, `There are ${all.join(", ")}.`);
+    if (!all.includes(name))
+      throw new Stop(`There is no list of mutants for ${name}.`, `There are ${all.join(", ")}.`);
     const room = (await import(`./mutants/${name}.mjs`)).default;
-    if (!(await passes(room))) throw new Stop(`The tests of ${name} do not pass as they are.`, "Mend them first.");
+    if (!(await passes(room)))
+      throw new Stop(`The tests of ${name} do not pass as they are.`, "Mend them first.");
     const survived = [];
-    await each(room.mutants, Math.max(1, availableParallelism()), async ([what, file, from, to, tests = room.tests]) => {
-      const stands = readFileSync(inRoot(file), "utf8").includes(from);
-      if (!stands || (await passes({ ...room, tests }, { file, from, to })))
-        survived.push(`  ${stands ? "not noticed" : "reads otherwise"}: ${what} (${file})`);
-    });
+    await each(
+      room.mutants,
+      Math.max(1, availableParallelism()),
+      async ([what, file, from, to, tests = room.tests]) => {
+        const stands = readFileSync(inRoot(file), "utf8").includes(from);
+        if (!stands || (await passes({ ...room, tests }, { file, from, to })))
+          survived.push(`  ${stands ? "not noticed" : "reads otherwise"}: ${what} (${file})`);
+      },
+    );
     say(`${name}: ${room.mutants.length - survived.length} of ${room.mutants.length} noticed`);
     for (const line of survived) say(line);
     missed += survived.length;

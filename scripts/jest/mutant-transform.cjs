@@ -8,7 +8,8 @@ module.exports = {
   createTransformer(options) {
     const plain = babelJest.createTransformer(options);
     const { file, from, to } = JSON.parse(process.env.MUTANT);
-    const broken = (source, filename) => (filename.endsWith(`/${file}`) ? source.replace(from, () => to) : source);
+    const broken = (source, filename) =>
+      filename.endsWith(`/${file}`) ? source.replace(from, () => to) : source;
     return {
       ...plain,
       process: (source, filename, how) => plain.process(broken(source, filename), filename, how),

@@ -136,3 +136,20 @@ it("says how many tries it takes on average: one hit at one in two takes two, th
   // Over after two tries whatever was hit: one try by half of the chances, else two.
   expect(meanTries({ kind: "total" }, 1, 0.5, 2)).toBeCloseTo(1.5, 9);
 });
+
+it("that hardly ever opens takes the cap, for each of two in turn", () => {
+  const dose: GateDose = {
+    kind: "gate",
+    rule: { kind: "total" },
+    hits: { floor: 5, ideal: 5, ceiling: 5 },
+    chancePercent: 5,
+    secondsEach: 10,
+    restSeconds: 0,
+    surePercent: 99,
+    capSeconds: 60,
+    sides: "one",
+  };
+  expect(gateLevels(dose).map((l) => l.seconds)).toEqual([60]);
+  const inTurn = { ...dose, partner: { mode: "alternating" as const, changeoverSeconds: 0 } };
+  expect(gateLevels(inTurn).map((l) => l.seconds)).toEqual([120]);
+});

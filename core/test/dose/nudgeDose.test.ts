@@ -17,3 +17,11 @@ it("stops where a dose would be none", () => {
   for (let i = 0; i < 9; i++) dose = nudgeDose(dose, -1);
   expect(words(dose)).toContain("1 attempt");
 });
+
+it("leaves a dose that could not be", () => {
+  const gate = { ...firstDose("gate"), rule: { kind: "of" as const, window: 4 } } as Parameters<
+    typeof nudgeDose
+  >[0];
+  // Four hits are all that four tries looked back on can be.
+  expect(nudgeDose(gate, 1)).toBe(gate);
+});

@@ -8,7 +8,7 @@ import { circuitFault, groupIntoCircuit as groupWith } from "../../src/plan/edit
 import { duplicateItems as duplicateItemsWith } from "../../src/plan/edit/duplicateItems";
 import { moveItem, moveItems } from "../../src/plan/edit/moveItems";
 import { canSplit, splitItem as splitItemWith } from "../../src/plan/edit/split";
-import { emptyPlan, type PlanBody, planBodySchema } from "../../src/plan/plan";
+import { emptyPlan, MOST_DRILLS, type PlanBody, planBodySchema } from "../../src/plan/plan";
 import type { Phase } from "../../src/words/phase";
 import { anyId } from "../made/ids";
 
@@ -168,4 +168,28 @@ it("makes a circuit of drills whose names end in emoji that can be saved", () =>
   );
   expect(circuit.items).toHaveLength(1);
   expect(planBodySchema.parse(circuit)).toEqual(circuit);
+});
+
+it("takes no more drills than a plan holds", () => {
+  const full = build(
+    ...Array.from({ length: MOST_DRILLS - 1 }, (_, i) => [`d${i}`, "raise"] as [string, Phase]),
+  );
+  const [first, second] = full.items.map((i) => i.id) as [string, string];
+  expect(duplicateItems(full, [first]).items).toHaveLength(MOST_DRILLS);
+  expect(duplicateItems(full, [first, second])).toBe(full);
+});
+
+it("makes a circuit as hard as its hardest drill, and splits it into all its rounds", () => {
+  const body = build(["easy", "raise"], ["hard", "raise"]);
+  const items = body.items.map((item, i) => ({ ...item, intensity: [20, 70][i] as number }));
+  const circuit = groupIntoCircuit(
+    { ...body, items },
+    items.map((i) => i.id),
+  );
+  const [made] = circuit.items;
+  expect(made?.intensity).toBe(70);
+  const dose = { ...made?.dose, rounds: { floor: 1, ideal: 3, ceiling: 3 } } as Drill["dose"];
+  const [first] = splitItem(changeItem(circuit, made?.id ?? "", { dose }), made?.id ?? "").items;
+  // The drill was 120 s: three rounds of it.
+  expect(first?.dose).toMatchObject({ kind: "time", seconds: { floor: 120, ideal: 360, ceiling: 360 } });
 });

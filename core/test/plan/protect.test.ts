@@ -72,3 +72,15 @@ it("a circle that begins elsewhere is not held against a drill that leads into i
   expect(linkFault(shelfDrill("c", { easier: "a" }), shelf)).toBeNull();
   expect(linkFault(shelf[0] as never, shelf)?.path).toEqual(["easier"]);
 });
+
+it("no drill is its own alternative, and none names what is not on the shelf", () => {
+  const shelf = [shelfDrill("a", {})];
+  expect(linkFault(shelfDrill("a", { instead: "a" }), shelf)).toMatchObject({
+    path: ["instead"],
+    message: expect.stringContaining("its own alternative"),
+  });
+  expect(linkFault(shelfDrill("a", { harder: "z" }), shelf)).toMatchObject({
+    path: ["harder"],
+    message: expect.stringContaining("not on the shelf"),
+  });
+});

@@ -260,7 +260,7 @@ beforeAll(() => {
   cases = [
     ...sample(anyHardDay(3), 500),
     ...sample(anyDay(3), 700),
-    ...sample(anyLimitedDay(3), 500),
+    ...sample(anyLimitedDay(3), 800),
     ...sample(anyDay(2), 2000),
   ].map(([{ plan, day }, tens]) => {
     const available = tens * GRID;
@@ -270,7 +270,7 @@ beforeAll(() => {
 
 /** Cases in which totals are limited. */
 const limitedCases = () =>
-  cases.filter((c) => c.plan.limits !== undefined || c.plan.wait.times).slice(0, 700);
+  cases.filter((c) => c.plan.limits !== undefined || c.plan.wait.times).slice(0, 1200);
 
 /** The solver with one line of one of its files changed. */
 function mutated([, file, from, to]: Mutant): typeof Problem & typeof Solve {

@@ -60,3 +60,18 @@ it("refuses, with the path, windows that overlap and places that are not there",
   ]);
   expect(pathsOf(onIce(early))).toEqual([]);
 });
+
+it("knows each place once, no two windows of it at one time, and no place that is not there", () => {
+  const wrong = (more: object) =>
+    fitContextSchema.safeParse({ places: [{ name: "Ice" }, { name: "Hall" }], ...more }).error?.issues[0]
+      ?.path;
+  expect(wrong({})).toBeUndefined();
+  expect(wrong({ places: [{ name: "Ice" }, { name: " ICE " }] })).toEqual(["places", 1, "name"]);
+  const windows = [
+    { fromSeconds: -900, toSeconds: -600 },
+    { fromSeconds: -1200, toSeconds: -899 },
+  ];
+  expect(wrong({ places: [{ name: "Ice", windows }] })).toEqual(["places", 0, "windows", 0, "fromSeconds"]);
+  expect(wrong({ startPlace: "Moon" })).toEqual(["startPlace"]);
+  expect(wrong({ travel: [{ from: "Ice", to: "Moon", seconds: 60 }] })).toEqual(["travel", 0, "to"]);
+});

@@ -119,7 +119,8 @@ function gateSeconds(dose: GateDose, tries: number | null): number {
   const cap = inTurn ? 2 * capSeconds : capSeconds;
   const played = (bouts: number) =>
     secondsOf({ bouts, boutSeconds, restSeconds }, inTurn ? partner : undefined);
-  const side = tries === null ? cap : Math.min(cap, played(tries));
+  // So many tries fit under the cap, so that it is never passed.
+  const side = tries === null ? cap : played(tries);
   const all = { bouts: 1, boutSeconds: side * sideCount(dose.sides), restSeconds: 0 };
   return secondsOf(all, inTurn ? undefined : partner);
 }
