@@ -3,6 +3,7 @@ import { watch } from "node:fs";
 import path from "node:path";
 import { setTimeout as sleep } from "node:timers/promises";
 import { ensureBuilt } from "./lib/build.mjs";
+import { buildCommandLine } from "./lib/buildCommandLine.mjs";
 import { claim } from "./lib/claim.mjs";
 import { run } from "./lib/command.mjs";
 import { ensurePackages } from "./lib/install.mjs";
@@ -115,6 +116,7 @@ main(async () => {
       await cluster.start();
       cluster.onExit = () => recover("The database", () => cluster.start());
     }
+    await buildCommandLine();
     if (!dev) await ensureBuilt();
     if (ending) return;
     server = new ServerProcess({
