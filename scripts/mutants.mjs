@@ -18,7 +18,7 @@ function passes({ project, tests }, mutant) {
     const child = spawn(jest, args, {
       cwd: root,
       stdio: "ignore",
-      env: { ...process.env, RUNS: "300", ...(mutant ? { MUTANT: JSON.stringify(mutant) } : {}) },
+      env: { ...process.env, RUNS: "1500", ...(mutant ? { MUTANT: JSON.stringify(mutant) } : {}) },
     });
     // A line that goes on for ever is noticed, too.
     const timer = setTimeout(() => child.kill("SIGKILL"), mutant ? LONGEST : 0x7fffffff);

@@ -303,7 +303,7 @@ const mutants = [
 const TESTS = {
   log: "(run/run|proof/replay)",
   steps: "(run/(run|refit)|proof/replay|dose/doseParts|ladder/|plan/kit)",
-  live: "run/(run|wait|cues|startMoves)",
+  live: "run/",
   refit: "run/refit",
 };
 
