@@ -302,7 +302,7 @@ const mutants = [
 
 const TESTS = {
   log: "(run/run|proof/replay)",
-  steps: "(run/(run|refit)|proof/replay|dose/doseParts|ladder/|plan/kit)",
+  steps: "(run/|proof/replay|dose/doseParts|ladder/|plan/kit)",
   live: "run/",
   refit: "run/refit",
 };

@@ -95,7 +95,7 @@ export const anyRun: fc.Arbitrary<{ plan: RunPlan; events: RunEvent[] }> = fc
         refit: { drills: refit, waitSeconds: which, line: "", ...(named ? { until: iso(200 + which) } : {}) },
         "start-moved": { startsAt: iso(3600 + which) },
         clock: { aheadSeconds: which },
-        rating: { ready: (which % 5) + 1, first: "", note: "" },
+        rating: { ready: (which % 5) + 1, first: `f${which}`, note: `n${which}` },
         pulse: { everySeconds: 5, rates: [120] },
       };
       const of = named && /^(done|skip|extend|back|hit|miss)$/.test(kind) ? { of: key } : {};

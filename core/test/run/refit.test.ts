@@ -196,6 +196,43 @@ describe("what a re-fit keeps", () => {
     expect(coming(run, undone, again).map((d) => d.name)).toEqual(["Breath", "Lunges", "Skips"]);
   });
 
+  it("a ladder asks for as many rungs as are still missing of its least", () => {
+    const plan = planOf([{ ...ladder, dose: { ...ladder.dose, leastRungs: 3 } as PlanItem["dose"] }]);
+    const run = runOf(plan, 400);
+    const left = (...events: RunEvent[]) => {
+      const items = remainderOf(run, runState(run, [press("begin", 300), ...events]), before(200))?.plan
+        .items;
+      const dose = items?.find((item) => item.id === ladder.id)?.dose;
+      return dose?.kind === "ladder" ? [dose.rungs.length, dose.leastRungs] : null;
+    };
+    // Of the rungs that there are the first is under way; the last one is not asked for twice.
+    expect(left()).toEqual([rungs.length - 1, Math.min(rungs.length - 1, 2)]);
+    expect(left(press("done", 250))).toEqual([rungs.length - 2, 1]);
+  });
+
+  it("what is under way owes its rest, and a wait under way what is left of its least", () => {
+    const lunges = drill("Lunges", {
+      ...reps(1),
+      restAfter: { kind: "times", times: 2 },
+      priority: "essential",
+    });
+    const plan = planOf([lunges, drill("Skips", { priority: "essential" })]);
+    const run = runOf(plan, 400);
+    const current = remainderOf(run, runState(run, [press("begin", 300)]), before(295))?.plan.items[0];
+    // Ten repetitions of 3 s, twice that.
+    expect(current?.restAfter).toEqual({ kind: "seconds", seconds: 60 });
+    const resting = runState(run, [press("begin", 300), press("done", 270)]);
+    expect(resting.splits[resting.index]?.drill.wait?.leastSeconds).toBe(60);
+    // 20 s into it 40 s are left, and 30 s that were added.
+    expect(remainderOf(run, resting, before(250))?.availableSeconds).toBe(210);
+    const longer = runState(run, [
+      press("begin", 300),
+      press("done", 270),
+      press("extend", 260, { seconds: 30 }),
+    ]);
+    expect(remainderOf(run, longer, before(250))?.availableSeconds).toBe(180);
+  });
+
   it("the log of a long run stays small", () => {
     const items = Array.from({ length: 60 }, (_, i) => ({
       ...drill("x", {

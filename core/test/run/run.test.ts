@@ -37,6 +37,21 @@ it("freezes a fit into a valid run, without the drills left out", () => {
   expect(short.drills.map((d) => [d.name, d.plannedSeconds])).toEqual([["b", 30]]);
 });
 
+it("waits before the start as the fit does, also where the last drill is left out, and sums up no waits", () => {
+  const body = planOf([drill("laps"), drill("skips", { priority: "extra" })], {
+    wait: { leastSeconds: 120, longestSeconds: 600 },
+  });
+  const short = fitPlan(body, 170);
+  expect(short.placements.at(-1)).toMatchObject({ verdict: "left-out" });
+  const made = runPlanOf(short, startsAt);
+  expect([made.drills.length, made.waitSeconds]).toEqual([1, short.waitSeconds]);
+  const waits = {
+    ...plan,
+    drills: plan.drills.map((d, i) => (i === 1 ? { ...d, wait: { leastSeconds: 60 } } : d)),
+  };
+  expect(runSummary(waits, [])).toMatchObject({ drills: 2, plannedSeconds: 120 });
+});
+
 it("keeps of each step what drill it came from, and what it was like that day", () => {
   const drillId = "99999999-9999-4999-8999-999999999999";
   const hops = drill("hops", { drillId, details: { ...noDetails(), flags: ["explosive"] } });
