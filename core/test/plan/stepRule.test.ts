@@ -1,5 +1,8 @@
+import { firstDose } from "../../src/dose/kinds/plainDose";
+import { firstLadder } from "../../src/dose/ladder/firstLadder";
 import { steepSteps, stepAllowed, stepFindings } from "../../src/plan/stepRule";
 import { drill } from "../made/generate";
+import { anyId } from "../made/ids";
 
 const rung = (name: string, intensity: number) => drill(name, { phase: "technical", intensity });
 
@@ -33,4 +36,16 @@ it("says of each what is left out and what to do, about the drill that is steppe
   ]);
   expect(stepFindings(items, 20)[0]?.words).toMatch(/^30 points up from Waltz jump, more than the 20 /);
   expect(stepFindings(items, 30)).toEqual([]);
+});
+
+it("names a step between the rungs of one ladder", () => {
+  const { rungs, ...dose } = firstLadder(firstDose("attempts"), anyId);
+  const efforts = [20, 60];
+  const ladder = {
+    ...rung("Jumps", 60),
+    dose: { ...dose, rungs: rungs.map((r, i) => ({ ...r, intensity: efforts[i] as number })), leastRungs: 1 },
+  };
+  expect(steepSteps([ladder], 40)).toEqual([]);
+  expect(steepSteps([ladder], 39)).toEqual([{ fromId: ladder.id, toId: ladder.id, rise: 40 }]);
+  expect(stepFindings([ladder], 39)[0]?.words).toMatch(/^A step of this ladder rises by 40 points/);
 });
