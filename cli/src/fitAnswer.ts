@@ -5,6 +5,7 @@ import {
   type Fit,
   type FitFile,
   fitAt,
+  fitTimeline,
   idleLine,
   profileAt,
   whyNot,
@@ -76,9 +77,16 @@ export function fitAnswer(file: FitFile): FitAnswer {
       change: reasons.get(p.item.id)?.change ?? null,
       reason: reasons.get(p.item.id)?.reason ?? null,
     })),
-    idle: fit.idle.map((i) => ({ fromSeconds: i.fromSeconds, toSeconds: i.toSeconds, why: idleLine(i) })),
+    idle: idleOf(fit),
     remarks: remarks.map(({ code, where, words }) => ({ code, path: pathText(where), words })),
   };
+}
+
+/** Time between drills and before the start; none where there is no drill. */
+function idleOf(fit: Fit): FitAnswer["idle"] {
+  return fitTimeline(fit)
+    .filter((s) => s.kind === "idle" && s.itemId !== "")
+    .map((s) => ({ fromSeconds: s.fromSeconds, toSeconds: s.toSeconds, why: idleLine(s) }));
 }
 
 function momentsOf(needs: Explanation["needs"]): FitAnswer["lastMoments"] {

@@ -8,3 +8,4 @@ export { idleLine } from "./fit/idle";
 export { type FitProfile, type ProfileTable, profileAt, profileTable, tableAt } from "./fit/profile";
 export { type FitFile, fitFileSchema, readFitFile } from "./formats/fitFile";
 export { type Refit, refitRun } from "./run/refit/refit";
+export { fitTimeline } from "./timeline/fitTimeline";

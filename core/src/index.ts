@@ -53,7 +53,7 @@ export { type Circumstances, obstacleTo } from "./fill/input/usable";
 export type { NamedCulprit } from "./fit/culprit";
 export { type GivenUp, givenUpLine } from "./fit/explain/explain";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
-export { type Idle, type IdleReason, idleLine } from "./fit/idle";
+export { idleLine } from "./fit/idle";
 export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";
 export { lostLabels } from "./ladder/lostLabels";
 export { type Coverage, coldOf, coverageOf } from "./plan/coverage";
@@ -107,6 +107,8 @@ export {
   type ZonedInstant,
   zonedInstant,
 } from "./time/zone";
+export { fitTimeline } from "./timeline/fitTimeline";
+export { idleBefore, type Segment, waitBeforeStart } from "./timeline/segment";
 export { type FitContext, fitContextSchema, LONGEST_DAY, openDay } from "./venue/context";
 export { contextOf, type DayFacts, type DayOf } from "./venue/contextOf";
 export type { Venue, VenuePlace, VenueWindow } from "./venue/venue";

@@ -1,14 +1,16 @@
 import {
   type Fit,
   type FitContext,
+  fitTimeline,
   formatMinus,
-  type Idle,
   idleLine,
   type NamedCulprit,
   type Placement,
   type PlanBody,
+  type Segment,
   spokenLength,
   steepSteps,
+  waitBeforeStart,
 } from "@tonodrome/core";
 import { createContext, memo, type ReactNode, useContext, useMemo } from "react";
 import { StairMarkLines } from "./StairMarkLines";
@@ -115,8 +117,9 @@ export const ShownStrip = memo(function ShownStrip({ id }: { id: string }) {
 });
 
 /** The wait before the start: bare paper, as high as it is long. */
-function Wait({ fit: { idle, waitSeconds, waitOverSeconds } }: { fit: Fit }) {
-  const last = idle.find((i) => i.toSeconds === 0);
+function Wait({ fit }: { fit: Fit }) {
+  const { waitSeconds, waitOverSeconds } = fit;
+  const last = waitBeforeStart(fitTimeline(fit));
   const seconds = last ? -last.fromSeconds : waitSeconds;
   if (seconds === 0) return null;
   return (
@@ -132,7 +135,7 @@ function Wait({ fit: { idle, waitSeconds, waitOverSeconds } }: { fit: Fit }) {
 }
 
 /** What makes the wait what it is, where that is more than the coach's own wish. */
-function why(idle: Idle | undefined): string {
+function why(idle: Segment | undefined): string {
   const reasons = idle?.reasons.filter((r) => r.kind !== "wait" && r.kind !== "point") ?? [];
-  return idle && reasons.length > 0 ? `: ${idleLine({ ...idle, reasons })}` : "";
+  return idle && reasons.length > 0 ? `: ${idleLine({ reasons })}` : "";
 }

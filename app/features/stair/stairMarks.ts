@@ -1,10 +1,12 @@
 import {
   type Fit,
   type FitContext,
+  fitTimeline,
   formatMinus,
-  type Idle,
+  idleBefore,
   idleLine,
   type NamedCulprit,
+  type Segment,
   wordKey,
 } from "@tonodrome/core";
 
@@ -61,6 +63,7 @@ export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit 
     }
     return marks;
   };
+  const timeline = fitTimeline(fit);
   let here = "";
   for (const { item, level, beginSeconds } of fit.placements) {
     const at = context.places.findIndex((p) => sameName(p.name, item.place));
@@ -75,8 +78,7 @@ export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit 
       if (here && sameName(here, item.place)) windowed.set(item.id, windows.length > 0);
       continue;
     }
-    const gap = fit.idle.find((i) => i.toSeconds === beginSeconds);
-    const marks: Mark[] = [...idleMark(gap), ...pointsUntil(beginSeconds)];
+    const marks: Mark[] = [...idleMark(idleBefore(timeline, item.id)), ...pointsUntil(beginSeconds)];
     const place = context.places[at];
     if (place) {
       windowed.set(item.id, place.windows.length > 0);
@@ -94,12 +96,12 @@ export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit 
   return { above, windowed, below: pointsUntil(1) };
 }
 
-function idleMark(idle: Idle | undefined): Mark[] {
+function idleMark(idle: Segment | undefined): Mark[] {
   // Fixed points are drawn as lines of their own.
   const reasons = idle?.reasons.filter((r) => r.kind !== "point") ?? [];
   if (!idle || (reasons.length === 0 && idle.reasons.length > 0)) return [];
   const { fromSeconds, toSeconds } = idle;
-  const words = idleLine({ fromSeconds, toSeconds, reasons });
+  const words = idleLine({ reasons });
   return [{ kind: "idle", atSeconds: fromSeconds, seconds: toSeconds - fromSeconds, words }];
 }
 

@@ -23,7 +23,7 @@ export type IdleReason =
 export interface Idle {
   fromSeconds: number;
   toSeconds: number;
-  reasons: IdleReason[];
+  reasons: readonly IdleReason[];
 }
 
 /** The gaps between what is done, and before the start, each with what makes it. */
@@ -75,7 +75,7 @@ function placeAfter({ drills, startPlace }: FitProblem, steps: readonly SolvedSt
 }
 
 /** Why nothing is done for a while, in a line. */
-export function idleLine({ reasons }: Idle): string {
+export function idleLine({ reasons }: Pick<Idle, "reasons">): string {
   return reasons.map(idleWords).join(", ") || "waiting for what comes next";
 }
 

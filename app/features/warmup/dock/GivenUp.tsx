@@ -1,4 +1,11 @@
-import { type Fit, type GivenUp as Given, PRIORITIES, type Priority, spokenLength } from "@tonodrome/core";
+import {
+  type Fit,
+  fitTimeline,
+  type GivenUp as Given,
+  PRIORITIES,
+  type Priority,
+  spokenLength,
+} from "@tonodrome/core";
 import type { Explanation, Trade } from "@tonodrome/core/fitting";
 import { useState } from "react";
 import { Text, View } from "react-native";
@@ -132,9 +139,9 @@ function Moments({ needs }: { needs: Explanation["needs"] }) {
 }
 
 function Summary({ fit, culprit }: { fit: Fit; culprit: string | null }) {
-  const idle = fit.idle
-    .filter((i) => i.toSeconds < 0)
-    .reduce((sum, i) => sum + i.toSeconds - i.fromSeconds, 0);
+  const idle = fitTimeline(fit)
+    .filter((s) => s.kind === "idle" && s.toSeconds < 0)
+    .reduce((sum, s) => sum + s.toSeconds - s.fromSeconds, 0);
   const lines = [
     `${spokenLength(fit.workSeconds)} of drills, ${idle > 0 ? `${spokenLength(idle)} between them, ` : ""}${spokenLength(fit.waitSeconds)} of wait.`,
     fit.spareSeconds >= NOTABLE ? `${spokenLength(fit.spareSeconds)} to spare: begin that much later.` : "",

@@ -1,4 +1,5 @@
-import { elapsedSeconds, type RunState, type Split } from "../log/runState";
+import { elapsedSeconds, type RunState } from "../log/runState";
+import { endOfSteps, remainingOf } from "./runTimeline";
 
 /** Everything on the running screen that depends on the moment. Seconds. */
 export interface RunClock {
@@ -22,46 +23,16 @@ export interface RunClock {
  * @param now milliseconds since the epoch, already corrected to the server's clock
  */
 export function runClock(state: RunState, now: number): RunClock {
-  const current = state.splits[state.index];
   const elapsed = elapsedSeconds(state, now);
-  const remaining = current ? remainingOf(current, elapsed, now) : 0;
-  const untilStart = (state.startsAt - now) / 1000;
+  const remaining = remainingOf(state, now);
   const length = elapsed + Math.max(0, remaining);
   return {
     elapsed,
     remaining,
-    filled: current && length > 0 ? Math.min(1, elapsed / length) : 0,
-    untilStart,
-    ahead: isOpen(state) ? (state.startsAt - endOf(state, now, remaining)) / 1000 - state.waitSeconds : 0,
+    filled: length > 0 ? Math.min(1, elapsed / length) : 0,
+    untilStart: (state.startsAt - now) / 1000,
+    ahead: isOpen(state) ? -endOfSteps(state, now) - state.waitSeconds : 0,
   };
 }
 
 const isOpen = ({ status }: RunState) => status === "ready" || status === "under-way";
-
-/**
- * What is left of the step under way, seconds: negative when it runs over. A wait for a time ends by the clock, also while
- * the run is on hold, but it is never shorter than its least.
- */
-function remainingOf(
-  { drill: { wait }, plannedSeconds, extendedSeconds }: Split,
-  elapsed: number,
-  now: number,
-): number {
-  if (!wait?.until) return plannedSeconds + extendedSeconds - elapsed;
-  return Math.max(wait.leastSeconds - elapsed, (Date.parse(wait.until) - now) / 1000) + extendedSeconds;
-}
-
-/** When the last step would be over, milliseconds since the epoch. */
-function endOf({ splits, index, status }: RunState, now: number, remaining: number): number {
-  let at = now;
-  splits.forEach(({ drill, outcome, plannedSeconds }, i) => {
-    if (status === "under-way" && i === index) at += Math.max(0, remaining) * 1000;
-    else if (outcome === "pending" && i >= index) at = afterStep(drill.wait, at, plannedSeconds);
-  });
-  return at;
-}
-
-function afterStep(wait: Split["drill"]["wait"], at: number, plannedSeconds: number): number {
-  if (!wait) return at + plannedSeconds * 1000;
-  return Math.max(at + wait.leastSeconds * 1000, wait.until ? Date.parse(wait.until) : 0);
-}

@@ -1,9 +1,7 @@
+import type { DrillOutcome } from "../../words/drillOutcome";
 import { gateTally, type Try } from "../steps/gateTally";
 import { type RunDrill, type RunPlan, stepKey } from "../steps/runPlan";
 import type { RunEvent } from "./runEvent";
-
-/** What became of a step so far. */
-export type DrillOutcome = "pending" | "under-way" | "done" | "skipped";
 
 /** What became of one step of a run. */
 export interface Split {
