@@ -11,14 +11,17 @@ const jest = inRoot("node_modules", ".bin", "jest");
 /** Far longer than the tests of a room take, milliseconds. */
 const LONGEST = 60_000;
 
+/** Generated cases for one broken line, unless its list says otherwise: as many as tell them apart. */
+const RUNS = 1500;
+
 /** Runs a room's tests; resolves to whether they pass. Generated tests are fewer than otherwise: many mutants are tried. */
-function passes({ project, tests }, mutant) {
+function passes({ project, tests, runs = RUNS }, mutant) {
   const args = ["--selectProjects", project, "--testPathPattern", tests, "--bail", "--silent", "-w", "1"];
   return new Promise((resolve, reject) => {
     const child = spawn(jest, args, {
       cwd: root,
       stdio: "ignore",
-      env: { ...process.env, RUNS: "1500", ...(mutant ? { MUTANT: JSON.stringify(mutant) } : {}) },
+      env: { ...process.env, RUNS: String(runs), ...(mutant ? { MUTANT: JSON.stringify(mutant) } : {}) },
     });
     // A line that goes on for ever is noticed, too.
     const timer = setTimeout(() => child.kill("SIGKILL"), mutant ? LONGEST : 0x7fffffff);

@@ -8,9 +8,9 @@ import { NavigationRoute, registerRoute } from "workbox-routing";
  */
 
 /** Every file of the build and its revision; the build puts them here. */
-declare const __FILES__: { url: string; revision: string | null }[];
+declare const self: { __WB_MANIFEST: { url: string; revision: string | null }[] };
 
-precacheAndRoute(__FILES__);
+precacheAndRoute(self.__WB_MANIFEST);
 cleanupOutdatedCaches();
 
 /** Addresses of the server's own. */

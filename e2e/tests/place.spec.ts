@@ -80,7 +80,7 @@ test("a data folder says where its database is, keeps its password, and moves as
   expect(secretOf(elsewhere)).toBe(secret);
 });
 
-test("a folder of an earlier release, which did not write it down, is found", async () => {
+test("a folder whose note of where its database is was lost is found", async () => {
   await filled();
   rmSync(path.join(home, "cluster-place"));
   await stillThere();

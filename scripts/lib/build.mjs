@@ -10,7 +10,7 @@ import { Stop, say } from "./say.mjs";
 const DIST = inRoot("app", "dist");
 const MARK = path.join(DIST, ".sources");
 /** Files named by their content's hash. */
-const HASHED = /[\\/]_expo[\\/]static[\\/]|[.-][0-9a-f]{32}\./;
+const HASHED = /^_expo\/static\/|[.-][0-9a-f]{32}\./;
 
 /** Exports the web application when its sources are not the ones it was last built from. */
 export async function ensureBuilt() {
@@ -42,27 +42,35 @@ export async function ensureBuilt() {
 
 /** What keeps the application on the device, with the list of every file it is made of. */
 async function addServiceWorker(dir) {
-  const { build } = await import("esbuild");
-  const kept = [...files(dir)].filter(
-    (file) => !/\.(map|txt)$/.test(file) && !/[\\/]metadata\.json$/.test(file),
-  );
-  const list = kept.map((file) => ({
-    url: `/${path.relative(dir, file).split(path.sep).join("/")}`,
-    // Files named by their content need no revision.
-    revision: HASHED.test(file)
-      ? null
-      : createHash("sha256").update(readFileSync(file)).digest("hex").slice(0, 16),
-  }));
+  const [{ build }, { injectManifest }] = await Promise.all([import("esbuild"), import("workbox-build")]);
+  const bare = path.join(dir, "sw.bare.js");
   await build({
     entryPoints: [inRoot("app", "sw", "serviceWorker.ts")],
-    outfile: path.join(dir, "sw.js"),
+    outfile: bare,
     bundle: true,
     minify: true,
     target: "es2022",
-    define: { __FILES__: JSON.stringify(list), "process.env.NODE_ENV": '"production"' },
+    define: { "process.env.NODE_ENV": '"production"' },
     logLevel: "error",
   });
+  const { warnings } = await injectManifest({
+    swSrc: bare,
+    swDest: path.join(dir, "sw.js"),
+    globDirectory: dir,
+    globPatterns: ["**/*"],
+    globIgnores: ["**/*.{map,txt}", "**/metadata.json", "sw*.js"],
+    // Files named by their content need no revision.
+    dontCacheBustURLsMatching: HASHED,
+    maximumFileSizeToCacheInBytes: LARGEST,
+    modifyURLPrefix: { "": "/" },
+  });
+  rmSync(bare);
+  // A file that is left out would be missing without a network.
+  if (warnings.length > 0) throw new Stop(warnings.join(" "), "Make the file smaller, or allow for it.");
 }
+
+/** Far above any file of the application, bytes. */
+const LARGEST = 20_000_000;
 
 function sourcesHash() {
   const hash = createHash("sha256");

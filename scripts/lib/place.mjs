@@ -69,7 +69,7 @@ export function notePlace(home, dir) {
   renameSync(fresh, noteOf(home));
 }
 
-/** Where the files of a folder that an earlier release made are: it did not write it down. */
+/** Where the files of a folder are whose note of it is gone. */
 function unnoted(home) {
   const mark = createHash("sha256").update(home).digest("hex").slice(0, 12);
   const found = [path.join(home, "postgres"), path.join(ELSEWHERE, mark, "postgres")].filter(

@@ -192,15 +192,6 @@ export class Cluster {
       else await ask(`ALTER DATABASE ${DATABASE} OWNER TO ${APP}`);
       await ask(`REVOKE ALL ON DATABASE ${DATABASE} FROM PUBLIC`);
     });
-    // Made by an earlier release, in which the application was the superuser.
-    await askDatabase(this.adminUrl(DATABASE), async (ask) => {
-      const strangers = await ask(
-        `SELECT c.oid::regclass::text AS name FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace
-          WHERE n.nspname = 'public' AND c.relkind IN ('r', 'p') AND c.relowner <> $1::regrole`,
-        [APP],
-      );
-      for (const { name } of strangers) await ask(`ALTER TABLE ${name} OWNER TO ${APP}`);
-    });
   }
 
   async stop() {

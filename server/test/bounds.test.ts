@@ -5,7 +5,6 @@ import {
   clubHeadSchema,
   clubRecordSchema,
   MOST,
-  oldClubFileSchema,
   runEventsInputSchema,
 } from "@tonodrome/core/api";
 import { starterShelfSchema } from "@tonodrome/core/starter";
@@ -50,7 +49,6 @@ function inputs(): Found[] {
   const roots: [string, z.ZodType][] = [
     ["club file head", clubHeadSchema],
     ["club file record", clubRecordSchema],
-    ["old club file", oldClubFileSchema],
     ["starter file", starterShelfSchema],
   ];
   for (const { method, url, schema } of server.app.routeTable) {

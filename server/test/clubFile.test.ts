@@ -176,7 +176,7 @@ describe("refuses, and changes nothing,", () => {
   const press = (at: string) => ({ id: ID, kind: "begin", at });
   const presses = (...events: object[]) => ({ record: "presses", runId: ID, events });
   it.each<[string, string, string | null, string]>([
-    ["another version", textOf([{ ...HEAD, version: 4 }]), "version", "versions 1 to 3"],
+    ["another version", textOf([{ ...HEAD, version: 4 }]), "version", "version 3"],
     ["another program's file", textOf([{ ...HEAD, format: "other" }]), "lines.1.format", "not an export"],
     ["what is no JSON", "hello", null, "not JSON"],
     ["nothing", "", "", "nothing in the file"],
@@ -257,45 +257,6 @@ describe("refuses, and changes nothing,", () => {
     expect([403, 404]).toContain(answer.statusCode);
     expect((await people.owner.ask("GET", "/api/:club/athletes")).body.athletes).toEqual([]);
   });
-});
-
-it("reads files of versions 1 and 2, from before a file was lines", async () => {
-  const { people, clubId, ids } = await fullClub(server);
-  await people.owner.ask("PUT", `/api/:club/plans/${ids.plan}`, { version: 1, body: planBody("Laps") });
-  const event = { id: ID, kind: "begin", at: "2026-06-01T12:00:00.000Z" };
-  await people.owner.ask("POST", `/api/:club/runs/${ids.run}/events`, { events: [event] });
-  const lines = linesOf(await exported(people.owner, clubId));
-  const bare = ({ record: _, ...rest }: Line) => rest;
-  const old = {
-    ...lines[0],
-    version: 2,
-    athletes: of(lines, "athlete").map(bare),
-    drills: of(lines, "drill").map(bare),
-    events: of(lines, "event").map(bare),
-    templates: of(lines, "template").map(bare),
-    starts: of(lines, "start").map((s) => ({
-      ...bare(s),
-      plan: { ...(s.plan as Line), edits: of(lines, "edit").map(({ planId: _, ...e }) => bare(e)) },
-    })),
-    runs: of(lines, "run").map((r) => ({ ...bare(r), events: [event] })),
-  };
-  const second = await emptyClub();
-  // However it is laid out.
-  expect((await read(second.person, second.clubId, JSON.stringify(old, null, 2))).json()).toEqual({
-    done: true,
-  });
-  expect(linesOf(await exported(second.person, second.clubId))).toEqual(lines);
-
-  const { events: _, templates: __, ...older } = old;
-  const first = await emptyClub();
-  const file = {
-    ...older,
-    version: 1,
-    athletes: old.athletes.map(({ id, name }) => ({ id, name })),
-    starts: old.starts.map(({ eventId: _, setting: __, ...start }: Line) => start),
-  };
-  expect((await read(first.person, first.clubId, JSON.stringify(file))).json()).toEqual({ done: true });
-  expect(of(linesOf(await exported(first.person, first.clubId)), "athlete")).toHaveLength(1);
 });
 
 it("stays open to others: a reading takes about as long while a large club is written out and in", async () => {

@@ -1,8 +1,7 @@
 import { type Action, type Me, type Membership, may, meSchema } from "@tonodrome/core/api";
-import { useSyncExternalStore } from "react";
 import { z } from "zod";
+import { createStore, useStore } from "zustand";
 import { ApiFailure, ask, whenSignedOut } from "~/data/client/api";
-import { Listeners } from "~/data/client/listeners";
 import { forget, keep, readKept } from "~/data/device/storage";
 
 const ME = "me";
@@ -23,8 +22,7 @@ interface Account {
  * Whoever is signed in, also kept on this device: without a connection the hall's phone goes on where it was. The
  * server decides anew with every request.
  */
-let account = accountOf(readKept(ME, meSchema) ?? undefined);
-const listeners = new Listeners();
+const store = createStore<Account>(() => accountOf(readKept(ME, meSchema) ?? undefined));
 
 function accountOf(
   me: Me | null | undefined,
@@ -36,13 +34,17 @@ function accountOf(
   return { me, club, failure, wanted };
 }
 
-function put(me: Me | null | undefined, failure: string | null = null, wanted = account.wanted): void {
+function put(
+  me: Me | null | undefined,
+  failure: string | null = null,
+  wanted = currentAccount().wanted,
+): void {
   // The same answer again is no news, and nothing is drawn anew for it.
-  if (JSON.stringify(me) === JSON.stringify(account.me) && failure === account.failure) return;
-  account = accountOf(me, failure, wanted);
+  const before = currentAccount();
+  if (JSON.stringify(me) === JSON.stringify(before.me) && failure === before.failure) return;
+  store.setState(accountOf(me, failure, wanted));
   if (me) keep(ME, me);
   else if (me === null) forget(ME);
-  listeners.tell();
 }
 
 const endings = new Set<() => void>();
@@ -71,7 +73,7 @@ export function signedOutHere(): void {
 
 /** Forgets where one wanted to go on: one is there. */
 export function arrived(): void {
-  account = { ...account, wanted: null };
+  store.setState({ wanted: null });
 }
 
 /** Asks the server who one is. */
@@ -81,28 +83,32 @@ export async function refreshMe(): Promise<void> {
   } catch (error) {
     if (error instanceof ApiFailure && error.code === "signed_out") put(null);
     // Not reached: what this device knows holds.
-    else if (!account.me) put(undefined, (error as Error).message);
+    else if (!currentAccount().me) put(undefined, (error as Error).message);
   }
 }
 
 /** Goes on in another of one's clubs. */
 export function chooseClub(clubId: string): void {
   keep(CLUB, clubId);
-  account = accountOf(account.me, null, account.wanted);
-  listeners.tell();
+  const { me, wanted } = currentAccount();
+  store.setState(accountOf(me, null, wanted));
 }
 
 /** The account as it now stands. For code outside of what is drawn. */
-export const currentAccount = (): Account => account;
+export const currentAccount = (): Account => store.getState();
 
-export const useAccount = (): Account => useSyncExternalStore(listeners.subscribe, currentAccount);
+export const useAccount = (): Account => useStore(store);
 
-/** The club one acts in. Only drawn where there is one. */
-export function useMembership(): Membership {
-  const { club } = useAccount();
+function membershipOf({ club }: Account): Membership {
   if (!club) throw new Error("Nobody is signed in to a club here.");
   return club;
 }
+
+/** The club one acts in. For code outside of what is drawn, where there is one. @throws where there is none */
+export const currentMembership = (): Membership => membershipOf(currentAccount());
+
+/** The club one acts in. Only drawn where there is one. */
+export const useMembership = (): Membership => membershipOf(useAccount());
 
 /** Whether one may do this in the club one acts in. */
 export function useMay(action: Action): boolean {

@@ -1,5 +1,5 @@
-import { useSyncExternalStore } from "react";
 import { z } from "zod";
+import { createStore, useStore } from "zustand";
 import { keep, readKept } from "~/data/device/storage";
 
 /*
@@ -31,25 +31,19 @@ function aheadBefore(): number {
   return kept && Math.abs(Date.now() - kept.at) < BELIEVED ? kept.ahead : 0;
 }
 
-/** How far the device's clock is ahead of the server's, milliseconds; 0 while it is right or not known to be wrong. */
-let ahead = aheadBefore();
+interface Clock {
+  /** How far the device's clock is ahead of the server's, milliseconds; 0 while it is right or not known to be wrong. */
+  ahead: number;
+}
+
+const clock = createStore<Clock>(() => ({ ahead: aheadBefore() }));
 /** When the server was last heard; null before that. */
 let heard: Asked | null = null;
 /** When that was last compared, so that a jump after it is noticed. */
 let looked = { wall: Date.now(), steady: performance.now() };
-/** Milliseconds by which the device's clock was found to have jumped since the page was opened. */
-let jumped = 0;
 
-const listeners = new Set<() => void>();
 /** Told by how much later than thought it really is, milliseconds. */
 const correctors = new Set<(by: number) => void>();
-
-function set(nextAhead: number, nextJumped: number): void {
-  if (nextAhead === ahead && nextJumped === jumped) return;
-  ahead = nextAhead;
-  jumped = nextJumped;
-  for (const tell of listeners) tell();
-}
 
 /**
  * Looks at the device's clock. While somebody looks at the page, time passes as a steady count says: a clock that says
@@ -60,7 +54,7 @@ function look(isSeen: boolean): void {
   const off = now.wall - looked.wall - (now.steady - looked.steady);
   looked = now;
   if (Math.abs(off) < JUMP || !isSeen) return;
-  set(ahead + off, jumped + off);
+  clock.setState(({ ahead }) => ({ ahead: ahead + off }));
 }
 
 document.addEventListener("visibilitychange", () => look(false));
@@ -68,7 +62,7 @@ document.addEventListener("visibilitychange", () => look(false));
 /** The time, milliseconds since the epoch. */
 export function timeNow(): number {
   look(document.visibilityState === "visible");
-  return Date.now() - ahead;
+  return Date.now() - clock.getState().ahead;
 }
 
 /** A moment by both counts, milliseconds. */
@@ -94,8 +88,9 @@ export function hearServerTime(date: string | null, asked: Asked): void {
   heard = askedNow();
   // A header of whole seconds is half a second early on average; the answer took half the way.
   const found = Date.now() - (server + 500 + took / 2);
-  const before = ahead;
-  set(Math.abs(found) < TOLERANCE ? 0 : Math.round(found), 0);
+  const before = clock.getState().ahead;
+  const ahead = Math.abs(found) < TOLERANCE ? 0 : Math.round(found);
+  clock.setState({ ahead });
   if (ahead === before) return;
   keep(KEY, { ahead, at: Date.now() });
   for (const correct of correctors) correct(before - ahead);
@@ -112,14 +107,9 @@ export function whenCorrected(correct: (by: number) => void): void {
   correctors.add(correct);
 }
 
-function subscribe(tell: () => void): () => void {
-  listeners.add(tell);
-  return () => listeners.delete(tell);
-}
-
 /** Seconds that the device's clock is ahead of the server's (negative: behind); 0 while it is right. */
 export function useClockAhead(): number {
-  return useSyncExternalStore(subscribe, () => Math.round(ahead / 1000));
+  return useStore(clock, ({ ahead }) => Math.round(ahead / 1000));
 }
 
 /** What is said of a clock that is wrong: it is corrected, and by how much. */

@@ -1,4 +1,10 @@
-import { type DehydratedState, dehydrate, hydrate, type QueryClient } from "@tanstack/react-query";
+import { createAsyncStoragePersister } from "@tanstack/query-async-storage-persister";
+import type { DehydratedState, QueryClient } from "@tanstack/react-query";
+import {
+  type PersistedClient,
+  type Persister,
+  persistQueryClient,
+} from "@tanstack/react-query-persist-client";
 import { clear, createStore, del, get, set, type UseStore } from "idb-keyval";
 import { KEPT } from "./keys";
 
@@ -10,8 +16,8 @@ import { KEPT } from "./keys";
 /** Answers older than this are not shown as if they were today's, milliseconds. */
 const LONGEST = 36 * 3_600_000;
 
-/** Changes come in bursts; they are kept once they have settled, milliseconds. */
-const SETTLES = 500;
+/** Changes come in bursts; they are kept at most so often, milliseconds. */
+const EVERY = 500;
 
 let store: UseStore | null = null;
 const storeOf = (): UseStore => {
@@ -19,58 +25,68 @@ const storeOf = (): UseStore => {
   return store;
 };
 
-interface Kept {
-  at: number;
-  state: DehydratedState;
-}
-
 /** Keys name the person and the club: nothing read in one is ever shown in another. */
-export interface KeptFor {
+interface KeptFor {
   personId: string;
   clubId: string;
 }
 
-const keyOf = ({ personId, clubId }: KeptFor) => `${personId} ${clubId}`;
-
-/** Puts what was kept into a client, where it has nothing newer. A device that cannot keep anything has nothing. */
-export async function restoreQueries(client: QueryClient, whose: KeptFor): Promise<void> {
-  const kept = await get<Kept>(keyOf(whose), storeOf()).catch(() => undefined);
-  if (!kept) return;
-  if (Date.now() - kept.at > LONGEST) await del(keyOf(whose), storeOf()).catch(() => undefined);
-  else hydrate(client, longAgo(kept.state));
-}
+/** How often this device has forgotten everything: nothing that was read before is written after it. */
+let forgotten = 0;
 
 /** What was kept is shown until the server has answered, and never instead of asking it. */
-function longAgo({ queries, ...state }: DehydratedState): DehydratedState {
-  return { ...state, queries: queries.map((q) => ({ ...q, state: { ...q.state, dataUpdatedAt: 1 } })) };
+function longAgo(text: string): PersistedClient {
+  const kept = JSON.parse(text) as PersistedClient;
+  const { queries, ...state }: DehydratedState = kept.clientState;
+  const aged = queries.map((q) => ({ ...q, state: { ...q.state, dataUpdatedAt: 1 } }));
+  return { ...kept, clientState: { ...state, queries: aged } };
+}
+
+function persisterOf({ personId, clubId }: KeptFor, isOver: () => boolean): Persister {
+  const persister = createAsyncStoragePersister({
+    key: `${personId} ${clubId}`,
+    throttleTime: EVERY,
+    deserialize: longAgo,
+    storage: {
+      getItem: (key) => get<string>(key, storeOf()),
+      setItem: async (key, text) => (isOver() ? undefined : set(key, text, storeOf())),
+      removeItem: (key) => del(key, storeOf()),
+    },
+  });
+  return {
+    ...persister,
+    // Before anything is read there is nothing to keep, and nothing to write over what there is.
+    persistClient: (client) =>
+      client.clientState.queries.length > 0 ? persister.persistClient(client) : undefined,
+  };
 }
 
 /**
- * Keeps what a client reads from now on.
+ * Puts what was kept into a client, where it has nothing newer, and keeps what it reads from then on. A device that cannot
+ * keep anything has nothing.
  * @returns what ends it
  */
-export function keepQueries(client: QueryClient, whose: KeptFor): () => void {
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const write = () => {
-    const state = dehydrate(client, {
+export function keepQueries(queryClient: QueryClient, whose: KeptFor): () => void {
+  let isEnded = false;
+  const begun = forgotten;
+  const [unsubscribe, restored] = persistQueryClient({
+    queryClient,
+    persister: persisterOf(whose, () => isEnded || forgotten !== begun),
+    maxAge: LONGEST,
+    dehydrateOptions: {
       shouldDehydrateQuery: (q) => q.state.status === "success" && KEPT.has(String(q.queryKey[0])),
       shouldDehydrateMutation: () => false,
-    });
-    if (state.queries.length > 0)
-      void set(keyOf(whose), { at: Date.now(), state } satisfies Kept, storeOf()).catch(() => undefined);
-  };
-  const end = client.getQueryCache().subscribe(({ type }) => {
-    if (type !== "updated") return;
-    clearTimeout(timer);
-    timer = setTimeout(write, SETTLES);
+    },
   });
+  restored.catch(() => undefined);
   return () => {
-    clearTimeout(timer);
-    end();
+    isEnded = true;
+    unsubscribe();
   };
 }
 
 /** Forgets everything that was kept, of everybody: somebody signed out. */
 export async function forgetQueries(): Promise<void> {
+  forgotten++;
   await clear(storeOf()).catch(() => undefined);
 }

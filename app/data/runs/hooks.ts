@@ -1,23 +1,21 @@
 import type { Start } from "@tonodrome/core/api";
-import { useSyncExternalStore } from "react";
+import { useStore } from "zustand";
+import { useShallow } from "zustand/react/shallow";
 import type { KeptRun } from "./keptRun";
-import { type Link, linkNow } from "./send";
-import { canKeep, get, openRunOf, openRuns, runListeners } from "./store";
-
-const { subscribe } = runListeners;
+import { get, type Link, openRunOf, openRuns, runStore } from "./store";
 
 /** A run kept on this device; null when it is not here. */
-export const useKeptRun = (id: string): KeptRun | null => useSyncExternalStore(subscribe, () => get(id));
+export const useKeptRun = (id: string): KeptRun | null => useStore(runStore, () => get(id));
 
 /** How the server did when it was last sent to. */
-export const useLink = (): Link => useSyncExternalStore(subscribe, linkNow);
+export const useLink = (): Link => useStore(runStore, ({ link }) => link);
 
-/** Whether this device can keep what is pressed. */
-export const useKeeps = (): boolean => useSyncExternalStore(subscribe, canKeep);
+/** Whether this device can keep what is pressed; a store that is full or forbidden cannot. */
+export const useKeeps = (): boolean => useStore(runStore, ({ keeps }) => keeps);
 
 /** Runs under way on this device, the next start first. */
-export const useOpenRuns = (): readonly KeptRun[] => useSyncExternalStore(subscribe, openRuns);
+export const useOpenRuns = (): readonly KeptRun[] => useStore(runStore, useShallow(openRuns));
 
 /** The run under way for a start on this device. */
 export const useOpenRun = (start: Pick<Start, "id" | "athlete">): string | null =>
-  useSyncExternalStore(subscribe, () => openRunOf(start));
+  useStore(runStore, () => openRunOf(start));

@@ -5,8 +5,8 @@ import { timeNow } from "~/data/client/clock";
 
 /** What of a run does not change. */
 export const aboutSchema = z.object({
-  /** The club it is made in. A run kept by an earlier version has none and belongs to the one that is open. */
-  clubId: z.string().nullish(),
+  /** The club it belongs to. */
+  clubId: z.string(),
   /** Whose it is; not known of one that was taken up from the server. */
   athleteId: z.string().nullish(),
   run: runSchema.omit({ events: true }),

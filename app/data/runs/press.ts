@@ -1,7 +1,7 @@
 import type { RunEvent, RunPlan } from "@tonodrome/core";
 import type { Run, Start } from "@tonodrome/core/api";
 import { v4 as uuid } from "uuid";
-import { currentAccount } from "~/data/account/account";
+import { currentMembership } from "~/data/account/account";
 import { timeNow } from "~/data/client/clock";
 import { sendAll, sendSoon } from "./send";
 import { lastOf } from "./stamps";
@@ -12,7 +12,7 @@ export function createRun(start: Start, plan: RunPlan): string {
   const id = uuid();
   const { title, venue, zone, startsAt } = start;
   put({
-    clubId: currentAccount().club?.id,
+    clubId: currentMembership().id,
     athleteId: start.athlete.id,
     run: { id, startId: start.id, athleteName: start.athlete.name, title, venue, zone, startsAt, plan },
     events: [],
@@ -32,9 +32,8 @@ export function createRun(start: Start, plan: RunPlan): string {
 export function adoptRun({ events, ...run }: Run): void {
   const kept = get(run.id);
   if (!kept) {
-    const clubId = currentAccount().club?.id;
     put({
-      clubId,
+      clubId: currentMembership().id,
       run,
       events,
       created: true,

@@ -5,7 +5,7 @@ import { ApiFailure, ask, askTime } from "~/data/client/api";
 import { isTimeKnown, timeNow } from "~/data/client/clock";
 import { isUnderWay, isUnsent, type KeptRun } from "./keptRun";
 import { stampNoLaterThanNow } from "./stamps";
-import { drop, everyRun, get, put, runListeners } from "./store";
+import { drop, everyRun, get, put, runStore } from "./store";
 
 /** Refusals that asking again does not change. */
 const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden"]);
@@ -14,9 +14,6 @@ const RETRY = 3_000;
 /** What a press did is painted before it is sent, milliseconds. */
 const PAINTED = 40;
 
-/** How the server did when it was last sent to. */
-export type Link = "reached" | "unreachable" | "troubled";
-let link: Link = "reached";
 let sending = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -34,15 +31,17 @@ export async function sendAll(): Promise<void> {
   try {
     if (!isTimeKnown() && everyRun().some((kept) => waiting(kept.run.id))) await askTime();
     for (const { run } of everyRun()) await sendRun(run.id);
-    setLink("reached");
+    runStore.setState({ link: "reached" });
   } catch (error) {
-    setLink(error instanceof ApiFailure && error.code === "unreachable" ? "unreachable" : "troubled");
+    const isAway = error instanceof ApiFailure && error.code === "unreachable";
+    runStore.setState({ link: isAway ? "unreachable" : "troubled" });
     timer = setTimeout(sendAll, RETRY);
   } finally {
     sending = false;
   }
   // Presses made while sending.
-  if (link === "reached" && everyRun().some((kept) => waiting(kept.run.id))) timer = setTimeout(sendAll, 0);
+  if (runStore.getState().link === "reached" && everyRun().some((kept) => waiting(kept.run.id)))
+    timer = setTimeout(sendAll, 0);
 }
 
 function waiting(id: string): boolean {
@@ -52,8 +51,7 @@ function waiting(id: string): boolean {
 
 /** The club to send a run to; null while nobody who belongs to it is signed in: then it waits. */
 function clubOf(kept: KeptRun): string | null {
-  const { me, club } = currentAccount();
-  if (!kept.clubId) return club?.id ?? null;
+  const { me } = currentAccount();
   return me?.clubs.some((c) => c.id === kept.clubId) ? kept.clubId : null;
 }
 
@@ -65,7 +63,6 @@ export function unsentRuns(): number {
 /** Frees this device of every run that the server has whole: what is left is only here. */
 export function forgetSentRuns(): void {
   for (const kept of everyRun()) if (!isUnsent(kept)) drop(kept.run.id);
-  runListeners.tell();
 }
 
 async function sendRun(id: string): Promise<void> {
@@ -112,13 +109,8 @@ async function sendPresses(id: string, base: string, unsent: readonly RunEvent[]
       stampNoLaterThanNow(id);
       return;
     }
-    const away = new Set(refused.map((e) => e.id));
     const now = get(id) as KeptRun;
-    put({
-      ...now,
-      events: now.events.filter((e) => !away.has(e.id)),
-      setAside: [...now.setAside, ...refused],
-    });
+    put({ ...now, setAside: [...now.setAside, ...refused] });
   }
 }
 
@@ -142,12 +134,3 @@ function forgetIfOver(id: string): void {
   if (!kept || !last || kept.refused || isUnsent(kept) || isUnderWay(kept)) return;
   if (timeNow() - Date.parse(last.at) >= KEPT_AFTER) drop(id);
 }
-
-function setLink(now: Link): void {
-  if (now === link) return;
-  link = now;
-  runListeners.tell();
-}
-
-/** How the server did when it was last sent to. */
-export const linkNow = (): Link => link;

@@ -1,5 +1,5 @@
 import type { Start } from "@tonodrome/core/api";
-import { Listeners } from "~/data/client/listeners";
+import { createStore } from "zustand";
 import { forget, keep, keptKeys, keptText, readKept } from "~/data/device/storage";
 import { aboutSchema, isUnderWay, type KeptRun, merged, pressedSchema } from "./keptRun";
 
@@ -11,57 +11,64 @@ import { aboutSchema, isUnderWay, type KeptRun, merged, pressedSchema } from "./
 const ABOUT = "run:";
 const PRESSED = "run-presses:";
 
-const runs = new Map<string, KeptRun>();
+/** How the server did when it was last sent to. */
+export type Link = "reached" | "unreachable" | "troubled";
+
+interface Runs {
+  runs: ReadonlyMap<string, KeptRun>;
+  /** Whether this device could keep the last thing it was given to keep. */
+  keeps: boolean;
+  link: Link;
+}
+
+/** The runs here, for what is drawn of them. */
+export const runStore = createStore<Runs>(() => ({ runs: new Map(), keeps: true, link: "reached" }));
+
 /** What this tab wrote last of each run. */
 const written = new Map<string, string | null>();
-/** Whether this device could keep the last thing it was given to keep. */
-let keeps = true;
-
-/** Whoever is to be told when a run changes. */
-export const runListeners = new Listeners();
 
 /** Reads what this device kept; again whenever another tab has kept something. */
 function load(): void {
+  const runs = new Map(runStore.getState().runs);
   for (const key of keptKeys(ABOUT)) {
     const id = key.slice(ABOUT.length);
     const here = runs.get(id);
     const about = here ?? readKept(key, aboutSchema);
-    // An earlier version kept everything under one key.
-    const pressed = readKept(`${PRESSED}${id}`, pressedSchema) ?? readKept(key, pressedSchema);
+    const pressed = readKept(`${PRESSED}${id}`, pressedSchema);
     if (!about || !pressed) continue;
     const { clubId, athleteId, run } = about;
     runs.set(id, { clubId, athleteId, run, ...merged(here, pressed) });
   }
+  runStore.setState({ runs });
 }
 
 load();
 window.addEventListener("storage", (event) => {
   if (!event.key?.startsWith(ABOUT) && !event.key?.startsWith(PRESSED)) return;
   load();
-  runListeners.tell();
 });
 
 /** A run kept on this device; null when it is not here. */
 export function get(id: string): KeptRun | null {
-  return runs.get(id) ?? null;
+  return runStore.getState().runs.get(id) ?? null;
 }
 
 /** Keeps what is known of a run. What another tab has pressed in the meantime stays with it: nothing is written over. */
 export function put(kept: KeptRun): void {
   const { clubId, athleteId, run } = kept;
+  const { runs } = runStore.getState();
   const isNew = !runs.has(run.id);
   const key = `${PRESSED}${run.id}`;
   // What was written here last is known here; only what another tab wrote has to be read.
   const isOwn = written.get(run.id) === keptText(key);
   const stored = isOwn ? null : readKept(key, pressedSchema);
   const pressed = merged(kept, stored ?? kept);
-  runs.set(run.id, { clubId, athleteId, run, ...pressed });
   const { events, created, recorded, refused, setAside } = pressed;
   const isAboutKept =
     isNew || !isStored(run.id) ? keep(`${ABOUT}${run.id}`, { clubId, athleteId, run }) : true;
-  keeps = keep(key, { events, created, recorded, refused, setAside }) && isAboutKept;
+  const keeps = keep(key, { events, created, recorded, refused, setAside }) && isAboutKept;
   written.set(run.id, keptText(key));
-  runListeners.tell();
+  runStore.setState({ runs: new Map(runs).set(run.id, { clubId, athleteId, run, ...pressed }), keeps });
 }
 
 /** Whether what does not change of a run is on this device, where that could be kept. */
@@ -69,27 +76,21 @@ const isStored = (id: string) => keptKeys(ABOUT).includes(`${ABOUT}${id}`);
 
 /** Frees this device of a run. */
 export function drop(id: string): void {
+  const runs = new Map(runStore.getState().runs);
   runs.delete(id);
+  runStore.setState({ runs });
   forget(`${ABOUT}${id}`);
   forget(`${PRESSED}${id}`);
 }
 
 /** Every run that is here. */
-export const everyRun = (): readonly KeptRun[] => [...runs.values()];
-
-/** Whether this device can keep what is pressed; a store that is full or forbidden cannot. */
-export const canKeep = (): boolean => keeps;
-
-let open: readonly KeptRun[] = [];
+export const everyRun = (): readonly KeptRun[] => [...runStore.getState().runs.values()];
 
 /** Runs under way on this device, the next start first. */
 export function openRuns(): readonly KeptRun[] {
-  const now = everyRun()
+  return everyRun()
     .filter(isUnderWay)
-    .sort((a, b) => Date.parse(a.run.startsAt) - Date.parse(b.run.startsAt));
-  // The same list as long as nothing changes, as whoever subscribes expects.
-  if (now.length !== open.length || now.some((run, i) => run !== open[i])) open = now;
-  return open;
+    .toSorted((a, b) => Date.parse(a.run.startsAt) - Date.parse(b.run.startsAt));
 }
 
 /** The run under way for a start on this device, to go back to: of the athlete whose start it is, and of no earlier one. */

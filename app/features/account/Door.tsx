@@ -5,7 +5,7 @@ import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { View } from "react-native";
 import { arrived, refreshMe, useAccount } from "~/data/account/account";
 import "~/data/forgetting";
-import { keepQueries, restoreQueries } from "~/data/queries/keptQueries";
+import { keepQueries } from "~/data/queries/keptQueries";
 import { makeQueryClient } from "~/data/queries/queryClient";
 import { useLiveClub } from "~/data/resources/liveClub";
 import { sendAll } from "~/data/runs/send";
@@ -71,9 +71,7 @@ function Club({
     if (wanted !== window.location.pathname && !OPEN.test(wanted)) router.replace(wanted as "/");
   }, [router, wanted]);
   useEffect(() => {
-    const whose = { personId, clubId: club.id };
-    void restoreQueries(client, whose);
-    return keepQueries(client, whose);
+    return keepQueries(client, { personId, clubId: club.id });
   }, [client, personId, club.id]);
   useEffect(() => {
     // What this device kept for the club while nobody was signed in to it.

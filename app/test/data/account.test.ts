@@ -55,6 +55,17 @@ it("goes on without a connection after a reload, and ends when the server no lon
   expect(account.currentAccount().me).toBeUndefined();
 });
 
+it("knows where one was when the session ended by itself, until one is there again", async () => {
+  account.signedInAs(makeMe());
+  window.history.pushState(null, "", "/warm-up/7");
+  says = signedOut;
+  await account.refreshMe();
+  expect(account.currentAccount()).toMatchObject({ me: null, wanted: "/warm-up/7" });
+  account.arrived();
+  expect(account.currentAccount().wanted).toBeNull();
+  window.history.pushState(null, "", "/");
+});
+
 it("stays in the club that was chosen, and takes another when that one is gone", () => {
   const second = { ...makeMe().clubs[0], id: "77777777-7777-4777-8777-777777777777", name: "Second" };
   const me = { ...makeMe(), clubs: [...makeMe().clubs, second] } as ReturnType<typeof makeMe>;

@@ -65,6 +65,14 @@ it("tells by how much it was wrong, and knows it again after the page was closed
   expect(again()).toBe(0);
 });
 
+it("takes an answer for half way old", () => {
+  const asked = { wall, steady };
+  pass(8000);
+  // Said in the middle of it.
+  clock.hearServerTime(new Date(wall - 4000 - 180_000).toUTCString(), asked);
+  expect(Math.abs(clock.timeNow() - (wall - 180_000))).toBeLessThanOrEqual(1000);
+});
+
 it("learns nothing from an answer that the device slept over", () => {
   const asked = { wall, steady };
   const date = new Date(wall).toUTCString();

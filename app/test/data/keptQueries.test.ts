@@ -10,7 +10,7 @@ jest.mock("idb-keyval", () => ({
   clear: async () => mockStore.clear(),
 }));
 
-import { forgetQueries, keepQueries, restoreQueries } from "~/data/queries/keptQueries";
+import { forgetQueries, keepQueries } from "~/data/queries/keptQueries";
 
 const whose = { personId: "ada", clubId: "club" };
 let client: QueryClient;
@@ -25,14 +25,21 @@ afterEach(() => {
   jest.useRealTimers();
 });
 
+/** Opens the application: what is kept is there a moment later. */
+async function opened(client: QueryClient, who = whose): Promise<() => void> {
+  const end = keepQueries(client, who);
+  await jest.advanceTimersByTimeAsync(10);
+  return end;
+}
+
 /** Keeps what a client has read, and opens the application anew. */
 async function keptAndOpenedAgain(read: (client: QueryClient) => void, later = whose): Promise<QueryClient> {
-  const end = keepQueries(client, whose);
+  const end = await opened(client);
   read(client);
   await jest.advanceTimersByTimeAsync(1000);
   end();
   const next = new QueryClient();
-  await restoreQueries(next, later);
+  await opened(next, later);
   return next;
 }
 
@@ -51,7 +58,7 @@ it("never puts what was kept over what the server has just said", async () => {
   await keptAndOpenedAgain((c) => c.setQueryData(["starts"], ["old"]));
   const next = new QueryClient();
   next.setQueryData(["starts"], ["new"]);
-  await restoreQueries(next, whose);
+  await opened(next);
   expect(next.getQueryData(["starts"])).toEqual(["new"]);
 });
 
@@ -65,9 +72,11 @@ it("keeps nothing of athletes' profiles, nothing for others, and nothing for lon
   expect(JSON.stringify([...mockStore])).not.toContain("sore knee");
   const other = await keptAndOpenedAgain(both, { ...whose, clubId: "other" });
   expect(other.getQueryData(["starts"])).toBeUndefined();
+  const stranger = await keptAndOpenedAgain(both, { ...whose, personId: "bo" });
+  expect(stranger.getQueryData(["starts"])).toBeUndefined();
   jest.setSystemTime(Date.now() + 37 * 3_600_000);
   const late = new QueryClient();
-  await restoreQueries(late, whose);
+  await opened(late);
   expect(late.getQueryData(["starts"])).toBeUndefined();
 });
 
@@ -76,4 +85,29 @@ it("forgets everything at signing out", async () => {
   expect(mockStore.size).toBe(1);
   await forgetQueries();
   expect(mockStore.size).toBe(0);
+});
+
+it("writes nothing that was read before signing out after it, however late", async () => {
+  const end = await opened(client);
+  client.setQueryData(["starts"], ["a"]);
+  client.setQueryData(["starts"], ["b"]);
+  await forgetQueries();
+  client.setQueryData(["starts"], ["c"]);
+  await jest.advanceTimersByTimeAsync(2000);
+  end();
+  expect(mockStore.size).toBe(0);
+});
+
+it("keeps what there is while nothing is read anew, and writes nothing for a page that was left", async () => {
+  await keptAndOpenedAgain((c) => c.setQueryData(["starts"], ["a"]));
+  const [before] = mockStore.values();
+  const next = new QueryClient();
+  const end = keepQueries(next, { ...whose, clubId: "other" });
+  next.setQueryData(["athletes"], ["b"]);
+  await jest.advanceTimersByTimeAsync(1000);
+  expect([...mockStore.values()]).toEqual([before]);
+  end();
+  next.setQueryData(["starts"], ["c"]);
+  await jest.advanceTimersByTimeAsync(1000);
+  expect([...mockStore.values()]).toEqual([before]);
 });

@@ -1,11 +1,11 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
-import { emptyPlan } from "@tonodrome/core";
+import { emptyPlan, type PlanItem } from "@tonodrome/core";
 import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
 import { unsavedDrafts, usePlanDraft } from "~/data/plan/planDraft";
 import { makeMe } from "~/test/made/makeMe";
-import { makeStart } from "~/test/made/makeStart";
+import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 
 const blank = makeStart();
 const start = { ...blank, plan: { ...blank.plan, version: 3 } };
@@ -29,14 +29,15 @@ beforeEach(() => {
   });
 });
 
-function draftOf() {
+function draftIn() {
   const client = new QueryClient();
   client.setQueryData(["start", start.id], start);
   const wrapper = ({ children }: { children: ReactNode }) => (
     <QueryClientProvider client={client}>{children}</QueryClientProvider>
   );
-  return renderHook(() => usePlanDraft(start), { wrapper }).result;
+  return renderHook(() => usePlanDraft(start), { wrapper });
 }
+const draftOf = () => draftIn().result;
 
 const steps = (points: number) => (body: ReturnType<typeof emptyPlan>) => ({ ...body, stepPoints: points });
 const saved = (write: (typeof sent)[number]) => ({
@@ -150,6 +151,50 @@ describe("saving by itself", () => {
     await pass(9000);
     expect(draft.current).toMatchObject({ failure: null, dirty: false });
   });
+});
+
+it("takes its own save whose answer was lost for no conflict, and goes on from there", async () => {
+  answer = () => null;
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  await act(() => draft.current.save());
+  const current = { id: start.plan.id, version: 4, body: sent[0]?.body };
+  const data = { code: "version_conflict", message: "Saved.", path: "version", current };
+  answer = (write) => (write.version === 4 ? saved(write) : { ok: false, data });
+  await act(() => draft.current.save());
+  expect(draft.current.conflict).toBeNull();
+  await act(() => draft.current.save());
+  expect(draft.current).toMatchObject({ dirty: false, body: { stepPoints: 25 } });
+});
+
+it("saves once, however often it is told to, and at once when the page is left", async () => {
+  answer = saved;
+  const { result: draft, unmount } = draftIn();
+  act(() => draft.current.edit(steps(25)));
+  await act(async () => {
+    const both = [draft.current.save(), draft.current.save()];
+    expect(await Promise.all(both)).toEqual([true, false]);
+  });
+  expect(sent).toHaveLength(1);
+  act(() => draft.current.edit(steps(30)));
+  unmount();
+  await act(async () => undefined);
+  expect(sent).toMatchObject([{ body: { stepPoints: 25 } }, { body: { stepPoints: 30 } }]);
+});
+
+it("takes a pair apart whose drills are no longer one after the other", () => {
+  const draft = draftOf();
+  const [laps] = twoMinutePlan.items as [PlanItem];
+  const item = (n: number, more: Partial<PlanItem> = {}) => ({
+    ...laps,
+    id: laps.id.slice(0, -1) + n,
+    ...more,
+  });
+  const pair = [item(1), item(2, { after: item(1).id })];
+  act(() => draft.current.edit((body) => ({ ...body, items: pair })));
+  expect(draft.current.body.items[1]?.after).toBe(item(1).id);
+  act(() => draft.current.edit((body) => ({ ...body, items: body.items.slice(1) })));
+  expect(draft.current.body.items).toEqual([item(2)]);
 });
 
 it("loses nothing when the server is away, and says so", async () => {

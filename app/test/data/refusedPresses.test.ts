@@ -66,6 +66,16 @@ describe("one press that the server refuses loses no run:", () => {
     expect(kept(id).setAside).toEqual([]);
   });
 
+  it("one that is found early again and again is set aside, and the next is recorded", async () => {
+    const id = begin();
+    await settle();
+    server.refuses = (e) => (e.kind === "hold" ? "at" : null);
+    for (const kind of ["begin", "hold", "done"] as const) store.pressRun(id, { kind });
+    await settle();
+    expect(kinds(id)).toEqual(["begin", "done"]);
+    expect(kept(id).setAside.map((e: RunEvent) => e.kind)).toEqual(["hold"]);
+  });
+
   it("of a run that is full all that are new are set aside, and nothing is asked again and again", async () => {
     const id = begin();
     store.pressRun(id, { kind: "begin" });

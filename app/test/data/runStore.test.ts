@@ -1,5 +1,6 @@
 import { fitPlan, runPlanOf, runState } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
+import { merged } from "~/data/runs/keptRun";
 import { freshDevice, openApplication } from "~/test/made/device";
 import type { FakeRuns } from "~/test/made/fakeRuns";
 import { CLUB, makeMe } from "~/test/made/makeMe";
@@ -101,23 +102,6 @@ it("two tabs on one run: nothing that was pressed in either is written over by t
   expect(server.runs.get(id)?.events).toHaveLength(3);
 });
 
-it("goes on with a run that an earlier version kept under one key", async () => {
-  server.up = false;
-  const id = begin();
-  store.pressRun(id, { kind: "begin" });
-  const old = {
-    ...JSON.parse(localStorage.getItem(`run:${id}`) ?? ""),
-    ...JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? ""),
-  };
-  localStorage.setItem(`run:${id}`, JSON.stringify(old));
-  localStorage.removeItem(`run-presses:${id}`);
-  load();
-  server.up = true;
-  store.pressRun(id, { kind: "done" });
-  await settle();
-  expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "done"]);
-});
-
 it.each([600_000, -600_000])(
   "what was pressed offline by a clock that is wrong by %d ms is stamped anew before it is sent, and the run goes on",
   async (behind) => {
@@ -210,13 +194,13 @@ it("a server in trouble for a minute loses nothing, and is told apart from no co
   server.troubled = true;
   store.pressRun(id, { kind: "begin" });
   await jest.advanceTimersByTimeAsync(60_000);
-  expect(store.linkNow()).toBe("troubled");
+  expect(store.runStore.getState().link).toBe("troubled");
   server.up = false;
   await settle();
-  expect(store.linkNow()).toBe("unreachable");
+  expect(store.runStore.getState().link).toBe("unreachable");
   Object.assign(server, { troubled: false, up: true });
   await settle();
-  expect(store.linkNow()).toBe("reached");
+  expect(store.runStore.getState().link).toBe("reached");
   expect(server.runs.get(id)?.events).toHaveLength(1);
 });
 
@@ -227,77 +211,145 @@ it("goes on without room on the device, and says so", async () => {
   const id = begin();
   store.pressRun(id, { kind: "begin" });
   await settle();
-  expect(store.canKeep()).toBe(false);
+  expect(store.runStore.getState().keeps).toBe(false);
   expect(server.runs.get(id)?.events).toHaveLength(1);
   full.mockRestore();
   store.pressRun(id, { kind: "hold" });
   await settle();
-  expect(store.canKeep()).toBe(true);
+  expect(store.runStore.getState().keeps).toBe(true);
 });
 
-/** Runs in the generated test, so many at a time. */
-const BATCHES = 20;
-const TOGETHER = 50;
-
-it("a thousand runs, pressed at random, offline at times, sent twice and out of order: both sides agree on every one", async () => {
-  let seed = 20_261_126;
-  const chance = () => {
-    seed = (seed * 1_103_515_245 + 12_345) % 2 ** 31;
-    return seed / 2 ** 31;
-  };
-  const any = <T>(of: readonly T[]): T => of[Math.floor(chance() * of.length)] as T;
-  let pressed = 0;
-  for (let batch = 0; batch < BATCHES; batch++) {
-    const ids = Array.from({ length: TOGETHER }, begin);
-    const made = new Map(ids.map((id) => [id, 0]));
-    for (const id of ids) {
-      store.pressRun(id, { kind: "begin" });
-      made.set(id, 1);
-    }
-    for (let spell = 0; spell < 6; spell++) {
-      server.up = chance() > 0.3;
-      server.losesAnswers = chance() < 0.3;
-      server.reorders = chance() < 0.5;
-      for (let n = 0; n < TOGETHER * 2; n++) {
-        const id = any(ids);
-        store.pressRun(id, anyPress(chance));
-        made.set(id, (made.get(id) ?? 0) + 1);
-        pressed++;
-      }
-      await jest.advanceTimersByTimeAsync(Math.floor(chance() * 5000));
-      // The phone's browser is killed and opened again.
-      if (chance() < 0.3) load();
-    }
-    Object.assign(server, { up: true, losesAnswers: false, reorders: false });
-    void store.sendAll();
-    await jest.advanceTimersByTimeAsync(60_000);
-    for (const id of ids) {
-      const { run } = JSON.parse(localStorage.getItem(`run:${id}`) ?? "");
-      const here = JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "");
-      const there = server.runs.get(id) as Run;
-      expect(there.events).toHaveLength(made.get(id) ?? 0);
-      expect(new Set(there.events.map((e) => e.id)).size).toBe(there.events.length);
-      expect(runState(there.plan, there.events)).toEqual(runState(run.plan, here.events));
-      expect(here.recorded).toHaveLength(here.events.length);
-      localStorage.removeItem(`run:${id}`);
-    }
-    server.runs.clear();
-    load();
+it("makes a run once, however many presses come after it", async () => {
+  const id = begin();
+  for (const kind of ["begin", "hold", "release"] as const) {
+    store.pressRun(id, { kind });
+    await settle();
   }
-  expect(pressed).toBe(BATCHES * TOGETHER * 2 * 6);
-}, 120_000);
+  expect(server.made).toBe(1);
+});
 
-function anyPress(chance: () => number): Parameters<typeof store.pressRun>[1] {
-  const startsAt = new Date(Date.parse(start.startsAt) + Math.floor(chance() * 600) * 1000).toISOString();
-  const presses = [
-    { kind: "done" },
-    { kind: "skip" },
-    { kind: "extend", seconds: 30 },
-    { kind: "hold" },
-    { kind: "release" },
-    { kind: "back" },
-    { kind: "hit" },
-    { kind: "start-moved", startsAt },
-  ] as const;
-  return presses[Math.floor(chance() * presses.length)] as Parameters<typeof store.pressRun>[1];
-}
+it("keeps a run that the server will never take, with its words, and does not ask again", async () => {
+  server.refusesRuns = "invalid_input";
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  await settle();
+  expect(store.openRuns()).toMatchObject([{ refused: "No.", events: [{ kind: "begin" }] }]);
+  const { calls } = server;
+  await jest.advanceTimersByTimeAsync(60_000);
+  expect(server.calls).toBe(calls);
+  await jest.advanceTimersByTimeAsync(3 * 86_400_000);
+  await store.sendAll();
+  expect(localStorage.getItem(`run:${id}`)).not.toBeNull();
+});
+
+it("what the server has stands as it has it, and what it has is not sent again", async () => {
+  const id = begin();
+  await settle();
+  server.losesAnswers = true;
+  store.pressRun(id, { kind: "begin" });
+  await jest.advanceTimersByTimeAsync(1000);
+  const theirs = JSON.parse(JSON.stringify(server.runs.get(id))) as Run;
+  const [press] = theirs.events as [Run["events"][number]];
+  press.at = new Date(Date.parse(press.at) - 7000).toISOString();
+  store.adoptRun(theirs);
+  expect(JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events).toEqual([press]);
+  expect(store.unsentRuns()).toBe(0);
+});
+
+it("what was pressed offline by a fast clock still comes after what the server has, which stays as it is", async () => {
+  const id = begin();
+  store.pressRun(id, { kind: "begin" });
+  await settle();
+  const [recorded] = server.runs.get(id)?.events ?? [];
+  server.up = false;
+  store.pressRun(id, { kind: "done" });
+  await jest.advanceTimersByTimeAsync(120_000);
+  Object.assign(server, { up: true, behind: 180_000 });
+  await settle();
+  const { events } = server.runs.get(id) as Run;
+  expect(events.map((e) => e.kind)).toEqual(["begin", "done"]);
+  expect(events[0]).toEqual(recorded);
+  expect(Date.parse(events[1]?.at ?? "")).toBeGreaterThan(Date.parse(recorded?.at ?? ""));
+  expect(JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events).toEqual(events);
+});
+
+describe("a device is freed of a run", () => {
+  const isHere = (id: string) => localStorage.getItem(`run:${id}`) !== null;
+  const later = async (hours: number) => {
+    await jest.advanceTimersByTimeAsync(hours * 3_600_000);
+    await store.sendAll();
+  };
+  beforeEach(() => jest.setSystemTime(Date.parse(start.startsAt) - 3_600_000));
+
+  it("an hour after it is over, and not before", async () => {
+    const id = begin();
+    for (const kind of ["begin", "end"] as const) store.pressRun(id, { kind });
+    await settle();
+    await later(0.9);
+    expect(isHere(id)).toBe(true);
+    await later(0.2);
+    expect(isHere(id)).toBe(false);
+    expect(store.get(id)).toBeNull();
+  });
+
+  it("not while it is under way, however long nothing is pressed", async () => {
+    const id = begin();
+    store.pressRun(id, { kind: "begin" });
+    await settle();
+    await later(3);
+    expect(isHere(id)).toBe(true);
+  });
+
+  it("not while the server lacks something of it, whoever is signed in", async () => {
+    server.up = false;
+    const id = begin();
+    for (const kind of ["begin", "end"] as const) store.pressRun(id, { kind });
+    await settle();
+    account.signedOutHere();
+    server.up = true;
+    await later(3);
+    expect(isHere(id)).toBe(true);
+  });
+});
+
+it("has the run of the next start first, and tells whoever shows them of every press", () => {
+  const later = begin();
+  const soon = { ...start, startsAt: new Date(Date.parse(start.startsAt) - 600_000).toISOString() };
+  const next = store.createRun(soon, runPlanOf(fitPlan(start.plan.body, 2700), soon.startsAt));
+  for (const id of [later, next]) store.pressRun(id, { kind: "begin" });
+  expect(store.openRuns().map(({ run }) => run.id)).toEqual([next, later]);
+  let told = 0;
+  store.runStore.subscribe(() => told++);
+  store.pressRun(next, { kind: "hold" });
+  expect(told).toBe(1);
+});
+
+describe("what two tabs know of one run", () => {
+  const event = (n: number) => ({
+    id: `99999999-9999-4999-8999-99999999999${n}`,
+    at: "2026-06-01T11:00:00.000Z",
+    kind: "hold" as const,
+  });
+  const pressed = (more: object) => ({
+    ...{ events: [], created: true, recorded: [], refused: null, setAside: [] },
+    ...more,
+  });
+
+  it("adds up, and what was set aside in one stays so", () => {
+    const here = pressed({ events: [event(1), event(2)], recorded: [event(1).id] });
+    const there = pressed({
+      events: [event(2), event(3)],
+      recorded: [event(3).id],
+      setAside: [event(1)],
+      refused: "No.",
+    });
+    expect(merged(here, there)).toEqual({
+      events: [event(2), event(3)],
+      created: true,
+      recorded: [event(1).id, event(3).id],
+      refused: "No.",
+      setAside: [event(1)],
+    });
+    expect(merged(undefined, there)).toBe(there);
+  });
+});

@@ -92,6 +92,13 @@ it("reads one start alone when it is told that it changed, and puts it in its pl
   act(() => mockHear({ topic: "starts", id: idOf(1) }));
   await waitFor(() => expect(result.current.data?.at(-1)?.id).toBe(idOf(1)));
   expect(asked).toEqual([`GET /starts/${idOf(1)}`]);
+  starts[20] = {
+    ...(starts[20] as Start),
+    startsAt: new Date(Date.now() + 1000).toISOString(),
+    stamp: "3.1.1.0",
+  };
+  act(() => mockHear({ topic: "starts", id: idOf(21) }));
+  await waitFor(() => expect(result.current.data?.[0]?.id).toBe(idOf(21)));
 });
 
 it("sends what is made again with the id it had, until it is made; then, and for other input, another", async () => {

@@ -71,6 +71,18 @@ it("shows the best plan at once where no limit binds, and looks others up once e
   unmount();
 });
 
+it("never shows the plan there was before for the one there is now", async () => {
+  const { result, rerender } = renderHook(
+    ({ plan }: { plan: PlanBody }) =>
+      useFit({ plan, context: day, availableSeconds: 1200, horizonSeconds: 5400 }),
+    { initialProps: { plan: twoMinutePlan } },
+  );
+  await answer("every-time", profileTable(twoMinutePlan, day, 5400));
+  const longer: PlanBody = { ...twoMinutePlan, items: [{ ...laps, name: "Longer laps" }] };
+  rerender({ plan: longer });
+  expect(result.current.fit.placements.map((p) => p.item.name)).toEqual(["Longer laps"]);
+});
+
 it("says so while a limit that binds is still being reckoned with, and shows the answer then", async () => {
   const { result } = fitOf(limited, 20);
   expect(result.current.isBest).toBe(false);

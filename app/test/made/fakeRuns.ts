@@ -17,6 +17,10 @@ export class FakeRuns {
   calls = 0;
   /** Which press it refuses, and with what. */
   refuses: ((event: { kind: string; at: string }) => string | null) | null = null;
+  /** With which code it refuses a run itself; null when it takes it. */
+  refusesRuns: string | null = null;
+  /** How often it was asked to make a run. */
+  made = 0;
   /** Whether its log is full. */
   isFull = false;
   /** How far its clock is behind this device's, milliseconds. */
@@ -34,6 +38,8 @@ export class FakeRuns {
     const sent = JSON.parse(init.body ?? "{}");
     const eventsOf = /\/runs\/([^/]+)\/events/.exec(url)?.[1];
     if (!eventsOf) {
+      this.made++;
+      if (this.refusesRuns) return this.refusal(this.refusesRuns, null);
       const { id: startId, title, venue, zone, startsAt } = this.start;
       // Sent twice is made once; the first one stands.
       const made = this.runs.get(sent.id);

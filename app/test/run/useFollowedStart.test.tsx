@@ -17,7 +17,8 @@ const mockServer = {
 const mockPressed: RunEvent[] = [];
 const mockPress = (event: object) =>
   mockPressed.push({ id: String(mockPressed.length), at: "2026-06-01T11:00:00.000Z", ...event } as RunEvent);
-jest.mock("~/data/account/account", () => ({ useMay: () => true }));
+let mockMay = (_action: string) => true;
+jest.mock("~/data/account/account", () => ({ useMay: (action: string) => mockMay(action) }));
 jest.mock("~/data/resources/starts", () => ({
   useStart: () => mockServer,
   useSaveStart: () => ({
@@ -107,6 +108,17 @@ it("is told to the server when it moves here, and followed when it moves there",
   places.hear();
   expect([places.here(), places.there()]).toEqual([5, 5]);
   expect(mockServer.sent).toHaveLength(1);
+});
+
+it("is moved by whoever may, and followed by everybody else", () => {
+  mockMay = (action) => action === "run";
+  const places = twoPlaces();
+  places.moveHere(5);
+  expect(mockServer.sent).toEqual([]);
+  places.moveThere(9);
+  places.hear();
+  expect([places.here(), places.there()]).toEqual([9, 9]);
+  mockMay = () => true;
 });
 
 it("keeps a second move that is made before the first has been answered", () => {

@@ -4,9 +4,6 @@ import {
   clubHeadSchema,
   clubRecordSchema,
   LONGEST_LINE,
-  LONGEST_OLD_FILE,
-  oldClubFileSchema,
-  recordsOf,
 } from "@tonodrome/core/api";
 import { Refusal } from "../errors/refusal";
 import { readValue, refusalOf } from "../validation/validate";
@@ -22,7 +19,7 @@ export interface Placed {
 
 export interface ClubReading {
   name: string;
-  records: AsyncIterable<Placed> | Iterable<Placed>;
+  records: AsyncIterable<Placed>;
 }
 
 /**
@@ -36,19 +33,9 @@ export async function readClubFile(chunks: AsyncIterable<Uint8Array>): Promise<C
   if (first.done) throw new Refusal("invalid_input", "There is nothing in the file.", { path: "" });
   const { text, number } = first.value;
   const head = parsed(text);
-  // A document of an earlier version is one long line, or has line breaks anywhere.
-  if (
-    head !== undefined &&
-    (head as { version?: unknown } | null)?.version === clubHeadSchema.shape.version.value
-  ) {
-    return { name: headOf(head, number).name, records: recordsIn(lines) };
-  }
-  let document = text;
-  for await (const line of lines) {
-    document += `\n${line.text}`;
-    if (document.length > LONGEST_OLD_FILE) throw tooLong(LONGEST_OLD_FILE);
-  }
-  return oldDocument(document);
+  if (head === undefined)
+    throw new Refusal("invalid_input", "This is not JSON.", { path: `lines.${number}` });
+  return { name: headOf(head, number).name, records: recordsIn(lines) };
 }
 
 function headOf(value: unknown, number: number): ClubHead {
@@ -89,23 +76,6 @@ async function* recordsIn(lines: AsyncGenerator<Line>): AsyncGenerator<Placed> {
   throw new Refusal("invalid_input", "The file was cut short: its end is missing.", { path: "" });
 }
 
-function oldDocument(text: string): ClubReading {
-  const value = parsed(text);
-  if (value === undefined) throw new Refusal("invalid_input", "This is not JSON.", { path: null });
-  const read = readValue(oldClubFileSchema, value);
-  if ("problems" in read) throw refusalOf(read.problems);
-  const file = read.value;
-  function* placed(): Generator<Placed> {
-    const counts: Record<string, number> = {};
-    for (const record of recordsOf(file)) {
-      const index = counts[record.record] ?? 0;
-      counts[record.record] = index + 1;
-      yield { record, place: `${record.record}s.${index}`, size: JSON.stringify(record).length };
-    }
-  }
-  return { name: file.name, records: placed() };
-}
-
 interface Line {
   text: string;
   /** From 1. */
@@ -131,7 +101,7 @@ async function* linesOf(chunks: AsyncIterable<Uint8Array>): AsyncGenerator<Line>
       number++;
       if (text.trim() !== "") yield { text, number };
     }
-    if (rest.length > (number === 0 ? LONGEST_OLD_FILE : LONGEST_LINE)) throw tooLong(LONGEST_LINE);
+    if (rest.length > LONGEST_LINE) throw tooLong(LONGEST_LINE);
   }
   rest += decode();
   if (rest.trim() !== "") yield { text: rest, number: number + 1 };

@@ -1,5 +1,5 @@
-import { useSyncExternalStore } from "react";
 import { z } from "zod";
+import { createStore, useStore } from "zustand";
 import { keep, readKept } from "~/data/device/storage";
 
 /** How a run behaves on this device. */
@@ -42,22 +42,15 @@ const USUAL: RunSettings = {
 };
 
 const KEY = "run-settings";
-const listeners = new Set<() => void>();
-let settings: RunSettings = readKept(KEY, settingsSchema) ?? USUAL;
+const store = createStore<RunSettings>(() => readKept(KEY, settingsSchema) ?? USUAL);
 
 /** Changes some of the settings and keeps them on this device. */
 export function changeRunSettings(more: Partial<RunSettings>): void {
-  settings = { ...settings, ...more };
-  keep(KEY, settings);
-  for (const tell of listeners) tell();
-}
-
-function subscribe(tell: () => void): () => void {
-  listeners.add(tell);
-  return () => listeners.delete(tell);
+  store.setState(more);
+  keep(KEY, store.getState());
 }
 
 /** The settings in force. */
 export function useRunSettings(): RunSettings {
-  return useSyncExternalStore(subscribe, () => settings);
+  return useStore(store);
 }

@@ -1,0 +1,90 @@
+import { fitPlan, runPlanOf, runState } from "@tonodrome/core";
+import type { Run } from "@tonodrome/core/api";
+import { freshDevice, openApplication } from "~/test/made/device";
+import type { FakeRuns } from "~/test/made/fakeRuns";
+import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
+
+const start = makeStart({}, twoMinutePlan);
+
+let server: FakeRuns;
+let store: ReturnType<typeof openApplication>["runs"];
+
+beforeEach(() => {
+  server = freshDevice(start);
+  load();
+});
+afterEach(() => jest.useRealTimers());
+
+/** Opens the application anew on the same device. */
+function load(): void {
+  store = openApplication().runs;
+}
+
+const begin = () => store.createRun(start, runPlanOf(fitPlan(start.plan.body, 2700), start.startsAt));
+
+/** Runs, so many at a time. */
+const TOGETHER = 50;
+const BATCHES = Math.ceil(Number(process.env.RUNS ?? 1000) / TOGETHER);
+
+it("many runs, pressed at random, offline at times, sent twice and out of order: both sides agree on every one", async () => {
+  let seed = 20_261_126;
+  const chance = () => {
+    seed = (seed * 1_103_515_245 + 12_345) % 2 ** 31;
+    return seed / 2 ** 31;
+  };
+  const any = <T>(of: readonly T[]): T => of[Math.floor(chance() * of.length)] as T;
+  let pressed = 0;
+  for (let batch = 0; batch < BATCHES; batch++) {
+    const ids = Array.from({ length: TOGETHER }, begin);
+    const made = new Map(ids.map((id) => [id, 0]));
+    for (const id of ids) {
+      store.pressRun(id, { kind: "begin" });
+      made.set(id, 1);
+    }
+    for (let spell = 0; spell < 6; spell++) {
+      server.up = chance() > 0.3;
+      server.losesAnswers = chance() < 0.3;
+      server.reorders = chance() < 0.5;
+      for (let n = 0; n < TOGETHER * 2; n++) {
+        const id = any(ids);
+        store.pressRun(id, anyPress(chance));
+        made.set(id, (made.get(id) ?? 0) + 1);
+        pressed++;
+      }
+      await jest.advanceTimersByTimeAsync(Math.floor(chance() * 5000));
+      // The phone's browser is killed and opened again.
+      if (chance() < 0.3) load();
+    }
+    Object.assign(server, { up: true, losesAnswers: false, reorders: false });
+    void store.sendAll();
+    await jest.advanceTimersByTimeAsync(60_000);
+    for (const id of ids) {
+      const { run } = JSON.parse(localStorage.getItem(`run:${id}`) ?? "");
+      const here = JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "");
+      const there = server.runs.get(id) as Run;
+      expect(there.events).toHaveLength(made.get(id) ?? 0);
+      expect(new Set(there.events.map((e) => e.id)).size).toBe(there.events.length);
+      expect(runState(there.plan, there.events)).toEqual(runState(run.plan, here.events));
+      expect(here.recorded).toHaveLength(here.events.length);
+      localStorage.removeItem(`run:${id}`);
+    }
+    server.runs.clear();
+    load();
+  }
+  expect(pressed).toBe(BATCHES * TOGETHER * 2 * 6);
+}, 120_000);
+
+function anyPress(chance: () => number): Parameters<typeof store.pressRun>[1] {
+  const startsAt = new Date(Date.parse(start.startsAt) + Math.floor(chance() * 600) * 1000).toISOString();
+  const presses = [
+    { kind: "done" },
+    { kind: "skip" },
+    { kind: "extend", seconds: 30 },
+    { kind: "hold" },
+    { kind: "release" },
+    { kind: "back" },
+    { kind: "hit" },
+    { kind: "start-moved", startsAt },
+  ] as const;
+  return presses[Math.floor(chance() * presses.length)] as Parameters<typeof store.pressRun>[1];
+}

@@ -1,0 +1,20 @@
+import { LONGEST_AVAILABLE } from "@tonodrome/core/api";
+import { movedStart } from "~/data/resources/movedStart";
+import { makeStart } from "~/test/made/makeStart";
+
+const start = makeStart();
+const minutes = (n: number) => Date.parse(start.startsAt) + n * 60_000;
+const iso = (at: number) => new Date(at).toISOString();
+
+it("leaves when the athlete is ready, but never after the start, nor longer before it than may be", () => {
+  expect(movedStart(start, minutes(10))).toEqual({ startsAt: iso(minutes(10)), readyAt: start.readyAt });
+  expect(movedStart(start, minutes(-60))).toEqual({
+    startsAt: iso(minutes(-60)),
+    readyAt: iso(minutes(-60)),
+  });
+  const far = minutes(2 * 24 * 60);
+  expect(movedStart(start, far)).toEqual({
+    startsAt: iso(far),
+    readyAt: iso(far - LONGEST_AVAILABLE * 1000),
+  });
+});
