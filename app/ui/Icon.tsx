@@ -54,6 +54,7 @@ const icons = {
   warn: TriangleAlert,
 };
 
+/** The icons there are. */
 export type IconName = keyof typeof icons;
 
 /** A drawn sign that goes with a word, never instead of one for those who listen. Takes the colour of a token. */

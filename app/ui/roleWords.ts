@@ -3,6 +3,7 @@ import type { Role } from "@tonodrome/core/api";
 /** The order in which roles are offered: from the most one may do to the least. */
 export const ROLES: readonly Role[] = ["owner", "coach", "assistant", "athlete"];
 
+/** What a role is called. */
 export const ROLE_NAMES: Record<Role, string> = {
   owner: "Owner",
   coach: "Coach",

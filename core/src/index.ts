@@ -116,6 +116,7 @@ export { type ApproachId, approachIdSchema, approachName } from "./words/approac
 export { BODY_AREAS, type BodyArea } from "./words/bodyArea";
 export { cutText } from "./words/cutText";
 export { type Fault, pathText } from "./words/fault";
+export { listOf } from "./words/listOf";
 export { PHASES, type Phase, phaseName } from "./words/phase";
 export { PRIORITIES, type Priority } from "./words/priority";
 export { PURPOSES, type Purpose } from "./words/purpose";

@@ -97,6 +97,7 @@ export function chooseClub(clubId: string): void {
 /** The account as it now stands. For code outside of what is drawn. */
 export const currentAccount = (): Account => store.getState();
 
+/** The account as it now stands. */
 export const useAccount = (): Account => useStore(store);
 
 function membershipOf({ club }: Account): Membership {

@@ -19,18 +19,21 @@ import { chooseClub, refreshMe, signedInAs, signedOutHere } from "./account";
 export const useDoor = () =>
   useQuery({ queryKey: ["door"], queryFn: () => ask(doorSchema, "GET", "/auth"), staleTime: Infinity });
 
+/** Signs in with an address and a password. */
 export const useSignIn = () =>
   useMutation({
     mutationFn: (input: SignIn) => ask(meSchema, "POST", "/auth/sign-in", input),
     onSuccess: signedInAs,
   });
 
+/** Makes an account and a club, and signs in. */
 export const useSignUp = () =>
   useMutation({
     mutationFn: (input: SignUp) => ask(meSchema, "POST", "/auth/sign-up", input),
     onSuccess: signedInAs,
   });
 
+/** Opens a demo club of one's own, without an account. */
 export const useOpenDemo = () =>
   useMutation({ mutationFn: () => ask(meSchema, "POST", "/auth/demo"), onSuccess: signedInAs });
 
@@ -56,6 +59,7 @@ export const useResetPassword = () =>
     onSuccess: signedInAs,
   });
 
+/** Changes one's password; the one there is has to be given. */
 export const useChangePassword = () =>
   useMutation({ mutationFn: (input: PasswordChange) => ask(doneSchema, "POST", "/me/password", input) });
 

@@ -71,6 +71,7 @@ export interface Asked {
   steady: number;
 }
 
+/** This moment, by both counts. */
 export const askedNow = (): Asked => ({ wall: Date.now(), steady: performance.now() });
 
 /** How long ago a moment was: by the count that says more, because one stands still in a sleep and one may be set. */

@@ -3,6 +3,7 @@ import { z } from "zod";
 import { keep, readKept } from "./storage";
 
 const themeSchema = z.enum(["light", "dark"]);
+/** Dark for a hall, light for daylight. */
 export type Theme = z.infer<typeof themeSchema>;
 
 const KEY = "theme";

@@ -7,6 +7,7 @@ export interface EditHistory<T> {
 /** Most edits that can be taken back one by one. */
 const MOST = 200;
 
+/** Nothing to take back, and nothing to do again. */
 export const noHistory = { past: [], future: [] } as const;
 
 /** After an edit: what was before can come back, what had been taken back cannot. */

@@ -31,6 +31,7 @@ export function unsavedDrafts(): number {
   return keptKeys(PREFIX).length;
 }
 
+/** What is edited, how it stands with the server, and what can be done about it. */
 export interface PlanDraft {
   body: PlanBody;
   dirty: boolean;

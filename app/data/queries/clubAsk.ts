@@ -18,4 +18,5 @@ export function useClubAsk() {
   );
 }
 
+/** Asks the server about the club that is open. */
 export type ClubAsk = ReturnType<typeof useClubAsk>;

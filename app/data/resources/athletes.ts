@@ -13,6 +13,7 @@ import { useClubList, useMake, useRewrite } from "~/data/queries/resource";
 /** The club's athletes. */
 export const useAthletes = () => useClubList(athleteListSchema, "/athletes", "athletes");
 
+/** Adds an athlete. */
 export const useCreateAthlete = () =>
   useMake<AthleteInput, typeof athleteSchema>(athleteSchema, "/athletes", "athletes");
 

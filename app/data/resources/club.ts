@@ -20,6 +20,7 @@ export function useAudit() {
   });
 }
 
+/** Gives the club another name. */
 export function useRenameClub() {
   const ask = useClubAsk();
   return useMutation({

@@ -4,6 +4,7 @@ import { useClubList, useMake, useRewrite } from "~/data/queries/resource";
 /** The club's events. */
 export const useEvents = () => useClubList(eventListSchema, "/events", "events");
 
+/** Adds a type of event. */
 export const useCreateEvent = () => useMake<EventInput, typeof eventSchema>(eventSchema, "/events", "events");
 
 /** Writes an event over. */

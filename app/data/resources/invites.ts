@@ -4,7 +4,9 @@ import { useClubList, useMake, useRemove } from "~/data/queries/resource";
 /** Invitations that can still be accepted. */
 export const useInvites = () => useClubList(inviteListSchema, "/invites", "invites");
 
+/** Makes an invitation. */
 export const useInvite = () =>
   useMake<InviteInput, typeof newInviteSchema>(newInviteSchema, "/invites", "invites");
 
+/** Withdraws an invitation: nobody joins by it from then on. */
 export const useWithdrawInvite = () => useRemove("/invites", "invites");

@@ -27,6 +27,7 @@ export function useShare(startId: string) {
 /** Every link of the club that works, for its owners. */
 export const useClubShares = () => useClubList(clubShareListSchema, "/shares", "shares");
 
+/** Withdraws a link: it shows nothing from then on. */
 export const useWithdrawShare = () => useRemove("/shares", "shares");
 
 /** What a shared link shows. */

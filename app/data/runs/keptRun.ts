@@ -25,8 +25,10 @@ export const pressedSchema = z.object({
   setAside: z.array(runEventSchema).default([]),
 });
 
+/** What was pressed in a run, and what of it the server has. */
 export type Pressed = z.infer<typeof pressedSchema>;
 
+/** A run as this device has it. */
 export type KeptRun = z.infer<typeof aboutSchema> & Pressed;
 
 /** What two tabs know of one run: everything that was pressed in either. */

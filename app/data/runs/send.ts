@@ -131,6 +131,6 @@ const KEPT_AFTER = 3_600_000;
 function forgetIfOver(id: string): void {
   const kept = get(id);
   const last = kept?.events.at(-1);
-  if (!kept || !last || kept.refused || isUnsent(kept) || isUnderWay(kept)) return;
+  if (!kept || !last || isUnsent(kept) || isUnderWay(kept)) return;
   if (timeNow() - Date.parse(last.at) >= KEPT_AFTER) drop(id);
 }

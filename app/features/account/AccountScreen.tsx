@@ -1,3 +1,4 @@
+import { listOf } from "@tonodrome/core";
 import { useRouter } from "expo-router";
 import { Text, View } from "react-native";
 import { chooseClub, useAccount, useMembership } from "~/data/account/account";
@@ -75,10 +76,10 @@ function SignOut() {
 
 function keptWords(runs: number, drafts: number): string {
   const count = (n: number, one: string, many: string) => (n === 0 ? "" : `${n} ${n === 1 ? one : many}`);
-  return [
-    count(runs, "run with presses not sent yet", "runs with presses not sent yet"),
-    count(drafts, "warm-up with edits not saved", "warm-ups with edits not saved"),
-  ]
-    .filter(Boolean)
-    .join(" and ");
+  return listOf(
+    [
+      count(runs, "run with presses not sent yet", "runs with presses not sent yet"),
+      count(drafts, "warm-up with edits not saved", "warm-ups with edits not saved"),
+    ].filter(Boolean),
+  );
 }

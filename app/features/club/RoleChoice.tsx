@@ -4,6 +4,7 @@ import { Choice } from "~/ui/fields/Choice";
 import { Notice } from "~/ui/layout/Notice";
 import { ROLE_MEANS, ROLE_NAMES, ROLES } from "~/ui/roleWords";
 
+/** A role, and whose warm-ups an athlete sees. */
 export interface RoleOf {
   role: Role;
   athleteId: string | null;

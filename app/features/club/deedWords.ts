@@ -1,3 +1,4 @@
+import { listOf } from "@tonodrome/core";
 import type { AuditEntry } from "@tonodrome/core/api";
 
 /** What a changed field of a start is called. */
@@ -57,5 +58,5 @@ export function deedWords({ who, action, what, detail }: AuditEntry): string {
 function fields(changed: unknown): string {
   const names = Array.isArray(changed) ? changed.map((f) => FIELDS[String(f)] ?? String(f)) : [];
   if (names.length === 0) return "nothing";
-  return names.length === 1 ? `the ${names[0]}` : `the ${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+  return `the ${listOf(names)}`;
 }

@@ -11,4 +11,5 @@ const WORDS: Record<EffortProfile, string> = {
 /** What kind of effort it is, as a coach says it. */
 export const effortWords = (effort: EffortProfile): string => WORDS[effort];
 
+/** Kinds of effort of an event, to choose from. */
 export const EFFORT_OPTIONS = EFFORT_PROFILES.map((value) => ({ value, label: WORDS[value] }));

@@ -4,6 +4,7 @@ import { type Approach, type Filled, fillPlan } from "@tonodrome/core/fill";
 import { v4 as uuid } from "uuid";
 import { circumstancesOf } from "~/data/resources/circumstances";
 
+/** What a fill is made from. */
 export interface FillFrom {
   start: Start;
   athlete: Athlete | undefined;
@@ -12,6 +13,7 @@ export interface FillFrom {
   availableSeconds: number;
 }
 
+/** What the coach chose of a fill. */
 export interface FillChoice {
   approach: Approach;
   seed: number;

@@ -15,6 +15,7 @@ const PER_SECOND = 0.14;
 /** How far competition intensity is stepped in, as a share of the width; the strip has the rest. */
 const STEP_IN = 24;
 
+/** How high a strip of so many seconds is, pixels. */
 export const heightOf = (seconds: number): number => LEAST + Math.max(0, seconds - 120) * PER_SECOND;
 
 /** What of a placement is drawn. */

@@ -21,6 +21,7 @@ export type Mark =
   /** Nothing is done for a while, and why. */
   | { kind: "idle"; atSeconds: number; seconds: number; words: string };
 
+/** Everything that stands between the strips of a stair, and which strips keep to windows. */
 export interface StairMarks {
   /** What stands above the strip of a drill. */
   above: Map<string, Mark[]>;

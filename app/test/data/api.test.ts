@@ -1,5 +1,6 @@
 import { athleteListSchema } from "@tonodrome/core/api";
 import { ApiFailure, ask } from "~/data/client/api";
+import { timeNow } from "~/data/client/clock";
 
 function server(answer: Partial<Response> | Error): void {
   const fetch = async () => {
@@ -16,6 +17,14 @@ const failure = () => list().catch((error) => error as ApiFailure);
 it("gives the checked answer", async () => {
   server({ ok: true, json: async () => ({ athletes: [] }) });
   expect(await list()).toEqual({ athletes: [] });
+});
+
+it("learns from every answer what the time is", async () => {
+  const date = new Date(Date.now() - 600_000).toUTCString();
+  const headers = new Map([["date", date]]) as unknown as Headers;
+  server({ ok: true, headers, json: async () => ({ athletes: [] }) });
+  await list();
+  expect(Math.abs(timeNow() - (Date.now() - 600_000))).toBeLessThan(2000);
 });
 
 it("says that the server cannot be reached, and that nothing is lost", async () => {

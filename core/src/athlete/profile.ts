@@ -6,6 +6,7 @@ import { bodyAreaSchema } from "../words/bodyArea";
 import { linesSchema } from "../words/text";
 import { scaleSchema } from "./scale";
 
+/** Ages in bands, as governing bodies have them; custom. */
 export const ageBandSchema = z.enum(["under-10", "10-12", "13-15", "16-18", "adult", "masters"]);
 export type AgeBand = z.infer<typeof ageBandSchema>;
 

@@ -36,6 +36,7 @@ export type Deed =
   | "share.make"
   | "share.withdraw";
 
+/** What a deed was done to. */
 export interface Subject {
   clubId: string;
   /** What it was done to. Its name is looked up when the trail is read, so that a name taken away is gone there too. */

@@ -12,6 +12,7 @@ export interface Try {
   isKnownDevice: boolean;
 }
 
+/** What is counted, to keep guessing and flooding slow. */
 export interface Limits {
   /**
    * Counts a try at a password. Only failures count in the end: `passwordWasRight` gives it back.

@@ -19,6 +19,7 @@ const WORDS = {
   runsOfStart: "runs as a start may have",
 } as const;
 
+/** What a club keeps a most of. */
 export type Kept = keyof typeof WORDS;
 
 /** There are as many of a kind as there may be. */

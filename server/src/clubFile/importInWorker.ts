@@ -8,6 +8,7 @@ export interface ToWorker {
   chunk: Uint8Array | null;
 }
 
+/** What the worker says of an import. */
 export type FromWorker =
   | { wants: true }
   | { done: true }

@@ -17,6 +17,7 @@ export interface Placed {
   size: number;
 }
 
+/** A club's file as it is being read. */
 export interface ClubReading {
   name: string;
   records: AsyncIterable<Placed>;

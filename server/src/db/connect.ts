@@ -1,6 +1,7 @@
 import { Sequelize } from "sequelize";
 import { defineModels, type Models } from "./models";
 
+/** A connection with its models. */
 export interface Database {
   sequelize: Sequelize;
   models: Models;

@@ -1,7 +1,9 @@
 /** The demo's people, places and competition day. All of it is invented. */
 export const demoClub = "Aldermere Figure Skating Club";
+/** Where the demo's starts are. */
 export const demoVenue = "Aldermere Ice Hall";
 
+/** A start of the demo. */
 export interface DemoStart {
   athlete: string;
   title: string;
@@ -41,6 +43,7 @@ const offIce = [
   "Boots on",
 ];
 
+/** Who starts in the demo. */
 export const demoAthletes = [
   "Ilse Marrow",
   "Tamsin Okoro-Vale",

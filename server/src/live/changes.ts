@@ -10,6 +10,7 @@ export interface Change {
   id?: string;
 }
 
+/** Changes in clubs, as they happen on any server. */
 export interface Changes {
   /** Tells every server, this one included, after the change is committed. Never fails: it is a hint, and readers also ask by themselves now and then. */
   publish(change: Change): void;

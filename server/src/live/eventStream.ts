@@ -13,6 +13,7 @@ const MOST = { server: 5_000, person: 30, machine: 200 };
 /** What a listener does not read is kept for it up to so many bytes; then it has to come again. */
 const MOST_UNREAD = 65_536;
 
+/** What a stream tells, and to whom. */
 export interface StreamOptions {
   clubId: string;
   /** Whether whoever listens may still do so: asked at every beat and when the club's members or links change. */

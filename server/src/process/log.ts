@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { type FastifyInstance, type FastifyRequest, type FastifyServerOptions, LogController } from "fastify";
 
+/** Where the log goes, and how much of it. */
 export interface LogOptions {
   level: string;
   /** Where lines go instead of standard output. */

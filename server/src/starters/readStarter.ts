@@ -11,6 +11,7 @@ export interface StarterFault {
   message: string;
 }
 
+/** A starter shelf, or everything that is wrong with its file. */
 export type StarterRead = { shelf: StarterShelf } | { faults: StarterFault[] };
 
 /**

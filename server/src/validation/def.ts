@@ -14,6 +14,7 @@ export interface Def {
   checks?: { _zod: { def: { check?: string; format?: string; maximum?: number } } }[];
 }
 
+/** What a schema is made of. */
 export const defOf = (schema: z.ZodType): Def => schema._zod.def as unknown as Def;
 
 /** The options of a union that a value may be meant for: all, or, where a field names it, that one. */

@@ -3,6 +3,7 @@ import type { Transaction } from "sequelize";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
 
+/** How a write is told of and kept in the audit trail. */
 export interface WriteOptions<T> {
   status?: number;
   /** Done once it is committed, and before it is answered. */

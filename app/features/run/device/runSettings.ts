@@ -25,6 +25,7 @@ const settingsSchema = z.object({
   mirror: z.boolean(),
 });
 
+/** How a run behaves on this device. */
 export type RunSettings = z.infer<typeof settingsSchema>;
 
 const USUAL: RunSettings = {

@@ -15,6 +15,7 @@ export interface PulseSource {
   listen(intensity: () => number, onRate: (rate: number | null) => void): () => void;
 }
 
+/** A heart rate as it is followed. */
 export interface Pulse {
   simulated: boolean;
   /** Beats per minute; null while contact is lost. */

@@ -39,6 +39,7 @@ export const startFormSchema = z
     }
   });
 
+/** What is asked of a new start. */
 export type StartForm = z.infer<typeof startFormSchema>;
 
 /**

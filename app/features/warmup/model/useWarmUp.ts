@@ -31,6 +31,7 @@ export type OpenSheet =
   | "spare"
   | null;
 
+/** Everything the warm-up's screen draws, and everything that can be done there. */
 export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowledge {
   start: Start;
   /** Whether one may change the warm-up, and whether one may run it. */

@@ -4,7 +4,7 @@ import { wordKey } from "../../words/sameWord";
 import type { FillInput } from "../input/fillInput";
 import { type Choice, type Chosen, choiceSeconds } from "./choice";
 import { NOTHING_LEFT } from "./fillUp";
-import { listOf } from "./listOf";
+import { listOf } from "../../words/listOf";
 import { largestRise, orderedClimb, steepGap } from "./order";
 import { best } from "./pick";
 

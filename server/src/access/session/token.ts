@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from "node:crypto";
 
+/** A secret as it is handed out, and what is kept of it. */
 export interface Token {
   /** What the person holds: 256 random bits, in letters that fit an address. */
   token: string;

@@ -22,6 +22,7 @@ import type {
 type Creation<Row, Optional extends keyof Row = never> = Omit<Row, Optional> & Partial<Pick<Row, Optional>>;
 type Table<Row extends object, Made extends object = Row> = ModelStatic<Model<Row, Made> & Row>;
 
+/** Every table. */
 export interface Models {
   Club: Table<ClubRow>;
   Athlete: Table<AthleteRow, Creation<AthleteRow, "version" | "profile">>;

@@ -13,12 +13,14 @@ import type {
 } from "@tonodrome/core";
 import type { Role } from "@tonodrome/core/api";
 
+/** A club. */
 export interface ClubRow {
   id: string;
   name: string;
   demo: boolean;
 }
 
+/** An athlete with a profile. */
 export interface AthleteRow {
   id: string;
   clubId: string;
@@ -27,6 +29,7 @@ export interface AthleteRow {
   profile: AthleteProfile;
 }
 
+/** A type of event. */
 export interface EventTypeRow {
   id: string;
   clubId: string;
@@ -36,6 +39,7 @@ export interface EventTypeRow {
   body: Omit<EventType, "name">;
 }
 
+/** A warm-up kept as a template. */
 export interface TemplateRow {
   id: string;
   clubId: string;
@@ -44,6 +48,7 @@ export interface TemplateRow {
   createdAt: Date;
 }
 
+/** A drill of the shelf. */
 export interface DrillRow {
   id: string;
   clubId: string;
@@ -61,6 +66,7 @@ export interface DrillRow {
   details: DrillDetails | null;
 }
 
+/** A start with its setting. */
 export interface StartRow {
   id: string;
   clubId: string;
@@ -77,6 +83,7 @@ export interface StartRow {
   setting: Setting;
 }
 
+/** The warm-up of a start. */
 export interface PlanRow {
   id: string;
   clubId: string;
@@ -85,6 +92,7 @@ export interface PlanRow {
   body: PlanBody;
 }
 
+/** An earlier version of a warm-up, or one that was refused. */
 export interface PlanEditRow {
   /** A 64-bit number, as text. */
   id: string;
@@ -96,6 +104,7 @@ export interface PlanEditRow {
   at: Date;
 }
 
+/** A run with the plan it follows. */
 export interface RunRow {
   id: string;
   clubId: string;
@@ -116,6 +125,7 @@ export interface RunRow {
   summed: number;
 }
 
+/** One press of a run. */
 export interface RunEventRow {
   id: string;
   clubId: string;
@@ -123,6 +133,7 @@ export interface RunEventRow {
   event: RunEvent;
 }
 
+/** An account. */
 export interface UserRow {
   id: string;
   email: string;
@@ -133,6 +144,7 @@ export interface UserRow {
   demo: boolean;
 }
 
+/** Somebody signed in on a device. */
 export interface SessionRow {
   id: string;
   userId: string;
@@ -141,6 +153,7 @@ export interface SessionRow {
   expiresAt: Date;
 }
 
+/** Somebody's part in a club. */
 export interface MemberRow {
   clubId: string;
   userId: string;
@@ -151,6 +164,7 @@ export interface MemberRow {
   demo: boolean;
 }
 
+/** An invitation to a club. */
 export interface InviteRow {
   id: string;
   clubId: string;
@@ -166,6 +180,7 @@ export interface InviteRow {
   withdrawnAt: Date | null;
 }
 
+/** A link to a start's warm-up. */
 export interface ShareRow {
   id: string;
   clubId: string;
@@ -179,6 +194,7 @@ export interface ShareRow {
   withdrawnAt: Date | null;
 }
 
+/** A deed that is kept in the audit trail. */
 export interface AuditEntryRow {
   clubId: string;
   at: Date;

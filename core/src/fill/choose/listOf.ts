@@ -1,5 +1,0 @@
-/** "hip, knee and ankle" */
-export function listOf(words: readonly string[]): string {
-  const last = words.at(-1) ?? "";
-  return words.length < 2 ? last : `${words.slice(0, -1).join(", ")} and ${last}`;
-}
