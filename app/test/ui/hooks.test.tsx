@@ -1,0 +1,92 @@
+import { act, renderHook } from "@testing-library/react-native";
+import { applyKeptTheme, useTheme } from "~/data/device/theme";
+import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
+import { useKeys } from "~/ui/hooks/useKeys";
+import { useSame } from "~/ui/hooks/useSame";
+import { useStable } from "~/ui/hooks/useStable";
+
+it("tells the last of several values, once what is under the finger is painted", async () => {
+  const told: number[] = [];
+  const { result } = renderHook(() => useAfterPaint((n: number) => told.push(n)));
+  for (const n of [1, 2, 3]) result.current(n);
+  expect(told).toEqual([]);
+  await act(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 1))));
+  expect(told).toEqual([3]);
+});
+
+it("is the same as long as its key is, and one function that does what the newest would", () => {
+  const { result, rerender } = renderHook(
+    ({ value, key }: { value: object; key: string }) => ({
+      same: useSame(value, key),
+      act: useStable(() => value),
+    }),
+    { initialProps: { value: { n: 1 }, key: "a" } },
+  );
+  const first = result.current;
+  rerender({ value: { n: 2 }, key: "a" });
+  expect(result.current.same).toBe(first.same);
+  expect(result.current.act).toBe(first.act);
+  expect(first.act()).toEqual({ n: 2 });
+  rerender({ value: { n: 3 }, key: "b" });
+  expect(result.current.same).toEqual({ n: 3 });
+});
+
+describe("keys", () => {
+  const pressed: string[] = [];
+  const press = (target: Element, key: string, more: KeyboardEventInit = {}) => {
+    const event = new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true, ...more });
+    target.dispatchEvent(event);
+    return event.defaultPrevented;
+  };
+  const element = (html: string) => {
+    document.body.innerHTML = html;
+    return document.body.firstElementChild as Element;
+  };
+  const keys = {
+    a: () => pressed.push("a"),
+    " ": () => pressed.push("space"),
+    "alt+arrowup": () => pressed.push("up"),
+  };
+
+  it("do what they are for, and no longer once the screen is left", () => {
+    pressed.length = 0;
+    const { unmount } = renderHook(() => useKeys(keys as unknown as Record<string, () => void>));
+    const plain = element("<div></div>");
+    expect(press(plain, "A")).toBe(true);
+    expect(press(plain, "ArrowUp", { altKey: true })).toBe(true);
+    expect(press(plain, "ArrowUp")).toBe(false);
+    expect(pressed).toEqual(["a", "up"]);
+    unmount();
+    press(plain, "a");
+    expect(pressed).toHaveLength(2);
+  });
+
+  it("are the field's, the sheet's, the control's and the browser's own where those use them", () => {
+    pressed.length = 0;
+    const { unmount } = renderHook(() => useKeys(keys as unknown as Record<string, () => void>));
+    press(element("<input>"), "a");
+    press(element("<div role='dialog'></div>"), "a");
+    press(element("<button></button>"), " ");
+    press(element("<div></div>"), "a", { ctrlKey: true });
+    press(element("<div></div>"), "a", { metaKey: true });
+    expect(pressed).toEqual([]);
+    press(element("<button></button>"), "a");
+    expect(pressed).toEqual(["a"]);
+    unmount();
+  });
+});
+
+it("keeps the look that was chosen, and without a choice has the device's own", () => {
+  localStorage.clear();
+  Object.assign(globalThis, { matchMedia: () => ({ matches: true }) });
+  const root = document.documentElement;
+  applyKeptTheme();
+  expect(root.dataset.theme).toBeUndefined();
+  const { result } = renderHook(() => useTheme());
+  expect(result.current.theme).toBe("dark");
+  act(() => result.current.toggle());
+  expect([result.current.theme, root.dataset.theme]).toEqual(["light", "light"]);
+  delete root.dataset.theme;
+  applyKeptTheme();
+  expect(root.dataset.theme).toBe("light");
+});

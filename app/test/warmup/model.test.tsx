@@ -1,0 +1,369 @@
+import { act, renderHook } from "@testing-library/react-native";
+import { emptyPlan, noDetails, noProfile, type PlanBody, type PlanItem } from "@tonodrome/core";
+import type { Athlete, ClubEvent, Drill, ShelfDrill, Start } from "@tonodrome/core/api";
+import { useState } from "react";
+import { usePlanEdits } from "~/features/warmup/model/usePlanEdits";
+import { useSelection } from "~/features/warmup/model/useSelection";
+import { useStartFit } from "~/features/warmup/model/useStartFit";
+import { useWarmUp, type WarmUpModel } from "~/features/warmup/model/useWarmUp";
+import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
+
+const mock = {
+  may: new Set(["read", "build", "run"]),
+  isWide: false,
+  openRun: null as string | null,
+  went: [] as string[],
+  begun: [] as { start: Start; fit: { workSeconds: number } }[],
+  saved: [] as { changes: object }[],
+  isSaved: true,
+  athletes: [] as Athlete[],
+  events: [] as ClubEvent[],
+  drills: [] as ShelfDrill[],
+  sent: 0,
+};
+jest.mock("~/data/account/account", () => ({ useMay: (action: string) => mock.may.has(action) }));
+jest.mock("~/ui/hooks/useWide", () => ({ useWide: () => mock.isWide }));
+jest.mock("expo-router", () => ({ useRouter: () => ({ push: (to: string) => mock.went.push(to) }) }));
+jest.mock("~/data/runs/hooks", () => ({ useOpenRun: () => mock.openRun }));
+jest.mock("~/features/run/useStartRun", () => ({
+  useStartRun: () => ({
+    startRun: (what: (typeof mock.begun)[number]) => mock.begun.push(what),
+    failure: null,
+  }),
+}));
+jest.mock("~/data/resources/athletes", () => ({ useAthletes: () => ({ data: mock.athletes }) }));
+jest.mock("~/data/resources/events", () => ({ useEvents: () => ({ data: mock.events }) }));
+jest.mock("~/data/resources/drills", () => ({
+  useDrills: (enabled: boolean) => ({ data: enabled ? mock.drills : undefined }),
+}));
+jest.mock("~/data/resources/starts", () => ({
+  useSaveStart: () => ({
+    isPending: false,
+    error: null,
+    mutate: (what: { changes: object }, { onSuccess }: { onSuccess: () => void }) => {
+      mock.saved.push(what);
+      onSuccess();
+    },
+  }),
+}));
+jest.mock("~/features/fit/askFit", () => ({ askFit: () => () => undefined }));
+jest.mock("~/data/client/useNow", () => ({ useNow: () => Date.parse("2026-06-01T11:00:00.000Z") }));
+jest.mock("~/data/plan/planDraft", () => ({
+  usePlanDraft: (start: Start) => {
+    const { useState } = require("react");
+    const [body, setBody] = useState(start.plan.body);
+    return {
+      body,
+      edit: (change: (body: unknown) => unknown) => setBody(change),
+      save: async () => {
+        mock.sent++;
+        return mock.isSaved;
+      },
+    };
+  },
+}));
+
+const [laps] = twoMinutePlan.items as [PlanItem];
+const idOf = (n: number) => `11111111-1111-4111-8111-11111111111${n}`;
+const item = (n: number, more: Partial<PlanItem> = {}) => ({
+  ...laps,
+  id: idOf(n),
+  name: `Drill ${n}`,
+  ...more,
+});
+const planOf = (...items: PlanItem[]): PlanBody => ({ ...emptyPlan(), items });
+const drill = (n: number, more: Partial<ShelfDrill> = {}) =>
+  ({
+    ...{ id: `88888888-8888-4888-8888-88888888888${n}`, version: 1, name: `Shelf ${n}`, phase: "raise" },
+    ...{ intensity: 25, priority: "useful", dose: laps.dose, focus: "", place: "", archived: false },
+    ...{ details: noDetails() },
+    ...more,
+  }) as unknown as ShelfDrill;
+
+beforeEach(() => {
+  mock.may = new Set(["read", "build", "run"]);
+  Object.assign(mock, { isWide: false, openRun: null, isSaved: true, sent: 0 });
+  Object.assign(mock, { went: [], begun: [], saved: [], athletes: [], events: [], drills: [] });
+});
+
+describe("a selection", () => {
+  const opened: number[] = [];
+  const hook = () => renderHook(() => useSelection([item(1), item(2), item(3)], () => opened.push(1))).result;
+  beforeEach(() => {
+    opened.length = 0;
+  });
+
+  it("is of one drill, which is opened by it, and goes up and down as far as there are drills", () => {
+    const now = hook();
+    expect(now.current).toMatchObject({ selectedId: null, index: -1, chosen: null });
+    act(() => now.current.select(idOf(2)));
+    expect([now.current.selectedId, now.current.index, opened.length]).toEqual([idOf(2), 1, 1]);
+    act(() => now.current.step(1));
+    act(() => now.current.step(1));
+    expect(now.current.index).toBe(2);
+    act(() => now.current.step(-9));
+    expect([now.current.index, opened.length]).toEqual([0, 1]);
+    act(() => now.current.put(null));
+    expect(now.current.index).toBe(-1);
+  });
+
+  it("is of several when that is wished, each pressed on and off, and opens none", () => {
+    const now = hook();
+    act(() => now.current.choose(true));
+    for (const n of [1, 3, 1]) act(() => now.current.select(idOf(n)));
+    expect([[...(now.current.chosen ?? [])], opened.length]).toEqual([[idOf(3)], 0]);
+    act(() => now.current.clear());
+    expect(now.current.chosen?.size).toBe(0);
+    act(() => now.current.choose(false));
+    expect(now.current.chosen).toBeNull();
+  });
+});
+
+describe("edits", () => {
+  let closed = 0;
+  const hook = (mayBuild = true) =>
+    renderHook(() => {
+      const [body, setBody] = useState(planOf(item(1), item(2), item(3)));
+      const selection = useSelection(body.items, () => undefined);
+      const edits = usePlanEdits({ body, edit: setBody }, selection, mayBuild, () => closed++);
+      return { body, selection, edits };
+    }).result;
+  const names = (now: ReturnType<typeof hook>) => now.current.body.items.map((i) => i.name);
+  const select = (now: ReturnType<typeof hook>, n: number) =>
+    act(() => now.current.selection.select(idOf(n)));
+  beforeEach(() => {
+    closed = 0;
+  });
+
+  it("change the drill that is open, or another, move it, and give it more or less", () => {
+    const now = hook();
+    select(now, 2);
+    act(() => now.current.edits.change({ focus: "Tall" }));
+    act(() => now.current.edits.changeDrill(idOf(3), { focus: "Loose" }));
+    act(() => now.current.edits.move(idOf(3), 0));
+    expect(now.current.body.items.map((i) => [i.name, i.focus])).toEqual([
+      ["Drill 3", "Loose"],
+      ["Drill 1", ""],
+      ["Drill 2", "Tall"],
+    ]);
+    act(() => now.current.edits.dose(1));
+    expect(now.current.body.items[2]?.dose).toMatchObject({ seconds: { ideal: 150 } });
+    act(() => now.current.edits.dose(-1));
+    expect(now.current.body.items[2]?.dose).toMatchObject({ seconds: { ideal: 120 } });
+  });
+
+  it("take a drill out, and open the one that takes its place", () => {
+    const now = hook();
+    select(now, 2);
+    act(() => now.current.edits.remove());
+    expect([names(now), now.current.selection.selectedId, closed]).toEqual([
+      ["Drill 1", "Drill 3"],
+      idOf(3),
+      1,
+    ]);
+    act(() => now.current.edits.remove());
+    expect([names(now), now.current.selection.selectedId]).toEqual([["Drill 1"], idOf(1)]);
+    act(() => now.current.edits.removeDrill(idOf(1)));
+    expect(names(now)).toEqual([]);
+    act(() => now.current.edits.remove());
+    expect(closed).toBe(2);
+  });
+
+  it("add, swap and replace by drills of the shelf, and say what was replaced", () => {
+    const now = hook();
+    act(() => now.current.edits.add(drill(1) as Drill));
+    expect(names(now)).toContain("Shelf 1");
+    select(now, 1);
+    act(() => now.current.edits.swap(drill(2)));
+    expect(names(now)).toContain("Shelf 2");
+    const [, second, third] = ["", item(2), item(3)] as [string, PlanItem, PlanItem];
+    act(() =>
+      now.current.edits.replace([
+        { item: second, loads: ["knee"], to: drill(3) },
+        { item: third, loads: ["knee"], to: null },
+      ]),
+    );
+    expect(names(now)).toContain("Shelf 3");
+    expect(names(now)).not.toContain("Drill 3");
+    expect(now.current.edits.news).toEqual([
+      "2 drills replaced or left out.",
+      "Drill 2 → Shelf 3.",
+      "Drill 3 left out.",
+    ]);
+    act(() => now.current.edits.forgetNews());
+    expect(now.current.edits.news).toBeNull();
+  });
+
+  it("fill the whole of it, and say what the fill had to say", () => {
+    const now = hook();
+    select(now, 1);
+    act(() => now.current.edits.fill(planOf(item(7)), ["Chosen."]));
+    expect([names(now), now.current.edits.news, now.current.selection.selectedId, closed]).toEqual([
+      ["Drill 7"],
+      ["Chosen."],
+      null,
+      1,
+    ]);
+  });
+
+  it("do something with several at once, and with none afterwards where they are gone", () => {
+    const now = hook();
+    act(() => now.current.selection.choose(true));
+    for (const n of [1, 2]) select(now, n);
+    act(() => now.current.edits.deed("later"));
+    expect(names(now)).toEqual(["Drill 3", "Drill 1", "Drill 2"]);
+    expect(now.current.selection.chosen?.size).toBe(2);
+    act(() => now.current.edits.deed("copy"));
+    expect(names(now)).toHaveLength(5);
+    act(() => now.current.edits.deed("remove"));
+    expect([names(now)[0], now.current.selection.chosen?.size]).toEqual(["Drill 3", 0]);
+    act(() => now.current.edits.deed("earlier"));
+    expect(names(now)[0]).toBe("Drill 3");
+  });
+
+  it("group into a circuit and split it again, and close what was open", () => {
+    const now = hook();
+    act(() => now.current.selection.choose(true));
+    for (const n of [1, 2]) select(now, n);
+    act(() => now.current.edits.deed("circuit"));
+    expect(now.current.body.items.map((i) => i.dose.kind)).toEqual(["circuit", "time"]);
+    expect([now.current.selection.chosen?.size, closed]).toEqual([0, 0]);
+    act(() => now.current.selection.choose(false));
+    act(() => now.current.selection.select(now.current.body.items[0]?.id ?? ""));
+    act(() => now.current.edits.deed("split"));
+    expect(names(now)).toEqual(["Drill 1", "Drill 2", "Drill 3"]);
+    expect([now.current.selection.selectedId, closed]).toEqual([null, 1]);
+  });
+
+  it("change nothing for whom may not", () => {
+    const now = hook(false);
+    select(now, 2);
+    act(() => now.current.edits.move(idOf(3), 0));
+    act(() => now.current.edits.dose(1));
+    act(() => now.current.edits.remove());
+    act(() => now.current.edits.deed("copy"));
+    expect(now.current.body).toEqual(planOf(item(1), item(2), item(3)));
+  });
+});
+
+describe("a plan fitted to its start", () => {
+  const start = makeStart({}, twoMinutePlan);
+  const hook = (of = start, mayBuild = true) =>
+    renderHook(() => useStartFit(of, of.plan.body, mayBuild)).result;
+
+  it("is for the time that is saved, or another that is tried and then saved", () => {
+    const now = hook();
+    expect(now.current).toMatchObject({ minutes: 45, mostMinutes: 90, isCapped: false, newMinutes: false });
+    expect(now.current.fit.availableSeconds).toBe(45 * 60);
+    act(() => now.current.saveMinutes());
+    expect(mock.saved).toEqual([]);
+    act(() => now.current.setMinutes(20));
+    expect([now.current.newMinutes, now.current.fit.availableSeconds]).toEqual([true, 1200]);
+    act(() => now.current.saveMinutes());
+    expect(mock.saved).toEqual([{ start, changes: { readyAt: "2026-06-01T11:40:00.000Z" } }]);
+    expect(now.current.newMinutes).toBe(false);
+  });
+
+  it("is for no more time than there is, and for as much as was once saved", () => {
+    const soon = makeStart(
+      { startsAt: "2026-06-01T11:10:00.000Z", readyAt: "2026-06-01T10:00:00.000Z" },
+      twoMinutePlan,
+    );
+    expect(hook(soon).current).toMatchObject({ isCapped: true, fit: { availableSeconds: 600 } });
+    const long = makeStart({ readyAt: "2026-06-01T09:00:00.000Z" }, twoMinutePlan);
+    expect(hook(long).current.mostMinutes).toBe(180);
+    expect(hook(start, false).current.newMinutes).toBe(false);
+  });
+});
+
+describe("a warm-up", () => {
+  const start = makeStart({ eventId: "77777777-7777-4777-8777-777777777777" }, planOf(item(1), item(2)));
+  const hook = (of: Start = start): { current: WarmUpModel } => renderHook(() => useWarmUp(of)).result;
+
+  it("opens a drill in a sheet, and beside the stair where there is room", () => {
+    const now = hook();
+    act(() => now.current.select(idOf(2)));
+    expect([now.current.sheet, now.current.selected?.item.name]).toEqual(["drill", "Drill 2"]);
+    act(() => now.current.choose(true));
+    expect([now.current.sheet, now.current.chosen?.size]).toEqual([null, 0]);
+    mock.isWide = true;
+    const wide = hook();
+    act(() => wide.current.select(idOf(1)));
+    expect([wide.current.sheet, wide.current.selectedId]).toEqual([null, idOf(1)]);
+  });
+
+  it("is run as it fits, gone back to where it is running, and asks for drills where there are none", () => {
+    const now = hook();
+    act(() => now.current.run());
+    expect(mock.begun).toMatchObject([{ start, fit: { workSeconds: 240 } }]);
+    mock.openRun = "run-1";
+    const running = hook();
+    expect(running.current.running).toBe(true);
+    act(() => running.current.run());
+    expect(mock.went).toEqual(["/run/run-1"]);
+    mock.openRun = null;
+    const empty = hook(makeStart({}, emptyPlan()));
+    act(() => empty.current.run());
+    expect(empty.current.sheet).toBe("shelf");
+    mock.may.delete("run");
+    const watcher = hook();
+    act(() => watcher.current.run());
+    expect([mock.begun.length, watcher.current.mayRun]).toEqual([1, false]);
+  });
+
+  it("says why nothing can be run where nothing fits", () => {
+    const none = makeStart({ readyAt: "2026-06-01T11:59:00.000Z" }, planOf(item(1)));
+    const now = hook(none);
+    act(() => now.current.run());
+    expect([mock.begun, now.current.sheet]).toEqual([[], "given-up"]);
+  });
+
+  it("saves the plan and then the time, and the time only where the plan was saved", async () => {
+    const now = hook();
+    act(() => now.current.setMinutes(20));
+    mock.isSaved = false;
+    await act(async () => now.current.save());
+    expect([mock.sent, mock.saved.length]).toEqual([1, 0]);
+    mock.isSaved = true;
+    await act(async () => now.current.save());
+    expect([mock.sent, mock.saved.length]).toEqual([2, 1]);
+  });
+
+  it("knows what the event asks for, which the same drills touch as long as they fit", () => {
+    const event = { id: start.eventId, actions: ["jump"], areas: ["hip"] } as unknown as ClubEvent;
+    mock.events = [event];
+    const now = hook();
+    const before = now.current.coverage;
+    expect(before?.actions).toEqual([{ what: "jump", by: [] }]);
+    act(() => now.current.setMinutes(30));
+    expect(now.current.coverage).toBe(before);
+    act(() => now.current.removeDrill(idOf(1)));
+    expect(now.current.coverage).not.toBe(before);
+    mock.events = [{ ...event, actions: [], areas: [] } as ClubEvent];
+    expect(hook().current.coverage).toBeNull();
+  });
+
+  it("knows what is to be spared, and what of the shelf to do instead: nothing archived, nothing out of reach", () => {
+    const loaded = { ...noDetails(), loads: ["knee" as const], purposes: ["raise" as const] };
+    const gentle = { ...noDetails(), purposes: ["raise" as const] };
+    const profile = { ...noProfile(), protectedAreas: [{ area: "knee" as const, until: null }] };
+    mock.athletes = [{ id: start.athlete.id, version: 1, name: "Ada", profile }];
+    mock.drills = [
+      drill(1, { details: gentle, archived: true } as Partial<ShelfDrill>),
+      drill(2, { details: { ...gentle, people: 3 } }),
+      drill(3, { details: gentle }),
+    ];
+    const of = makeStart({}, planOf(item(1, { details: loaded }), item(2)));
+    const [found, ...more] = hook(of).current.sparing;
+    expect([found?.item.name, found?.loads, found?.to?.name, more]).toEqual([
+      "Drill 1",
+      ["knee"],
+      "Shelf 3",
+      [],
+    ]);
+    mock.may.delete("build");
+    expect(hook(of).current.sparing).toEqual([]);
+    mock.may.delete("read");
+    expect(hook(of).current.drills).toEqual([]);
+  });
+});
