@@ -7,6 +7,7 @@ const remainder = `${REFIT}remainder.ts`;
 const refit = `${REFIT}refit.ts`;
 const freeze = `${STEPS}freezeFit.ts`;
 const wait = `${LIVE}waitPrompt.ts`;
+const moment = `${LIVE}runTimeline.ts`;
 const clock = `${LIVE}runClock.ts`;
 
 /** The live run: its log, its steps, what is made of the rest, the wait. */
@@ -188,27 +189,31 @@ const mutants = [
   ],
   ["down, hold, up", `${STEPS}partAt.ts`, "within < down + hold", "within < hold"],
   // The moment.
-  ["a wait for a time ends by the clock", clock, "if (!wait?.until)", "if (!wait)"],
+  ["a wait for a time ends by the clock", moment, "if (!wait?.until)", "if (!wait)"],
   [
     "but is never shorter than its least",
-    clock,
+    moment,
     "Math.max(wait.leastSeconds - elapsed, (Date.parse(wait.until) - now) / 1000)",
     "(Date.parse(wait.until) - now) / 1000",
   ],
   [
     "what was added is left too",
-    clock,
+    moment,
     "plannedSeconds + extendedSeconds - elapsed",
     "plannedSeconds - elapsed",
   ],
-  ["ahead keeps the wait", clock, "/ 1000 - state.waitSeconds", "/ 1000"],
+  ["ahead keeps the wait", clock, "- state.waitSeconds", ""],
   [
     "later steps take what was planned",
-    clock,
-    "if (!wait) return at + plannedSeconds * 1000;",
-    "if (!wait) return at;",
+    moment,
+    "if (!wait) return begin + plannedSeconds;",
+    "if (!wait) return begin;",
   ],
-  ["a wait's least counts towards the end", clock, "Math.max(at + wait.leastSeconds * 1000,", "Math.max(at,"],
+  ["a wait's least counts towards the end", moment, "Math.max(begin + wait.leastSeconds,", "Math.max(begin,"],
+  ["what is over took its holds too", moment, "(realSeconds ?? 0) + heldSeconds", "realSeconds ?? 0"],
+  ["what is over comes before", moment, "(sum, split) => sum + tookOf(split)", "(sum) => sum"],
+  ["what was passed by is not to come", moment, '"pending" && i >= index', '"pending"'],
+  ["after the last step there is a wait", moment, 'if (end >= 0 || state.status === "ended")', "if (true)"],
   ["clothes first", wait, "waited < CLOTHES", "false"],
   ["something warm every three minutes", wait, "every: 180", "every: 240"],
   ["for so long", wait, "lasts: 40", "lasts: 60"],
@@ -303,13 +308,13 @@ const mutants = [
 const TESTS = {
   log: "(run/run|proof/replay)",
   steps: "(run/|proof/replay|dose/doseParts|ladder/|plan/kit)",
-  live: "run/",
+  live: "(run/|timeline/)",
   refit: "run/refit",
 };
 
 export default {
   project: "core",
-  tests: "core/test/(run/|proof/replay|dose/doseParts|ladder/|plan/kit)",
+  tests: "core/test/(run/|timeline/|proof/replay|dose/doseParts|ladder/|plan/kit)",
   mutants: mutants.map(([what, file, from, to]) => [
     what,
     file,

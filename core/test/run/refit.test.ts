@@ -87,6 +87,12 @@ describe("what a re-fit says", () => {
     expect(refit?.missingSeconds).toBeGreaterThan(0);
   });
 
+  it("names two changes, and counts the others", () => {
+    const items = plan.items;
+    expect(refitLine(items, run.drills, run.drills.slice(0, 1))).toBe("Lunges left out, Spins left out.");
+    expect(refitLine(items, run.drills, [])).toBe("Laps left out, Lunges left out and 1 more.");
+  });
+
   it("says when only the wait changes, and nothing when nothing does", () => {
     const events = [press("begin", 420)];
     expect(refitRun(run, runState(run, events), before(419))?.line).toBe("");
@@ -160,6 +166,44 @@ describe("what a re-fit keeps", () => {
     expect(later(begun)).toContain("Swings");
     const inSpin = [...begun, press("done", 139), press("done", 138)];
     expect(later(inSpin)).not.toContain("Swings");
+  });
+
+  it("what must follow a drill that was passed over does not come back without it", () => {
+    const lift = drill("Lift", { priority: "extra" });
+    const plan = planOf([
+      drill("Laps"),
+      lift,
+      drill("Swings"),
+      drill("Throw", { priority: "extra", after: lift.id }),
+      drill("Spins", { priority: "extra" }),
+    ]);
+    const run = runOf(plan, 100);
+    expect(run.drills.map((d) => d.name)).toEqual(["Laps", "Swings"]);
+    const events = [press("begin", 100), press("done", 60), moved(50, 600)];
+    const refit = refitRun(run, runState(run, events), before(50));
+    expect(coming(run, events, refit).map((d) => d.name)).toEqual(["Spins"]);
+  });
+
+  it("what is under way is done all the same where its place has closed, and the rest has what that leaves", () => {
+    const context = fitContextSchema.parse({
+      places: [{ name: "Hall", windows: [{ fromSeconds: -900, toSeconds: -380 }] }],
+    });
+    const seconds = { floor: 30, ideal: 600, ceiling: 600 };
+    const long = { kind: "time" as const, seconds, step: 10, sides: "one" as const, changeoverSeconds: 0 };
+    const plan = planOf([drill("Laps", { place: "Hall" }), drill("Swings", { dose: long })], {
+      wait: { leastSeconds: 0, longestSeconds: 600 },
+    });
+    const run = runOf(plan, 900, context);
+    const [laps] = run.drills;
+    const events = [press("begin", 400)];
+    const now = 390;
+    const left = (laps?.plannedSeconds ?? 0) - 10;
+    expect(left).toBeGreaterThan(20);
+    const refit = refitRun(run, runState(run, events), before(now));
+    const [swings] = coming(run, events, refit);
+    expect(swings?.name).toBe("Swings");
+    expect(swings?.plannedSeconds).toBeLessThanOrEqual(now - left);
+    expect(swings?.plannedSeconds).toBeGreaterThan(now - left - 10);
   });
 
   it("windows stay by the clock and the call moves with the start", () => {

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { usualSetting } from "../../src/conditions/setting";
 import { noDetails } from "../../src/drill/details";
 import { fitPlan } from "../../src/fit/fit";
+import type { PlanItem } from "../../src/plan/plan";
 import { automaticPress } from "../../src/run/live/automaticPress";
 import { runClock } from "../../src/run/live/runClock";
 import { isRunOver } from "../../src/run/log/isOver";
@@ -11,7 +12,7 @@ import { runSummary } from "../../src/run/log/runSummary";
 import { coolDownOf } from "../../src/run/steps/coolDown";
 import { runPlanOf, stepOfDrill } from "../../src/run/steps/freezeFit";
 import { runPlanSchema } from "../../src/run/steps/runPlan";
-import { openDay } from "../../src/venue/context";
+import { type FitContext, fitContextSchema, openDay } from "../../src/venue/context";
 import { drill, planOf } from "../made/generate";
 
 const T0 = Date.parse("2026-06-01T12:00:00.000Z");
@@ -67,6 +68,57 @@ it("keeps of each step what drill it came from, and what it was like that day", 
   });
   expect(stepOfDrill({ ...hops, id: drillId }, id())).toMatchObject({ drillId, explosive: true });
   expect(coolDownOf([{ ...hops, id: drillId }], startsAt, id).drills[0]).toMatchObject({ drillId });
+});
+
+describe("what lies between two drills is a wait of its own:", () => {
+  const rink = (windows: object[], more: object = {}) =>
+    fitContextSchema.parse({
+      places: [{ name: "Hall" }, { name: "Rink", windows }],
+      travel: [{ from: "Hall", to: "Rink", seconds: 60 }],
+      ...more,
+    });
+  const open = { fromSeconds: -300, toSeconds: -100 };
+  const runOn = (first: Partial<PlanItem>, context: FitContext) =>
+    runPlanOf(
+      fitPlan(
+        planOf([drill("laps", { place: "Hall", ...first }), drill("spins", { place: "Rink" })], {
+          wait: { leastSeconds: 0, longestSeconds: 600 },
+        }),
+        900,
+        context,
+      ),
+      startsAt,
+    ).drills;
+
+  it("a way and a rest go on at the same time, and neither can be hurried", () => {
+    const [, wait] = runOn({ restAfter: { kind: "seconds", seconds: 90 } }, rink([open]));
+    expect(wait).toMatchObject({ plannedSeconds: 90, wait: { leastSeconds: 90 } });
+    expect(wait?.wait?.until).toBeUndefined();
+  });
+
+  it("of waiting for a time only the way is its least, and the rest is for the clock", () => {
+    const call = { points: [{ name: "Call", fromSeconds: -400, toSeconds: -250 }] };
+    const hall = [{ fromSeconds: -800, toSeconds: -500 }];
+    const context = rink([open], call);
+    const [, wait] = runOn(
+      {},
+      {
+        ...context,
+        places: [
+          { name: "Hall", windows: [{ ...open, ...hall[0], room: "all", turns: 1 }] },
+          ...context.places.slice(1),
+        ],
+      },
+    );
+    expect(wait?.wait?.leastSeconds).toBe(60);
+    expect(wait?.plannedSeconds).toBeGreaterThan(60);
+    expect(wait?.wait?.until).toBe(new Date(Date.parse(startsAt) - 190_000).toISOString());
+  });
+
+  it("waiting one's turn belongs to the drill", () => {
+    const drills = runOn({}, rink([{ ...open, turns: 2 }]));
+    expect(drills.at(-1)).toMatchObject({ name: "spins", plannedSeconds: 180 });
+  });
 });
 
 describe("a run is over", () => {
@@ -157,6 +209,36 @@ it("tells what is left, the start, and ahead or behind", () => {
   expect(runClock(state, at(120))).toMatchObject({ remaining: -30, filled: 1, ahead: 480 - 60 - 120 });
   const longer = runState(plan, [...events, press("extend", 40, { seconds: 30 })]);
   expect(runClock(longer, at(75))).toMatchObject({ remaining: 45, filled: 0.5 });
+});
+
+it("adds up what was held in a step, and a step that is over stays so when one jumps past it", () => {
+  const [laps, swings, jumps] = plan.drills.map((d) => d.itemId);
+  const held = [
+    press("begin", 0),
+    press("hold", 5),
+    press("release", 15),
+    press("hold", 20),
+    press("release", 40),
+  ];
+  expect(runState(plan, held).splits[0]?.heldSeconds).toBe(30);
+  const state = runState(plan, [
+    press("begin", 0),
+    press("done", 10),
+    press("done", 30),
+    press("jump", 40, { to: laps }),
+    press("jump", 50, { to: jumps }),
+  ]);
+  expect(state.splits.map((s) => [s.key, s.outcome, s.realSeconds])).toEqual([
+    [laps, "skipped", 20],
+    [swings, "done", 20],
+    [jumps, "under-way", null],
+  ]);
+});
+
+it("lets the last ten presses be taken back, and no more", () => {
+  const more = Array.from({ length: 12 }, (_, i) => press("extend", i + 1, { seconds: 30 }));
+  const { undoable } = runState(plan, [press("begin", 0), ...more]);
+  expect(undoable.map((e) => e.id)).toEqual(more.slice(2).map((e) => e.id));
 });
 
 it("stands still on hold while the start comes nearer", () => {

@@ -31,6 +31,7 @@ const promptAt = (secondsBefore: number, of = run) =>
 
 it("warm clothes first, then something that keeps warm every three minutes", () => {
   expect(promptAt(899)).toMatchObject({ kind: "clothes", seconds: 29 });
+  expect(promptAt(865)).toMatchObject({ kind: "easy", seconds: 145 });
   expect(promptAt(860)).toMatchObject({ kind: "easy", seconds: 140 });
   expect(promptAt(720)).toMatchObject({ kind: "keep-warm", seconds: 40 });
   expect(promptAt(670)).toMatchObject({ kind: "easy", seconds: 130 });
