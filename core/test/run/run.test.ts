@@ -11,7 +11,7 @@ import { MOST_INSERTED, MOST_REFITS, runState } from "../../src/run/log/runState
 import { runSummary } from "../../src/run/log/runSummary";
 import { coolDownOf } from "../../src/run/steps/coolDown";
 import { runPlanOf, stepOfDrill } from "../../src/run/steps/freezeFit";
-import { runPlanSchema } from "../../src/run/steps/runPlan";
+import { type RunDrill, runPlanSchema } from "../../src/run/steps/runPlan";
 import { type FitContext, fitContextSchema, openDay } from "../../src/venue/context";
 import { drill, planOf } from "../made/generate";
 
@@ -96,12 +96,12 @@ describe("what lies between two drills is a wait of its own:", () => {
     expect(wait?.wait?.until).toBeUndefined();
   });
 
-  it("of waiting for a time only the way is its least, and the rest is for the clock", () => {
+  it("of waiting for a time only the longer of way and rest is its least, and the rest is for the clock", () => {
     const call = { points: [{ name: "Call", fromSeconds: -400, toSeconds: -250 }] };
     const hall = [{ fromSeconds: -800, toSeconds: -500 }];
     const context = rink([open], call);
     const [, wait] = runOn(
-      {},
+      { restAfter: { kind: "seconds", seconds: 90 } },
       {
         ...context,
         places: [
@@ -110,8 +110,8 @@ describe("what lies between two drills is a wait of its own:", () => {
         ],
       },
     );
-    expect(wait?.wait?.leastSeconds).toBe(60);
-    expect(wait?.plannedSeconds).toBeGreaterThan(60);
+    expect(wait?.wait?.leastSeconds).toBe(90);
+    expect(wait?.plannedSeconds).toBeGreaterThan(150);
     expect(wait?.wait?.until).toBe(new Date(Date.parse(startsAt) - 190_000).toISOString());
   });
 
@@ -209,6 +209,20 @@ it("tells what is left, the start, and ahead or behind", () => {
   expect(runClock(state, at(120))).toMatchObject({ remaining: -30, filled: 1, ahead: 480 - 60 - 120 });
   const longer = runState(plan, [...events, press("extend", 40, { seconds: 30 })]);
   expect(runClock(longer, at(75))).toMatchObject({ remaining: 45, filled: 0.5 });
+});
+
+it("waits until a time, but never shorter than what cannot be hurried, also when it begins late", () => {
+  const [laps, swings, jumps] = plan.drills as [RunDrill, RunDrill, RunDrill];
+  const wait = { leastSeconds: 40, until: new Date(at(100)).toISOString() };
+  const waits = { ...plan, drills: [laps, { ...swings, wait }, jumps] };
+  const seen = (begun: number, now: number) =>
+    runClock(runState(waits, [press("begin", 0), press("done", begun)]), at(now));
+  expect(seen(30, 50)).toMatchObject({ remaining: 50, ahead: 600 - 100 - 60 - 120 });
+  expect(seen(80, 90)).toMatchObject({ remaining: 30, ahead: 600 - 120 - 60 - 120 });
+  expect(seen(110, 120).remaining).toBe(30);
+  // One still to come, too.
+  expect(runClock(runState(waits, [press("begin", 0)]), at(0)).ahead).toBe(600 - 100 - 60 - 120);
+  expect(runClock(runState(waits, [press("begin", 90)]), at(90)).ahead).toBe(600 - 190 - 60 - 120);
 });
 
 it("adds up what was held in a step, and a step that is over stays so when one jumps past it", () => {

@@ -29,6 +29,7 @@ export interface Chosen {
   why: string;
 }
 
+/** Score of a drill that is to be kept whatever else, and of one to be avoided (custom). */
 const KEEP = 100;
 const AVOID = -20;
 

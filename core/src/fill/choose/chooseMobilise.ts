@@ -1,8 +1,8 @@
 import type { BodyArea } from "../../words/bodyArea";
+import { listOf } from "../../words/listOf";
 import type { FillInput } from "../input/fillInput";
 import { type Choice, type Chosen, choiceSeconds, hasPurpose } from "./choice";
 import { NOTHING_LEFT } from "./fillUp";
-import { listOf } from "../../words/listOf";
 import { best } from "./pick";
 
 /** Greedily whatever warms most of what is still cold: the event's areas and those that the technical part loads. */

@@ -1,10 +1,10 @@
 import { EASY_EFFORT } from "../../words/effort";
+import { listOf } from "../../words/listOf";
 import type { Priority } from "../../words/priority";
 import { wordKey } from "../../words/sameWord";
 import type { FillInput } from "../input/fillInput";
 import { type Choice, type Chosen, choiceSeconds } from "./choice";
 import { NOTHING_LEFT } from "./fillUp";
-import { listOf } from "../../words/listOf";
 import { largestRise, orderedClimb, steepGap } from "./order";
 import { best } from "./pick";
 

@@ -1,6 +1,6 @@
 import { type Choice, choiceSeconds } from "./choice";
 
-/** Seconds: with so little left of a part's time nothing more is put into it. */
+/** Seconds: with so little left of a part's time nothing more is put into it (custom). */
 export const NOTHING_LEFT = 20;
 
 /** Drills by score until the time is used, at least one where there is any. */

@@ -30,7 +30,10 @@ export interface Approach {
   wait: { leastSeconds: number; longestSeconds: number };
 }
 
-/** In the order they are offered. */
+/**
+ * In the order they are offered. The minutes, shares, steps and waits of each are custom, as coaches of that school say them;
+ * a club will be able to change them.
+ */
 export const APPROACHES: readonly Approach[] = [
   {
     id: "even-stair",

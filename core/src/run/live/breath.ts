@@ -1,4 +1,4 @@
-/** A calm breath: in over 4 s, out over 6 s, six a minute; slow breathing with the longer half going out settles. */
+/** A calm breath: in over 4 s, out over 6 s, six a minute; slow breathing with the longer half going out settles (custom, as slow breathing is taught). */
 export const BREATH = { inSeconds: 4, outSeconds: 6 } as const;
 
 /** Where a paced breath is. */

@@ -15,7 +15,7 @@ export interface CueLook {
   untilStart: number;
 }
 
-/** Seconds before the start at which it is told of. */
+/** Seconds before the start at which it is told of, and before the end of a step (custom). */
 const NEAR = [300, 60];
 const SOON = 10;
 

@@ -9,13 +9,13 @@ export interface WaitPrompt {
   seconds: number;
 }
 
-/** Every so often something that keeps warm, for so long, seconds. */
+/** Every so often something that keeps warm, for so long, seconds (custom: easy movement of under a minute costs nothing). */
 const KEEP_WARM = { every: 180, lasts: 40 };
 
-/** The first thing in the wait, seconds. */
+/** The first thing in the wait, warm clothes, seconds (custom; that they are kept on is what slows cooling: Faulkner 2013). */
 const CLOTHES = 30;
 
-/** The routine begins so long before the start, and the last check, seconds. */
+/** The routine begins so long before the start, and the last check of the kit, seconds (custom). */
 const ROUTINE = 180;
 const LAST_CHECK = 60;
 
