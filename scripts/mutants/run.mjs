@@ -212,7 +212,6 @@ const mutants = [
   ["a wait's least counts towards the end", moment, "Math.max(begin + wait.leastSeconds,", "Math.max(begin,"],
   ["what is over took its holds too", moment, "(realSeconds ?? 0) + heldSeconds", "realSeconds ?? 0"],
   ["what is over comes before", moment, "(sum, split) => sum + tookOf(split)", "(sum) => sum"],
-  ["what was passed by is not to come", moment, '"pending" && i >= index', '"pending"'],
   ["after the last step there is a wait", moment, 'if (end >= 0 || state.status === "ended")', "if (true)"],
   ["clothes first", wait, "waited < CLOTHES", "false"],
   ["something warm every three minutes", wait, "every: 180", "every: 240"],

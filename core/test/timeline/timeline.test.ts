@@ -82,8 +82,26 @@ it("never has two things at once, whatever was pressed, and ends with the start 
       const last = segments.at(-1);
       if (state.status === "under-way" && last) expect(last.toSeconds).toBeGreaterThanOrEqual(0);
       expect(segments.filter((s) => s.outcome === "under-way").length).toBeLessThanOrEqual(1);
+      // What is passed by is not to come any more.
+      expect(state.splits.slice(0, state.index).some((s) => s.outcome === "pending")).toBe(false);
     }),
   );
+});
+
+it("has what was held among what it took, and what was left at once not at all", () => {
+  const { plan, day, availableSeconds } = days[0] as (typeof days)[number];
+  const run = runPlanOf(fitPlan(plan, availableSeconds, day), START);
+  const press = (kind: "begin" | "hold" | "release" | "done" | "skip", second: number) => ({
+    id: `00000000-0000-4000-8002-${String(second).padStart(12, "0")}`,
+    at: new Date(startsAt - 3_600_000 + second * 1000).toISOString(),
+    kind,
+  });
+  const events = [press("begin", 0), press("hold", 10), press("release", 30), press("done", 70)];
+  const skipped = { ...press("skip", 70), id: "00000000-0000-4000-8003-000000000000" };
+  const segments = runTimeline(runState(run, [...events, skipped]), startsAt - 3_500_000);
+  expect(segments[0]).toMatchObject({ fromSeconds: -3600, toSeconds: -3530, outcome: "done" });
+  expect(segments[1]).toMatchObject({ fromSeconds: -3530, outcome: "under-way" });
+  expect(segments.some((s) => s.outcome === "skipped")).toBe(false);
 });
 
 it("finds the idle time before a drill, and the wait before the start", () => {

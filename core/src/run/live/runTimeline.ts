@@ -49,9 +49,7 @@ function layOut(state: RunState, now: number): { segments: Segment[]; end: numbe
   if (isUnderWay && current)
     add(current, toStart(Math.max(now, pivot)) + Math.max(0, remainingOf(state, now)));
   if (isUnderWay || status === "ready")
-    splits.forEach((split, i) => {
-      if (split.outcome === "pending" && i >= index) add(split, endOfStep(split, end, toStart));
-    });
+    for (const split of splits) if (split.outcome === "pending") add(split, endOfStep(split, end, toStart));
   return { segments, end };
 }
 
