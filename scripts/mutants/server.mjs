@@ -20,7 +20,13 @@ export default {
       "",
       in_("conflicts", "starts-and-plans", "audit"),
     ],
-    ["a row is locked", write, "lock: true", "lock: false", in_("conflicts")],
+    [
+      "a row is locked",
+      write,
+      "find({ transaction, lock: true })",
+      "find({ transaction } as never)",
+      in_("conflicts"),
+    ],
     [
       "what is not there is not found",
       write,

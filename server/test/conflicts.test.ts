@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from "node:util";
 import type { PlanBody } from "@tonodrome/core";
 import type { Plan, Start } from "@tonodrome/core/api";
 import fc from "fast-check";
-import { makeStart, planBody, startWrite } from "./make";
+import { drillInput, eventInput, makeStart, planBody, startWrite } from "./make";
 import { type TestServer, testServer } from "./testServer";
 
 let server: TestServer;
@@ -126,3 +126,81 @@ it("people who move a start at once, on two servers: each version is one person'
     { numRuns: 25 },
   );
 }, 60_000);
+
+describe("whatever is written over,", () => {
+  /** How each is made, and what of it two people may change. */
+  const things: [string, () => Promise<{ path: string; write: (name: string) => object }>][] = [
+    [
+      "a drill",
+      async () => {
+        const made = (await server.ask("POST", "/api/:club/drills", drillInput("Hops"))).body;
+        return {
+          path: `/api/:club/drills/${made.id}`,
+          write: (name) => ({ ...drillInput(name), details: made.details, archived: false, version: 1 }),
+        };
+      },
+    ],
+    [
+      "an athlete",
+      async () => {
+        const made = (await server.ask("POST", "/api/:club/athletes", { name: "Ada Finch" })).body;
+        return {
+          path: `/api/:club/athletes/${made.id}`,
+          write: (name) => ({ name, profile: made.profile, version: 1 }),
+        };
+      },
+    ],
+    [
+      "an event",
+      async () => {
+        const made = (await server.ask("POST", "/api/:club/events", eventInput("Free"))).body;
+        return {
+          path: `/api/:club/events/${made.id}`,
+          write: (name) => ({ ...eventInput(name), archived: false, version: 1 }),
+        };
+      },
+    ],
+    [
+      "a start",
+      async () => {
+        const start = await makeStart(server);
+        return {
+          path: `/api/:club/starts/${start.id}`,
+          write: (title) => startWrite(start, { title }),
+        };
+      },
+    ],
+    [
+      "a warm-up",
+      async () => {
+        const { plan } = await makeStart(server);
+        const bodies = new Map<string, PlanBody>();
+        const bodyOf = (name: string) => bodies.get(name) ?? bodies.set(name, planBody(name)).get(name);
+        return {
+          path: `/api/:club/plans/${plan.id}`,
+          write: (name) => ({ version: 1, body: bodyOf(name) }),
+        };
+      },
+    ],
+  ];
+
+  it.each(things)(
+    "%s is one person's of all who write at once, and the same edit sent again counts as saved",
+    async (_, make) => {
+      const { path, write } = await make();
+      const names = Array.from({ length: 8 }, (_, i) => `Name ${i}`);
+      const answers = await Promise.all(names.map((name) => server.ask("PUT", path, write(name))));
+      const won = answers.flatMap(({ status }, i) => (status === 200 ? [i] : []));
+      expect(answers.map((a) => a.status).toSorted()).toEqual([200, ...Array(7).fill(409)]);
+      const [winner] = won as [number];
+      const again = await server.ask("PUT", path, write(names[winner] as string));
+      expect([again.status, again.body.version]).toEqual([200, 2]);
+      const other = await server.ask("PUT", path, write("Another"));
+      expect([other.status, other.body.code, other.body.current.version]).toEqual([
+        409,
+        "version_conflict",
+        2,
+      ]);
+    },
+  );
+});

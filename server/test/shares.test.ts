@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
 import { contextOf } from "@tonodrome/core";
 import type { FastifyInstance } from "fastify";
-import { makeStart, planBody, runInput, startWrite } from "./make";
+import { eventInput, makeStart, planBody, runInput, startWrite } from "./make";
 import { fullClub, IN_TIME } from "./people";
 import { type TestServer, testServer } from "./testServer";
 
@@ -170,12 +170,13 @@ describe("followed live", () => {
       signal: controller.signal,
       headers: cookie ? { cookie } : {},
     });
-    const heard = { status: answer.status, topics: [] as string[], ended: false };
+    const heard = { status: answer.status, topics: [] as string[], text: "", ended: false };
     const read = async () => {
       const decoder = new TextDecoder();
       for await (const chunk of answer.body as unknown as AsyncIterable<Uint8Array>) {
-        for (const [, topic] of decoder.decode(chunk, { stream: true }).matchAll(/"topic":"(\w+)"/g))
-          heard.topics.push(topic as string);
+        const text = decoder.decode(chunk, { stream: true });
+        heard.text += text;
+        for (const [, topic] of text.matchAll(/"topic":"(\w+)"/g)) heard.topics.push(topic as string);
       }
       heard.ended = true;
     };
@@ -201,21 +202,27 @@ describe("followed live", () => {
       server.ask("PUT", `/api/:club/plans/${s.plan.id}`, { version, body: planBody(`Laps ${version}`) });
     // Repeated because a server that has just come up may not be listening yet.
     let version = 1;
-    await until(() => {
-      void save(start, version).then((a) => {
-        if (a.status === 200) version = a.body.version;
-      });
-      return heard.topics.length > 0;
-    });
+    for (let tries = 0; tries < 200 && heard.topics.length === 0; tries++) {
+      version = (await save(start, version)).body.version;
+      await new Promise((resolve) => setTimeout(resolve, 25));
+    }
     expect(new Set(heard.topics)).toEqual(new Set(["starts"]));
-    const before = heard.topics.length;
-    const clubBefore = club.topics.length;
+    // What is told comes in order: once an event has been heard, every save has been.
+    const tellEvent = () => server.ask("POST", "/api/:club/events", eventInput("Free"));
+    await tellEvent();
+    await until(() => heard.topics.includes("events") && club.topics.includes("events"));
+    const [before, clubBefore] = [heard.topics.length, club.topics.length];
     await save(unrelated.start, 1);
-    await until(() => club.topics.length > clubBefore);
+    await tellEvent();
+    await until(() => heard.topics.length > before && club.topics.length > clubBefore + 1);
+    expect(club.topics.slice(clubBefore)).toEqual(["starts", "events"]);
+    // Of another start nothing, and of its own no more than that there is something to read.
+    expect(heard.topics.slice(before)).toEqual(["events"]);
+    expect(heard.text).not.toContain(start.id);
+    expect(club.text).toContain(start.id);
 
     await server.ask("DELETE", `/api/:club/shares/${link.id}`);
     await until(() => heard.ended);
-    expect(heard.topics.slice(before).filter((t) => t !== "starts")).toEqual([]);
   });
 
   it("ends a member's stream when they are taken out of the club", async () => {

@@ -24,7 +24,7 @@ const begin = () => store.createRun(start, runPlanOf(fitPlan(start.plan.body, 27
 
 /** Runs, so many at a time. */
 const TOGETHER = 50;
-const BATCHES = Math.ceil(Number(process.env.RUNS ?? 1000) / TOGETHER);
+const BATCHES = Math.ceil(Number(process.env.RUNS ?? 400) / TOGETHER);
 
 it("many runs, pressed at random, offline at times, sent twice and out of order: both sides agree on every one", async () => {
   let seed = 20_261_126;

@@ -9,6 +9,9 @@ import { openDay } from "../../src/venue/context";
 import { anyDay, anyLimitedDay, GRID, SMALL_DAY } from "../made/anyDay";
 import { realDay } from "../made/realDays";
 
+/** Each is fitted for every time there is: few, and others are drawn each time. */
+const RUNS = 80;
+
 /** More than any of these cases needs, seconds. */
 const LONG = 1200;
 
@@ -30,7 +33,7 @@ it("the last moments are the last at which the essentials, and everything, fit",
       );
       expect(needsOf(problemOf(plan, day))).toEqual({ essentials, full });
     }),
-    { numRuns: 300 },
+    { numRuns: RUNS },
   );
 });
 
@@ -44,7 +47,7 @@ it("the quick plan is the best one when it says so", () => {
       // Otherwise it passes a limit, so it cannot be the best one.
       else expect(same(fitAt(profile, seconds).placements, best.placements)).toBe(false);
     }),
-    { numRuns: 300 },
+    { numRuns: RUNS },
   );
 });
 

@@ -56,6 +56,18 @@ function minutesOf(night: Night, is: (shown: number) => boolean, span = SPAN): n
   return found;
 }
 
+/** Many zones change alike: what their clocks show is looked through once. */
+function onceFor<A extends unknown[], R>(
+  look: (night: Night, ...more: A) => R,
+): (night: Night, ...more: A) => R {
+  const known = new Map<string, R>();
+  return (night, ...more) => {
+    const key = JSON.stringify([night.change, night.before, night.after, ...more]);
+    if (!known.has(key)) known.set(key, look(night, ...more));
+    return known.get(key) as R;
+  };
+}
+
 const nights: Night[] = zones.flatMap((zone) =>
   changesOf(zone).map((change) => {
     const luxon = IANAZone.create(zone);
@@ -65,6 +77,8 @@ const nights: Night[] = zones.flatMap((zone) =>
 const iso = (at: number) => new Date(at).toISOString();
 /** Minutes since midnight of what is shown. */
 const minuteOf = (shown: number) => (((shown % DAY) + DAY) % DAY) / MINUTE;
+/** Days since the epoch of what is shown. */
+const dayOf = (shown: number) => Math.floor(shown / DAY);
 const dateOf = (shown: number) => iso(shown).slice(0, 10);
 const timeOf = (shown: number) => iso(shown).slice(11, 16);
 
@@ -97,6 +111,14 @@ it.each([-180, -61, -60, -31, -1, 0, 1, 29, 59, 60, 119, 180])(
   },
 );
 
+/** The minutes at which a clock shows a time of day. */
+const minutesShowing = onceFor((night, minuteOfDay: number) =>
+  minutesOf(night, (s) => minuteOf(s) === minuteOfDay),
+);
+
+/** The minutes of a day later than one. */
+const minutesAfterDay = onceFor((night, day: number) => minutesOf(night, (s) => dayOf(s) > day));
+
 it("the nearest moment at which a clock shows a time is the nearest there is, on both nights of the year", () => {
   const faults: unknown[] = [];
   for (const night of nights) {
@@ -114,7 +136,7 @@ it("the nearest moment at which a clock shows a time is the nearest there is, on
     ] as const) {
       const at = change + around * MINUTE;
       const asked = shown(night, around) + ahead * MINUTE;
-      const all = minutesOf(night, (s) => minuteOf(s) === minuteOf(asked));
+      const all = minutesShowing(night, minuteOf(asked));
       const nearest = Math.min(...all.map((minute) => Math.abs(minute - around))) * MINUTE;
       const found = Date.parse(nearestInstant(timeOf(asked), zone, iso(at)));
       const isShown = minuteOf(shown(night, (found - change) / MINUTE)) === minuteOf(asked);
@@ -143,13 +165,12 @@ it("moves a start by minutes and not by a day: the cases that were wrong", () =>
 });
 
 it("a day ends when the next one begins, also where midnight is left out or comes twice", () => {
-  const dayOf = (s: number) => Math.floor(s / DAY);
   const faults: unknown[] = [];
   for (const night of nights) {
     const { zone, change } = night;
     for (const around of [-90, -1, 0, 90]) {
       const today = dayOf(shown(night, around));
-      const later = minutesOf(night, (s) => dayOf(s) > today);
+      const later = minutesAfterDay(night, today);
       // Where the clock goes back over midnight the day is entered twice: it ends the first time.
       const ends = [later[0], later.find((minute) => minute > around)];
       const end = (Date.parse(endOfDay(iso(change + around * MINUTE), zone)) - change) / MINUTE;
