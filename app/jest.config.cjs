@@ -13,6 +13,7 @@ module.exports = {
   transform,
   displayName: "app",
   preset: "jest-expo/web",
+  setupFilesAfterEnv: ["<rootDir>/test/made/quiet.ts"],
   rootDir: __dirname,
   testMatch: ["<rootDir>/**/*.test.{ts,tsx}"],
   testPathIgnorePatterns: ["/dist/", "/node_modules/"],

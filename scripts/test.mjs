@@ -2,10 +2,12 @@
 import { existsSync } from "node:fs";
 import { availableParallelism } from "node:os";
 import { ensureBuilt } from "./lib/build.mjs";
+import { ensureServerBuilt } from "./lib/buildServer.mjs";
 import { run, runQuietly } from "./lib/command.mjs";
 import { ensureDebian } from "./lib/debian.mjs";
 import { ensurePackages } from "./lib/install.mjs";
 import { inRoot } from "./lib/paths.mjs";
+import { Cluster } from "./lib/postgres.mjs";
 import { main, say } from "./lib/say.mjs";
 
 const bin = (name) => inRoot("node_modules", ".bin", name);
@@ -25,14 +27,19 @@ const checks = {
   // Long: generated days against brute force and another solver, and lines broken one by one.
   proof: () => [[bin("jest"), "--selectProjects", "core", "--testPathPattern", PROOF]],
   browser: async () => {
-    await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
     await ensureBuilt();
     return [[bin("playwright"), "test", "--config", "e2e/playwright.config.ts"]];
   },
 };
 
-/** The browser mostly waits for clocks; where there are two cores, everything else is done meanwhile. */
-const isAlone = (name) => name === "browser";
+/** What several checks need is made ready before they begin beside one another. */
+async function prepare(names) {
+  if (!names.includes("api") && !names.includes("browser")) return;
+  await Cluster.programs();
+  if (names.includes("browser"))
+    await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
+  await ensureServerBuilt();
+}
 
 async function check(name, runCommand) {
   const began = Date.now();
@@ -51,20 +58,28 @@ async function inTurn(names) {
   return results;
 }
 
-/** The same, beside something else: what it said is shown when it is over. */
-async function beside(names) {
+/** The longest first, after what is told soonest; the browser, which mostly waits for clocks, goes beside them. */
+const ORDER = ["browser", "lint", "arrows", "unused", "api", "proof", "unit", "types"];
+
+/** Two at a time: what each said is shown when it is over, and of the first as it goes. */
+async function twoAtATime(names) {
+  const queue = ORDER.filter((name) => names.includes(name));
   const results = [];
-  for (const name of names) {
-    const said = [];
-    results.push(
-      await check(name, async (command, args) => {
+  const first = queue[0];
+  const lane = async () => {
+    for (let name = queue.shift(); name; name = queue.shift()) {
+      const said = [];
+      const quietly = async (command, args) => {
         const { code, output } = await runQuietly(command, args);
         said.push(output);
         return code;
-      }),
-    );
-    say(`\n── ${name}\n${said.join("")}`);
-  }
+      };
+      if (name === first) say(`\n── ${name}`);
+      results.push(await check(name, name === first ? run : quietly));
+      if (name !== first) say(`\n── ${name}\n${said.join("")}`);
+    }
+  };
+  await Promise.all([lane(), lane()]);
   return results;
 }
 
@@ -73,10 +88,8 @@ main(async () => {
   const asked = process.argv.slice(2).filter((a) => a in checks);
   const names = asked.length > 0 ? asked : Object.keys(checks);
   const began = Date.now();
-  const results =
-    availableParallelism() > 1 && names.some(isAlone) && names.length > 1
-      ? (await Promise.all([inTurn(names.filter(isAlone)), beside(names.filter((n) => !isAlone(n)))])).flat()
-      : await inTurn(names);
+  await prepare(names);
+  const results = await (availableParallelism() > 1 ? twoAtATime(names) : inTurn(names));
   say("\n── Summary");
   for (const name of names) {
     const { ok, seconds } = results.find((r) => r.name === name);
