@@ -1,26 +1,12 @@
-import { fitPlan, runPlanOf, runState } from "@tonodrome/core";
+import { runState } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
-import { freshDevice, openApplication } from "~/test/made/device";
-import type { FakeRuns } from "~/test/made/fakeRuns";
+import { runDevice } from "~/test/made/device";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 
 const start = makeStart({}, twoMinutePlan);
 
-let server: FakeRuns;
-let store: ReturnType<typeof openApplication>["runs"];
-
-beforeEach(() => {
-  server = freshDevice(start);
-  load();
-});
-afterEach(() => jest.useRealTimers());
-
-/** Opens the application anew on the same device. */
-function load(): void {
-  store = openApplication().runs;
-}
-
-const begin = () => store.createRun(start, runPlanOf(fitPlan(start.plan.body, 2700), start.startsAt));
+const device = runDevice(start);
+const { begin, kept } = device;
 
 /** Runs, so many at a time. */
 const TOGETHER = 50;
@@ -38,43 +24,43 @@ it("many runs, pressed at random, offline at times, sent twice and out of order:
     const ids = Array.from({ length: TOGETHER }, begin);
     const made = new Map(ids.map((id) => [id, 0]));
     for (const id of ids) {
-      store.pressRun(id, { kind: "begin" });
+      device.runs.pressRun(id, { kind: "begin" });
       made.set(id, 1);
     }
     for (let spell = 0; spell < 6; spell++) {
-      server.up = chance() > 0.3;
-      server.losesAnswers = chance() < 0.3;
-      server.reorders = chance() < 0.5;
+      device.server.up = chance() > 0.3;
+      device.server.losesAnswers = chance() < 0.3;
+      device.server.reorders = chance() < 0.5;
       for (let n = 0; n < TOGETHER * 2; n++) {
         const id = any(ids);
-        store.pressRun(id, anyPress(chance));
+        device.runs.pressRun(id, anyPress(chance));
         made.set(id, (made.get(id) ?? 0) + 1);
         pressed++;
       }
       await jest.advanceTimersByTimeAsync(Math.floor(chance() * 5000));
       // The phone's browser is killed and opened again.
-      if (chance() < 0.3) load();
+      if (chance() < 0.3) device.reopen();
     }
-    Object.assign(server, { up: true, losesAnswers: false, reorders: false });
-    void store.sendAll();
+    Object.assign(device.server, { up: true, losesAnswers: false, reorders: false });
+    void device.runs.sendAll();
     await jest.advanceTimersByTimeAsync(60_000);
     for (const id of ids) {
       const { run } = JSON.parse(localStorage.getItem(`run:${id}`) ?? "");
-      const here = JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "");
-      const there = server.runs.get(id) as Run;
+      const here = kept(id);
+      const there = device.server.runs.get(id) as Run;
       expect(there.events).toHaveLength(made.get(id) ?? 0);
       expect(new Set(there.events.map((e) => e.id)).size).toBe(there.events.length);
       expect(runState(there.plan, there.events)).toEqual(runState(run.plan, here.events));
       expect(here.recorded).toHaveLength(here.events.length);
       localStorage.removeItem(`run:${id}`);
     }
-    server.runs.clear();
-    load();
+    device.server.runs.clear();
+    device.reopen();
   }
   expect(pressed).toBe(BATCHES * TOGETHER * 2 * 6);
 }, 120_000);
 
-function anyPress(chance: () => number): Parameters<typeof store.pressRun>[1] {
+function anyPress(chance: () => number): Parameters<typeof device.runs.pressRun>[1] {
   const startsAt = new Date(Date.parse(start.startsAt) + Math.floor(chance() * 600) * 1000).toISOString();
   const presses = [
     { kind: "done" },
@@ -86,5 +72,5 @@ function anyPress(chance: () => number): Parameters<typeof store.pressRun>[1] {
     { kind: "hit" },
     { kind: "start-moved", startsAt },
   ] as const;
-  return presses[Math.floor(chance() * presses.length)] as Parameters<typeof store.pressRun>[1];
+  return presses[Math.floor(chance() * presses.length)] as Parameters<typeof device.runs.pressRun>[1];
 }

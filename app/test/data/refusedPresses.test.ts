@@ -1,54 +1,38 @@
-import { fitPlan, type RunEvent, runPlanOf } from "@tonodrome/core";
+import type { RunEvent } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
-import { freshDevice, openApplication } from "~/test/made/device";
-import type { FakeRuns } from "~/test/made/fakeRuns";
+import { runDevice } from "~/test/made/device";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 
 const start = makeStart({}, twoMinutePlan);
 
-let server: FakeRuns;
-let store: ReturnType<typeof openApplication>["runs"];
-
-beforeEach(() => {
-  server = freshDevice(start);
-  load();
-});
-afterEach(() => jest.useRealTimers());
-
-/** Opens the application anew on the same device. */
-function load(): void {
-  store = openApplication().runs;
-}
-
-const settle = () => jest.advanceTimersByTimeAsync(10_000);
-const begin = () => store.createRun(start, runPlanOf(fitPlan(start.plan.body, 2700), start.startsAt));
+const device = runDevice(start);
+const { begin, settle, kept } = device;
 
 describe("one press that the server refuses loses no run:", () => {
-  const kept = (id: string) => JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "");
-  const kinds = (id: string) => server.runs.get(id)?.events.map((e) => e.kind);
+  const kinds = (id: string) => device.server.runs.get(id)?.events.map((e) => e.kind);
 
   it("it is set aside, and those before and after it are recorded", async () => {
     const id = begin();
     await settle();
-    server.refuses = (e) => (e.kind === "hold" ? "kind" : null);
-    for (const kind of ["begin", "hold", "done", "skip"] as const) store.pressRun(id, { kind });
+    device.server.refuses = (e) => (e.kind === "hold" ? "kind" : null);
+    for (const kind of ["begin", "hold", "done", "skip"] as const) device.runs.pressRun(id, { kind });
     await settle();
     expect(kinds(id)).toEqual(["begin", "done", "skip"]);
     expect(kept(id).setAside.map((e: RunEvent) => e.kind)).toEqual(["hold"]);
     // It does not count here either: phone and server tell the same.
     expect(kept(id).events.map((e: RunEvent) => e.kind)).toEqual(["begin", "done", "skip"]);
-    expect(store.unsentRuns()).toBe(0);
-    load();
+    expect(device.runs.unsentRuns()).toBe(0);
+    device.reopen();
     await settle();
     expect(kept(id).setAside).toHaveLength(1);
-    expect(store.openRuns()[0]).toMatchObject({ refused: null });
+    expect(device.runs.openRuns()[0]).toMatchObject({ refused: null });
   });
 
   it("one that is found early is stamped by the right time, once, and recorded", async () => {
     const id = begin();
     await settle();
     const latest = Date.now() + 30_000;
-    server.refuses = (e) => (Date.parse(e.at) > latest ? "at" : null);
+    device.server.refuses = (e) => (Date.parse(e.at) > latest ? "at" : null);
     const early = [
       {
         id: "99999999-9999-4999-8999-999999999991",
@@ -58,19 +42,19 @@ describe("one press that the server refuses loses no run:", () => {
     ];
     // As a page of an earlier release left it.
     localStorage.setItem(`run-presses:${id}`, JSON.stringify({ ...kept(id), events: early }));
-    load();
-    void store.sendAll();
+    device.reopen();
+    void device.runs.sendAll();
     await settle();
     expect(kinds(id)).toEqual(["begin"]);
-    expect(Date.parse(server.runs.get(id)?.events[0]?.at ?? "")).toBeLessThanOrEqual(latest);
+    expect(Date.parse(device.server.runs.get(id)?.events[0]?.at ?? "")).toBeLessThanOrEqual(latest);
     expect(kept(id).setAside).toEqual([]);
   });
 
   it("one that is found early again and again is set aside, and the next is recorded", async () => {
     const id = begin();
     await settle();
-    server.refuses = (e) => (e.kind === "hold" ? "at" : null);
-    for (const kind of ["begin", "hold", "done"] as const) store.pressRun(id, { kind });
+    device.server.refuses = (e) => (e.kind === "hold" ? "at" : null);
+    for (const kind of ["begin", "hold", "done"] as const) device.runs.pressRun(id, { kind });
     await settle();
     expect(kinds(id)).toEqual(["begin", "done"]);
     expect(kept(id).setAside.map((e: RunEvent) => e.kind)).toEqual(["hold"]);
@@ -78,14 +62,14 @@ describe("one press that the server refuses loses no run:", () => {
 
   it("of a run that is full all that are new are set aside, and nothing is asked again and again", async () => {
     const id = begin();
-    store.pressRun(id, { kind: "begin" });
+    device.runs.pressRun(id, { kind: "begin" });
     await settle();
-    server.isFull = true;
-    store.pressRun(id, { kind: "done" });
+    device.server.isFull = true;
+    device.runs.pressRun(id, { kind: "done" });
     await settle();
-    const calls = server.calls;
+    const calls = device.server.calls;
     await settle();
-    expect(server.calls).toBe(calls);
+    expect(device.server.calls).toBe(calls);
     expect(kept(id).setAside.map((e: RunEvent) => e.kind)).toEqual(["done"]);
     expect(kinds(id)).toEqual(["begin"]);
   });
@@ -94,12 +78,12 @@ describe("one press that the server refuses loses no run:", () => {
 it("never orders its own presses after one of another century", async () => {
   const id = begin();
   await settle();
-  const theirs = server.runs.get(id) as Run;
+  const theirs = device.server.runs.get(id) as Run;
   const at = "2099-01-01T00:00:00.000Z";
   theirs.events.push({ id: "99999999-9999-4999-8999-999999999999", at, kind: "begin" });
-  store.adoptRun(JSON.parse(JSON.stringify(theirs)));
-  store.pressRun(id, { kind: "hold" });
+  device.runs.adoptRun(JSON.parse(JSON.stringify(theirs)));
+  device.runs.pressRun(id, { kind: "hold" });
   await settle();
-  const own = server.runs.get(id)?.events.find((e) => e.kind === "hold");
+  const own = device.server.runs.get(id)?.events.find((e) => e.kind === "hold");
   expect(Math.abs(Date.parse(own?.at ?? "") - Date.now())).toBeLessThan(60_000);
 });

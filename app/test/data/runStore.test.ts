@@ -1,207 +1,185 @@
 import { fitPlan, runPlanOf, runState } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
 import { merged } from "~/data/runs/keptRun";
-import { freshDevice, openApplication } from "~/test/made/device";
-import type { FakeRuns } from "~/test/made/fakeRuns";
+import { runDevice } from "~/test/made/device";
 import { CLUB, makeMe } from "~/test/made/makeMe";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 
 const start = makeStart({}, twoMinutePlan);
 
-let server: FakeRuns;
-let store: ReturnType<typeof openApplication>["runs"];
-let account: ReturnType<typeof openApplication>["account"];
-
-beforeEach(() => {
-  server = freshDevice(start);
-  load();
-});
-afterEach(() => jest.useRealTimers());
-
-/** Opens the application anew on the same device. */
-function load(): void {
-  ({ account, runs: store } = openApplication());
-}
-
-const settle = () => jest.advanceTimersByTimeAsync(10_000);
-const begin = () => store.createRun(start, runPlanOf(fitPlan(start.plan.body, 2700), start.startsAt));
+const device = runDevice(start);
+const { begin, settle, kept } = device;
 
 it("sends a run and every press, once each and in order", async () => {
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
-  store.pressRun(id, { kind: "done" });
+  device.runs.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "done" });
   await settle();
-  expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "done"]);
+  expect(device.server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "done"]);
 });
 
 it("keeps presses while the server is away, through a reload, and sends them afterwards", async () => {
-  server.up = false;
+  device.server.up = false;
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
-  expect(server.runs.size).toBe(0);
+  expect(device.server.runs.size).toBe(0);
 
-  load();
-  store.pressRun(id, { kind: "skip" });
-  server.up = true;
+  device.reopen();
+  device.runs.pressRun(id, { kind: "skip" });
+  device.server.up = true;
   await settle();
-  expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "skip"]);
+  expect(device.server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "skip"]);
 });
 
 it("stops asking once everything is there", async () => {
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
-  const before = server.calls;
+  const before = device.server.calls;
   await settle();
-  expect(server.calls).toBe(before);
+  expect(device.server.calls).toBe(before);
 });
 
 it("keeps what was not sent at signing out, and sends it to its own club when its people sign in again", async () => {
   const other = "77777777-7777-4777-8777-777777777777";
   const sent = begin();
   await settle();
-  server.up = false;
+  device.server.up = false;
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
-  expect(store.unsentRuns()).toBe(1);
-  store.forgetSentRuns();
-  account.signedOutHere();
-  server.up = true;
+  expect(device.runs.unsentRuns()).toBe(1);
+  device.runs.forgetSentRuns();
+  device.account.signedOutHere();
+  device.server.up = true;
   await settle();
-  expect(server.runs.has(id)).toBe(false);
+  expect(device.server.runs.has(id)).toBe(false);
   expect(localStorage.getItem(`run:${sent}`)).toBeNull();
 
-  account.signedInAs(makeMe("owner", other));
-  void store.sendAll();
+  device.account.signedInAs(makeMe("owner", other));
+  void device.runs.sendAll();
   await settle();
-  expect(server.runs.has(id)).toBe(false);
+  expect(device.server.runs.has(id)).toBe(false);
 
-  account.signedInAs(makeMe("assistant"));
-  void store.sendAll();
+  device.account.signedInAs(makeMe("assistant"));
+  void device.runs.sendAll();
   await settle();
-  expect(server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin"]);
-  expect([...server.clubs]).toEqual([CLUB]);
+  expect(device.server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin"]);
+  expect([...device.server.clubs]).toEqual([CLUB]);
 });
 
 it("two tabs on one run: nothing that was pressed in either is written over by the other", async () => {
   const id = begin();
   await settle();
-  const first = store;
-  load();
-  const second = store;
+  const first = device.runs;
+  device.reopen();
+  const second = device.runs;
   first.pressRun(id, { kind: "begin" });
   second.pressRun(id, { kind: "hold" });
   first.pressRun(id, { kind: "release" });
   await settle();
-  const kinds = JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events.map(
-    (e: { kind: string }) => e.kind,
-  );
+  const kinds = kept(id).events.map((e: { kind: string }) => e.kind);
   expect(kinds.sort()).toEqual(["begin", "hold", "release"]);
-  expect(server.runs.get(id)?.events).toHaveLength(3);
+  expect(device.server.runs.get(id)?.events).toHaveLength(3);
 });
 
 it.each([600_000, -600_000])(
   "what was pressed offline by a clock that is wrong by %d ms is stamped anew before it is sent, and the run goes on",
   async (behind) => {
-    Object.assign(server, { up: false, behind });
+    Object.assign(device.server, { up: false, behind });
     const id = begin();
     const began = Date.now() - behind;
     for (const kind of ["begin", "hold", "release"] as const) {
-      store.pressRun(id, { kind });
+      device.runs.pressRun(id, { kind });
       await settle();
     }
-    server.up = true;
+    device.server.up = true;
     await settle();
-    store.pressRun(id, { kind: "done" });
+    device.runs.pressRun(id, { kind: "done" });
     await settle();
-    const events = server.runs.get(id)?.events ?? [];
+    const events = device.server.runs.get(id)?.events ?? [];
     expect(events.map((e) => e.kind)).toEqual(["begin", "hold", "release", "done"]);
     const seconds = events.map((e) => (Date.parse(e.at) - began) / 1000);
     for (const [i, about] of [0, 10, 20, 40].entries())
       expect(Math.abs((seconds[i] ?? Number.NaN) - about)).toBeLessThan(5);
-    // This device tells the same as the server.
-    expect(JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events).toEqual(events);
+    // This device tells the same as the device.server.
+    expect(kept(id).events).toEqual(events);
   },
 );
 
 it("a press comes after everything that has been seen, also from a phone whose clock is a little ahead", async () => {
   const id = begin();
   await settle();
-  const theirs = server.runs.get(id) as Run;
+  const theirs = device.server.runs.get(id) as Run;
   const at = new Date(Date.now() + 4000).toISOString();
   theirs.events.push({ id: "99999999-9999-4999-8999-999999999999", at, kind: "begin" });
-  store.adoptRun(JSON.parse(JSON.stringify(theirs)));
-  store.pressRun(id, { kind: "done" });
+  device.runs.adoptRun(JSON.parse(JSON.stringify(theirs)));
+  device.runs.pressRun(id, { kind: "done" });
   await settle();
   const plan = theirs.plan;
-  expect(runState(plan, server.runs.get(id)?.events ?? []).splits[0]?.outcome).toBe("done");
+  expect(runState(plan, device.server.runs.get(id)?.events ?? []).splits[0]?.outcome).toBe("done");
 });
 
 it("takes a run that nobody ended for over after half a day, and frees the device of it once the server has it", async () => {
   jest.setSystemTime(Date.parse(start.startsAt));
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
-  const open = () => store.openRuns().map(({ run }) => run.id);
+  const open = () => device.runs.openRuns().map(({ run }) => run.id);
   expect(open()).toEqual([id]);
   await jest.advanceTimersByTimeAsync(12 * 3_600_000);
   expect(open()).toEqual([]);
-  await store.sendAll();
+  await device.runs.sendAll();
   expect(localStorage.getItem(`run:${id}`)).toBeNull();
-  expect(server.runs.get(id)?.events).toHaveLength(1);
+  expect(device.server.runs.get(id)?.events).toHaveLength(1);
 });
 
 it("is not gone back to from a start that was given to another athlete since", async () => {
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
-  expect(store.openRunOf(start)).toBe(id);
+  device.runs.pressRun(id, { kind: "begin" });
+  expect(device.runs.openRunOf(start)).toBe(id);
   const given = { ...start, athlete: { id: "88888888-8888-4888-8888-888888888888", name: "Bo" } };
-  expect(store.openRunOf(given)).toBeNull();
-  load();
-  expect(store.openRunOf(start)).toBe(id);
-  expect(store.openRunOf(given)).toBeNull();
+  expect(device.runs.openRunOf(given)).toBeNull();
+  device.reopen();
+  expect(device.runs.openRunOf(start)).toBe(id);
+  expect(device.runs.openRunOf(given)).toBeNull();
 });
 
 it("takes up what another phone has pressed, once, and sends what only this one has", async () => {
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
-  const theirs = server.runs.get(id) as Run;
+  const theirs = device.server.runs.get(id) as Run;
   const other = {
     id: "99999999-9999-4999-8999-999999999999",
     at: new Date().toISOString(),
     kind: "hold" as const,
   };
   theirs.events.push(other);
-  store.pressRun(id, { kind: "done" });
-  store.adoptRun(JSON.parse(JSON.stringify(theirs)));
-  store.adoptRun(JSON.parse(JSON.stringify(theirs)));
+  device.runs.pressRun(id, { kind: "done" });
+  device.runs.adoptRun(JSON.parse(JSON.stringify(theirs)));
+  device.runs.adoptRun(JSON.parse(JSON.stringify(theirs)));
   await settle();
   const kinds = (events: readonly { kind: string }[]) => events.map((e) => e.kind).sort();
-  expect(kinds(server.runs.get(id)?.events ?? [])).toEqual(["begin", "done", "hold"]);
-  expect(kinds(JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events)).toEqual([
-    "begin",
-    "done",
-    "hold",
-  ]);
+  expect(kinds(device.server.runs.get(id)?.events ?? [])).toEqual(["begin", "done", "hold"]);
+  expect(kinds(kept(id).events)).toEqual(["begin", "done", "hold"]);
 });
 
 it("a server in trouble for a minute loses nothing, and is told apart from no connection", async () => {
   const id = begin();
   await settle();
-  server.troubled = true;
-  store.pressRun(id, { kind: "begin" });
+  device.server.troubled = true;
+  device.runs.pressRun(id, { kind: "begin" });
   await jest.advanceTimersByTimeAsync(60_000);
-  expect(store.runStore.getState().link).toBe("troubled");
-  server.up = false;
+  expect(device.runs.runStore.getState().link).toBe("troubled");
+  device.server.up = false;
   await settle();
-  expect(store.runStore.getState().link).toBe("unreachable");
-  Object.assign(server, { troubled: false, up: true });
+  expect(device.runs.runStore.getState().link).toBe("unreachable");
+  Object.assign(device.server, { troubled: false, up: true });
   await settle();
-  expect(store.runStore.getState().link).toBe("reached");
-  expect(server.runs.get(id)?.events).toHaveLength(1);
+  expect(device.runs.runStore.getState().link).toBe("reached");
+  expect(device.server.runs.get(id)?.events).toHaveLength(1);
 });
 
 it("goes on without room on the device, and says so", async () => {
@@ -209,104 +187,104 @@ it("goes on without room on the device, and says so", async () => {
     throw new DOMException("full", "QuotaExceededError");
   });
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
-  expect(store.runStore.getState().keeps).toBe(false);
-  expect(server.runs.get(id)?.events).toHaveLength(1);
+  expect(device.runs.runStore.getState().keeps).toBe(false);
+  expect(device.server.runs.get(id)?.events).toHaveLength(1);
   full.mockRestore();
-  store.pressRun(id, { kind: "hold" });
+  device.runs.pressRun(id, { kind: "hold" });
   await settle();
-  expect(store.runStore.getState().keeps).toBe(true);
+  expect(device.runs.runStore.getState().keeps).toBe(true);
 });
 
 it("makes a run once, however many presses come after it", async () => {
   const id = begin();
   for (const kind of ["begin", "hold", "release"] as const) {
-    store.pressRun(id, { kind });
+    device.runs.pressRun(id, { kind });
     await settle();
   }
-  expect(server.made).toBe(1);
+  expect(device.server.made).toBe(1);
 });
 
 it("keeps a run that the server will never take, with its words, and does not ask again", async () => {
-  server.refusesRuns = "invalid_input";
+  device.server.refusesRuns = "invalid_input";
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
-  expect(store.openRuns()).toMatchObject([{ refused: "No.", events: [{ kind: "begin" }] }]);
-  const { calls } = server;
+  expect(device.runs.openRuns()).toMatchObject([{ refused: "No.", events: [{ kind: "begin" }] }]);
+  const { calls } = device.server;
   await jest.advanceTimersByTimeAsync(60_000);
-  expect(server.calls).toBe(calls);
+  expect(device.server.calls).toBe(calls);
   await jest.advanceTimersByTimeAsync(3 * 86_400_000);
-  await store.sendAll();
+  await device.runs.sendAll();
   expect(localStorage.getItem(`run:${id}`)).not.toBeNull();
 });
 
 it("what the server has stands as it has it, and what it has is not sent again", async () => {
   const id = begin();
   await settle();
-  server.losesAnswers = true;
-  store.pressRun(id, { kind: "begin" });
+  device.server.losesAnswers = true;
+  device.runs.pressRun(id, { kind: "begin" });
   await jest.advanceTimersByTimeAsync(1000);
-  const theirs = JSON.parse(JSON.stringify(server.runs.get(id))) as Run;
+  const theirs = JSON.parse(JSON.stringify(device.server.runs.get(id))) as Run;
   const [press] = theirs.events as [Run["events"][number]];
   press.at = new Date(Date.parse(press.at) - 7000).toISOString();
-  store.adoptRun(theirs);
-  expect(JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events).toEqual([press]);
-  expect(store.unsentRuns()).toBe(0);
+  device.runs.adoptRun(theirs);
+  expect(kept(id).events).toEqual([press]);
+  expect(device.runs.unsentRuns()).toBe(0);
 });
 
 it("what was pressed offline by a fast clock still comes after what the server has, which stays as it is", async () => {
   const id = begin();
-  store.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
-  const [recorded] = server.runs.get(id)?.events ?? [];
-  server.up = false;
-  store.pressRun(id, { kind: "done" });
+  const [recorded] = device.server.runs.get(id)?.events ?? [];
+  device.server.up = false;
+  device.runs.pressRun(id, { kind: "done" });
   await jest.advanceTimersByTimeAsync(120_000);
-  Object.assign(server, { up: true, behind: 180_000 });
+  Object.assign(device.server, { up: true, behind: 180_000 });
   await settle();
-  const { events } = server.runs.get(id) as Run;
+  const { events } = device.server.runs.get(id) as Run;
   expect(events.map((e) => e.kind)).toEqual(["begin", "done"]);
   expect(events[0]).toEqual(recorded);
   expect(Date.parse(events[1]?.at ?? "")).toBeGreaterThan(Date.parse(recorded?.at ?? ""));
-  expect(JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "").events).toEqual(events);
+  expect(kept(id).events).toEqual(events);
 });
 
 describe("a device is freed of a run", () => {
   const isHere = (id: string) => localStorage.getItem(`run:${id}`) !== null;
   const later = async (hours: number) => {
     await jest.advanceTimersByTimeAsync(hours * 3_600_000);
-    await store.sendAll();
+    await device.runs.sendAll();
   };
   beforeEach(() => jest.setSystemTime(Date.parse(start.startsAt) - 3_600_000));
 
   it("an hour after it is over, and not before", async () => {
     const id = begin();
-    for (const kind of ["begin", "end"] as const) store.pressRun(id, { kind });
+    for (const kind of ["begin", "end"] as const) device.runs.pressRun(id, { kind });
     await settle();
     await later(0.9);
     expect(isHere(id)).toBe(true);
     await later(0.2);
     expect(isHere(id)).toBe(false);
-    expect(store.get(id)).toBeNull();
+    expect(device.runs.get(id)).toBeNull();
   });
 
   it("not while it is under way, however long nothing is pressed", async () => {
     const id = begin();
-    store.pressRun(id, { kind: "begin" });
+    device.runs.pressRun(id, { kind: "begin" });
     await settle();
     await later(3);
     expect(isHere(id)).toBe(true);
   });
 
   it("not while the server lacks something of it, whoever is signed in", async () => {
-    server.up = false;
+    device.server.up = false;
     const id = begin();
-    for (const kind of ["begin", "end"] as const) store.pressRun(id, { kind });
+    for (const kind of ["begin", "end"] as const) device.runs.pressRun(id, { kind });
     await settle();
-    account.signedOutHere();
-    server.up = true;
+    device.account.signedOutHere();
+    device.server.up = true;
     await later(3);
     expect(isHere(id)).toBe(true);
   });
@@ -315,12 +293,12 @@ describe("a device is freed of a run", () => {
 it("has the run of the next start first, and tells whoever shows them of every press", () => {
   const later = begin();
   const soon = { ...start, startsAt: new Date(Date.parse(start.startsAt) - 600_000).toISOString() };
-  const next = store.createRun(soon, runPlanOf(fitPlan(start.plan.body, 2700), soon.startsAt));
-  for (const id of [later, next]) store.pressRun(id, { kind: "begin" });
-  expect(store.openRuns().map(({ run }) => run.id)).toEqual([next, later]);
+  const next = device.runs.createRun(soon, runPlanOf(fitPlan(start.plan.body, 2700), soon.startsAt));
+  for (const id of [later, next]) device.runs.pressRun(id, { kind: "begin" });
+  expect(device.runs.openRuns().map(({ run }) => run.id)).toEqual([next, later]);
   let told = 0;
-  store.runStore.subscribe(() => told++);
-  store.pressRun(next, { kind: "hold" });
+  device.runs.runStore.subscribe(() => told++);
+  device.runs.pressRun(next, { kind: "hold" });
   expect(told).toBe(1);
 });
 

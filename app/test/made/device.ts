@@ -1,3 +1,4 @@
+import { fitPlan, runPlanOf } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { FakeRuns } from "./fakeRuns";
 import { makeMe } from "./makeMe";
@@ -30,4 +31,28 @@ export function openApplication(): { account: typeof import("~/data/account/acco
     opened = { account, runs };
   });
   return opened as ReturnType<typeof openApplication>;
+}
+
+/** Such a device for each test of a file, the application open on it, with runs of one start. */
+export function runDevice(start: Start) {
+  const device = {
+    server: undefined as unknown as FakeRuns,
+    account: undefined as unknown as ReturnType<typeof openApplication>["account"],
+    runs: undefined as unknown as Runs,
+    /** Opens the application anew. */
+    reopen() {
+      Object.assign(device, openApplication());
+    },
+    /** A run of the start as it fits. */
+    begin: () => device.runs.createRun(start, runPlanOf(fitPlan(start.plan.body, 2700), start.startsAt)),
+    /** What the device has of what was pressed in a run. */
+    kept: (id: string) => JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? ""),
+    settle: () => jest.advanceTimersByTimeAsync(10_000),
+  };
+  beforeEach(() => {
+    device.server = freshDevice(start);
+    device.reopen();
+  });
+  afterEach(() => void jest.useRealTimers());
+  return device;
 }
