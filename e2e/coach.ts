@@ -1,6 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, type Page } from "@playwright/test";
+import { type Browser, expect, type Page } from "@playwright/test";
 import type { PlanBody, PlanItem } from "@tonodrome/core";
+import type { Role } from "@tonodrome/core/api";
 
 /** Opens the demo club, as its button does, and leaves the page where it is. */
 export async function openDemo(page: Page): Promise<void> {
@@ -99,6 +100,13 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.getByTestId("saved")).toHaveText("Saved");
 }
 
+/** Waits until what is edited in the sheet has been saved, as it is by itself, and closes it. */
+export async function closeSaved(page: Page): Promise<void> {
+  const sheet = page.getByRole("dialog");
+  await expect(sheet.getByRole("status").first()).toHaveText("Saved");
+  await sheet.getByRole("button", { name: "Close" }).click();
+}
+
 /** Fails on anything that axe finds against WCAG 2.2 A and AA. */
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
@@ -182,4 +190,20 @@ export async function givePlan(
 export async function beginRun(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Run", exact: true }).click();
   await page.getByRole("button", { name: "Begin" }).click();
+}
+
+/** Somebody in a role of the club that is open, on a device of their own; whoever opened it closes it. */
+export async function somebody(page: Page, browser: Browser, role: Role): Promise<Page> {
+  const made = await page.request.post(`${await clubApi(page)}/invites`, { data: { role, athleteId: null } });
+  const { token } = await made.json();
+  const device = await browser.newContext();
+  const other = await device.newPage();
+  const data = {
+    name: "Kit Marlowe-Ash",
+    email: `${Date.now()}-${Math.floor(Math.random() * 1e6)}@example.org`,
+    password: "a long enough password",
+  };
+  const answer = await other.request.post(`/api/invites/${token}/sign-up`, { data });
+  expect(answer.ok()).toBe(true);
+  return other;
 }

@@ -1,6 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import {
   addDrills,
+  closeSaved,
   clubApi,
   expectAccessible,
   makeStart,
@@ -49,8 +50,7 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
   await makeStart(page, "Signe Halloran");
   await more(page, /^The start/);
   await page.getByLabel("Kind of event").selectOption("Junior short");
-  await page.getByRole("dialog").getByRole("button", { name: "Save" }).click();
-  await expect(page.getByRole("dialog")).toHaveCount(0);
+  await closeSaved(page);
 
   await page.getByRole("button", { name: "Fill it for me" }).click();
   await expectAccessible(page);

@@ -1,6 +1,15 @@
 import { expect, test } from "@playwright/test";
 import { realDay } from "../../core/test/made/realDays";
-import { expectAccessible, givePlan, makeStart, openDemo, openStart, saved, stairNames } from "../coach";
+import {
+  closeSaved,
+  expectAccessible,
+  givePlan,
+  makeStart,
+  openDemo,
+  openStart,
+  saved,
+  stairNames,
+} from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -22,7 +31,7 @@ test("windows, ways and fixed points stand in the stair, and are edited by dragg
   // Dragged by keys: four minutes later to open, so two minutes of ice.
   await ice.getByRole("slider", { name: "Ice opens" }).focus();
   for (let i = 0; i < 4; i++) await page.keyboard.press("ArrowRight");
-  await page.getByRole("button", { name: "Save the day" }).click();
+  await closeSaved(page);
   await expect(stair.getByText("Ice open −21:00 to −19:00")).toBeVisible();
   await expect(page.getByTestId("given-up")).toContainText(
     /Ice is the reason: it would have to open \d+:\d\d earlier/,
@@ -43,12 +52,11 @@ test("windows, ways and fixed points stand in the stair, and are edited by dragg
   const closes = ice.getByLabel("Closes", { exact: true });
   const before = await closes.inputValue();
   await closes.fill(await ice.getByLabel("Opens", { exact: true }).inputValue());
-  await page.getByRole("button", { name: "Save the day" }).click();
   await expect(page.getByText(/closes before it opens.* What you changed is still here/)).toBeVisible();
   await closes.fill(before);
   await ice.getByRole("slider", { name: "Ice opens" }).focus();
   for (let i = 0; i < 4; i++) await page.keyboard.press("ArrowLeft");
-  await page.getByRole("button", { name: "Save the day" }).click();
+  await closeSaved(page);
   await expect(stair.getByText("Ice open −25:00 to −19:00")).toBeVisible();
   await expect(stair.getByTestId("conflict")).toHaveCount(0);
 });

@@ -227,6 +227,19 @@ const mutants = [
     "return [`${was.item.name} comes back`];",
     "return [];",
   ],
+  [
+    "a start moved far keeps the most before it",
+    "core/src/api/movedStart.ts",
+    "startsAt - LONGEST_AVAILABLE * 1000",
+    "0",
+  ],
+  [
+    "ready is never after the start",
+    "core/src/api/movedStart.ts",
+    "Math.min(\n    startsAt,",
+    "Math.max(\n    startsAt,",
+  ],
+  ["a copy's pairs are its own", `${plan}edit/copyPlan.ts`, "{ ...item, after: leader }", "item"],
 ];
 
 /** The tests of a room stand under its name; what others rest on is noticed there as well. */

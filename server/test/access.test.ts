@@ -120,6 +120,7 @@ describe("another club", () => {
     "PUT /api/clubs/:clubId/plans/:id": () => ({ version: 1, body: planBody("Laps") }),
     "PUT /api/clubs/:clubId/drills/:id": () => ({ version: 1, archived: false, ...drillInput("Ours") }),
     "POST /api/clubs/:clubId/starts/:id/shares": () => ({ until: IN_TIME }),
+    "POST /api/clubs/:clubId/starts/:id/move": () => ({ version: 1, startsAt: startInput("").startsAt }),
     "POST /api/clubs/:clubId/runs/:id/events": () => ({
       events: [{ id: randomUUID(), at: "2026-06-01T12:00:00.000Z", kind: "begin" }],
     }),

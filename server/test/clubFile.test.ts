@@ -176,9 +176,9 @@ describe("refuses, and changes nothing,", () => {
   const press = (at: string) => ({ id: ID, kind: "begin", at });
   const presses = (...events: object[]) => ({ record: "presses", runId: ID, events });
   it.each<[string, string, string | null, string]>([
-    ["another version", textOf([{ ...HEAD, version: 4 }]), "version", "version 3"],
+    ["another version", textOf([{ ...HEAD, version: 4 }]), "lines.1.version", "version 3"],
     ["another program's file", textOf([{ ...HEAD, format: "other" }]), "lines.1.format", "not an export"],
-    ["what is no JSON", "hello", null, "not JSON"],
+    ["what is no JSON", "hello", "lines.1", "not JSON"],
     ["nothing", "", "", "nothing in the file"],
     ["a line that is none", `${textOf([HEAD])}{"record":`, "lines.2", "not JSON"],
     ["a file that was cut short", textOf([HEAD, athlete]), "", "cut short"],
@@ -199,7 +199,7 @@ describe("refuses, and changes nothing,", () => {
       "later than it is now",
     ],
     ["the null character", textOf([HEAD, { ...athlete, name: "B\u0000" }]), "lines.2.name", "ordinary"],
-    ["what is no UTF-8", Buffer.from([0x7b, 0xff, 0xfe]).toString("latin1"), null, ""],
+    ["what is no UTF-8", Buffer.from([0x7b, 0xff, 0xfe]).toString("latin1"), "lines.1", ""],
   ])("%s", async (_, text, path, words) => {
     const { person, clubId } = await emptyClub();
     const answer = await read(person, clubId, text);

@@ -9,7 +9,7 @@ import { RULES } from "./rules";
 import { type TestServer, testServer } from "./testServer";
 
 /** Tries for each route: half of what its schemas take, half broken somewhere. */
-const TRIES = 40;
+const TRIES = 20;
 
 /** Most further tries, unbroken ones, for a route that has taken nothing yet: its schema alone cannot say what fits. */
 const MOST_MORE = 400;

@@ -61,6 +61,8 @@ export const RULES: Record<string, Role[] | "anybody" | "signed-in"> = {
   "POST /api/clubs/:clubId/starts": BUILDERS,
   "GET /api/clubs/:clubId/starts/:id": ALL,
   "PUT /api/clubs/:clubId/starts/:id": BUILDERS,
+  "POST /api/clubs/:clubId/starts/:id/move": READERS,
+  "POST /api/clubs/:clubId/starts/:id/restore": BUILDERS,
   "DELETE /api/clubs/:clubId/starts/:id": BUILDERS,
   "GET /api/clubs/:clubId/starts/:id/shares": BUILDERS,
   "POST /api/clubs/:clubId/starts/:id/shares": BUILDERS,

@@ -2,6 +2,6 @@ import { useLocalSearchParams } from "expo-router";
 import { WarmUpScreen } from "~/features/warmup/WarmUpScreen";
 
 export default function WarmUpRoute() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  return <WarmUpScreen key={id} id={id} />;
+  const { id, sheet } = useLocalSearchParams<{ id: string; sheet?: string }>();
+  return <WarmUpScreen key={id} id={id} sheet={sheet === "start" ? "start" : null} />;
 }

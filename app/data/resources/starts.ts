@@ -1,15 +1,19 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import {
+  doneSchema,
   MOST,
   type Start,
   type StartInput,
+  type StartMove,
   type StartRow,
   type StartWrite,
   startListSchema,
   startSchema,
   wholeStartsSchema,
 } from "@tonodrome/core/api";
+import { createStore, useStore } from "zustand";
 import { ApiFailure } from "~/data/client/api";
+import { timeNow } from "~/data/client/clock";
 import { useSendOnce } from "~/data/client/useSendOnce";
 import { type ClubAsk, useClubAsk } from "~/data/queries/clubAsk";
 
@@ -105,6 +109,61 @@ export function useSaveStart() {
       if (error instanceof ApiFailure && error.code === "version_conflict") client.invalidateQueries();
     },
   });
+}
+
+/**
+ * Moves a start, as whoever may run it may: the athlete is still ready when they were, as far as that goes, or when it is
+ * said.
+ */
+export function useMoveStart() {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: ({ start, ...to }: { start: Start } & Omit<StartMove, "version">) =>
+      ask(startSchema, "POST", `/starts/${start.id}/move`, { version: start.version, ...to }),
+    onSuccess: (start) => putStart(client, start),
+    onError: (error) => {
+      if (error instanceof ApiFailure && error.code === "version_conflict") client.invalidateQueries();
+    },
+  });
+}
+
+/** Deletes a start with its warm-up and its links. */
+export function useDeleteStart() {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: ({ id }: Start) => ask(doneSchema, "DELETE", `/starts/${id}`),
+    onSuccess: (_, start) => {
+      client.setQueryData<Start[]>(["starts"], (starts) => starts?.filter((s) => s.id !== start.id));
+      client.removeQueries({ queryKey: ["start", start.id] });
+      deletedStart.setState({ start, at: timeNow() }, true);
+    },
+  });
+}
+
+/** Takes back that a start was deleted. */
+export function useRestoreStart() {
+  const client = useQueryClient();
+  const ask = useClubAsk();
+  return useMutation({
+    mutationFn: ({ id }: Start) => ask(startSchema, "POST", `/starts/${id}/restore`),
+    onSuccess: (start) => {
+      putStart(client, start);
+      deletedStart.setState({ start: null, at: 0 }, true);
+    },
+  });
+}
+
+/** So long it is offered to take a deletion back, milliseconds. The server can for longer. */
+const OFFERED = 60_000;
+
+/** The start that was deleted last on this page. */
+const deletedStart = createStore<{ start: Start | null; at: number }>(() => ({ start: null, at: 0 }));
+
+/** The start that was deleted here within the last minute; null for none. */
+export function useDeletedStart(now: number): Start | null {
+  return useStore(deletedStart, ({ start, at }) => (start && now - at < OFFERED ? start : null));
 }
 
 /** An athlete's latest starts before an instant, newest first. */

@@ -49,8 +49,12 @@ export function merged(here: Pressed | undefined, there: Pressed): Pressed {
   };
 }
 
-/** Whether the server still lacks something of a run. */
-export const isUnsent = (kept: KeptRun) => !kept.created || kept.events.length > kept.recorded.length;
+/**
+ * Whether the server still lacks something of a run. One that was opened and never begun is nothing to log: it is sent with
+ * its first press.
+ */
+export const isUnsent = ({ created, events, recorded }: KeptRun) =>
+  events.length > 0 && (!created || events.length > recorded.length);
 
 /** Whether a run goes on: it was not ended, and something has been heard of it lately. */
 export const isUnderWay = ({ run, events }: KeptRun): boolean => !isRunOver(run.startsAt, events, timeNow());

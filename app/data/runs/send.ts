@@ -130,7 +130,7 @@ const KEPT_AFTER = 3_600_000;
 /** Frees this device of a run that is over and that the server has whole. The log shows it from there. */
 function forgetIfOver(id: string): void {
   const kept = get(id);
-  const last = kept?.events.at(-1);
-  if (!kept || !last || isUnsent(kept) || isUnderWay(kept)) return;
-  if (timeNow() - Date.parse(last.at) >= KEPT_AFTER) drop(id);
+  if (!kept || isUnsent(kept) || isUnderWay(kept)) return;
+  const last = kept.events.at(-1);
+  if (last && timeNow() - Date.parse(last.at) >= KEPT_AFTER) drop(id);
 }

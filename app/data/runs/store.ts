@@ -36,6 +36,13 @@ function load(): void {
     const about = here ?? readKept(key, aboutSchema);
     const pressed = readKept(`${PRESSED}${id}`, pressedSchema);
     if (!about || !pressed) continue;
+    // One that was opened half a day ago and never begun has nothing to be kept for.
+    if (pressed.events.length === 0 && !isUnderWay({ ...about, ...pressed })) {
+      forget(key);
+      forget(`${PRESSED}${id}`);
+      runs.delete(id);
+      continue;
+    }
     const { clubId, athleteId, run } = about;
     runs.set(id, { clubId, athleteId, run, ...merged(here, pressed) });
   }

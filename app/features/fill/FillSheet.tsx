@@ -1,4 +1,4 @@
-import { approachName, type PlanBody, withOwnIds } from "@tonodrome/core";
+import { approachName, copyPlan, type PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { type Approach, type ApproachSides, approachOf, suitedFirst } from "@tonodrome/core/fill";
 import { Text, View } from "react-native";
@@ -53,8 +53,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
     const filled = fillFor(from, { approach, seed, ...more });
     onFill(filled.body, [`Filled from ${approachName(approach.id)}.`, ...filled.gaps]);
   };
-  const copy = (other: PlanBody, news: string) =>
-    onFill({ ...other, items: other.items.map((i) => withOwnIds(i, uuid)) }, [news]);
+  const copy = (other: PlanBody, news: string) => onFill(copyPlan(other, uuid), [news]);
   const origin = body.origin && body.items.length > 0 ? body.origin : null;
   return (
     <View className="gap-6">

@@ -1,5 +1,6 @@
 import {
   formatLength,
+  gateTally,
   type RunEvent,
   type RunPlan,
   type RunState,
@@ -72,8 +73,13 @@ function LoggedRun({ run, sent }: { run: Logged; sent: boolean }) {
       </Text>
       <Answers state={state} run={run} />
       <View role="list">
-        {state.splits.map((split) => (
-          <SplitRow key={split.key} split={split} longest={longest} />
+        {state.splits.map((split, i) => (
+          <SplitRow
+            key={split.key}
+            split={split}
+            longest={longest}
+            wasLast={state.status === "ended" && i === state.index}
+          />
         ))}
       </View>
     </Screen>
@@ -116,6 +122,13 @@ function simulatedWords({ times, simulated }: { times: number; simulated: number
   return simulated === times ? " (simulated)" : " (partly simulated)";
 }
 
+/** What a gate reached; nothing where there is none, or nothing was tried. */
+function gateWords({ drill: { gate }, tries }: Split): string {
+  if (!gate || tries.length === 0) return "";
+  const { open, counting, wanted } = gateTally(gate, tries);
+  return open ? "passed" : `reached ${counting} of ${wanted}`;
+}
+
 const OUTCOMES: Record<Split["outcome"], string> = {
   done: "",
   skipped: "skipped",
@@ -123,7 +136,15 @@ const OUTCOMES: Record<Split["outcome"], string> = {
   pending: "not reached",
 };
 
-function SplitRow({ split, longest }: { split: Split; longest: number }) {
+interface SplitRowProps {
+  split: Split;
+  /** Of all, seconds. */
+  longest: number;
+  /** Whether the run was ended while it was under way. */
+  wasLast: boolean;
+}
+
+function SplitRow({ split, longest, wasLast }: SplitRowProps) {
   const { drill, plannedSeconds, realSeconds, heldSeconds, outcome, tries } = split;
   const hits = tries.filter(Boolean).length;
   const width = (seconds: number) => `${(seconds / longest) * 100}%` as const;
@@ -151,7 +172,8 @@ function SplitRow({ split, longest }: { split: Split; longest: number }) {
           `planned ${formatLength(plannedSeconds)}`,
           // A plain time says nothing that the planned time has not said.
           drill.words === formatLength(plannedSeconds) ? "" : drill.words,
-          OUTCOMES[outcome],
+          wasLast && outcome === "skipped" ? "under way when the run ended" : OUTCOMES[outcome],
+          gateWords(split),
           tries.length > 0 ? `${hits} of ${tries.length} tries hit` : "",
           heldSeconds > 0 ? `held ${formatLength(heldSeconds)}` : "",
         ]

@@ -174,7 +174,13 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
         {wide && !settings.bigType ? <StepList state={state} /> : null}
       </View>
       {sheet === "menu" ? (
-        <RunMenu state={state} presses={presses} onClose={close} onEnd={() => setSheet("end")} />
+        <RunMenu
+          state={state}
+          points={plan.source?.context.points.map((p) => p.name) ?? []}
+          presses={presses}
+          onClose={close}
+          onEnd={() => setSheet("end")}
+        />
       ) : null}
       {sheet === "end" ? (
         <Sheet title="End this run?" onClose={close}>

@@ -1,10 +1,11 @@
-import { formatLength, type RunState, stepOfDrill } from "@tonodrome/core";
+import { formatLength, listOf, type RunState, type Split, stepOfDrill } from "@tonodrome/core";
 import { lazy, Suspense, useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { useMay } from "~/data/account/account";
 import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
 import { Section } from "~/ui/layout/Section";
 import { Sheet } from "~/ui/layout/Sheet";
 import { pressWords } from "./presses/pressWords";
@@ -17,6 +18,8 @@ const ShelfPicker = lazy(() =>
 
 interface RunMenuProps {
   state: RunState;
+  /** Names of the day's fixed points. */
+  points: readonly string[];
   presses: Presses;
   onClose: () => void;
   onEnd: () => void;
@@ -26,9 +29,14 @@ const NOTHING: ReadonlySet<string> = new Set();
 const SHIFTS = [-5, -1, 1, 5];
 
 /** What is seldom pressed: moving the start, another drill, taking back, sound, and the end. */
-export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
+export function RunMenu({ state, points, presses, onClose, onEnd }: RunMenuProps) {
   const [inserting, setInserting] = useState(false);
+  const [asked, setAsked] = useState<Split | null>(null);
   const mayRead = useMay("read");
+  const jump = ({ key }: Split) => {
+    presses.jump(key);
+    onClose();
+  };
   if (inserting) {
     return (
       <Sheet title="Put in a drill" onClose={() => setInserting(false)}>
@@ -45,7 +53,15 @@ export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
     );
   }
   return (
-    <Sheet title="More" onClose={onClose}>
+    <Sheet
+      title="More"
+      onClose={onClose}
+      foot={
+        state.status === "ready" || state.status === "ended" ? null : (
+          <Button label="End the run" onPress={onEnd} />
+        )
+      }
+    >
       {state.status === "ended" ? null : (
         <Section title="The start moves">
           <View className="flex-row gap-2">
@@ -55,10 +71,7 @@ export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
                 label={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)} min`}
                 short={`${minutes > 0 ? "+" : "−"}${Math.abs(minutes)}`}
                 className="flex-1"
-                onPress={() => {
-                  presses.moveStart(minutes);
-                  onClose();
-                }}
+                onPress={() => presses.moveStart(minutes)}
               />
             ))}
           </View>
@@ -67,6 +80,16 @@ export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
       {state.status === "ended" ? null : (
         <Section title="Jump to">
           {mayRead ? <Button label="Put in a drill" icon="add" onPress={() => setInserting(true)} /> : null}
+          {asked ? (
+            <Notice
+              warn
+              text={`${asked.drill.name} comes after ${listOf(passedBy(state, asked, points))}, which would be passed by.`}
+              actions={[
+                { label: "Jump all the same", onPress: () => jump(asked) },
+                { label: "Stay here", onPress: () => setAsked(null) },
+              ]}
+            />
+          ) : null}
           <View role="list">
             {state.splits.map((split, i) => (
               <View
@@ -82,10 +105,9 @@ export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
                   <Button
                     label={`Jump to ${split.drill.name}`}
                     short="Jump"
-                    onPress={() => {
-                      presses.jump(split.key);
-                      onClose();
-                    }}
+                    onPress={() =>
+                      passedBy(state, split, points).length > 0 ? setAsked(split) : jump(split)
+                    }
                   />
                 )}
               </View>
@@ -106,11 +128,16 @@ export function RunMenu({ state, presses, onClose, onEnd }: RunMenuProps) {
         </Section>
       ) : null}
       <RunSettingsFields />
-      {state.status === "ready" || state.status === "ended" ? null : (
-        <Button label="End the run" onPress={onEnd} />
-      )}
     </Sheet>
   );
+}
+
+/** Fixed points still to come that lie before a step. */
+function passedBy({ splits, index }: RunState, to: Split, points: readonly string[]): string[] {
+  return splits
+    .slice(index, splits.indexOf(to))
+    .filter(({ drill, outcome }) => drill.wait && outcome !== "done" && points.includes(drill.name))
+    .map(({ drill }) => drill.name);
 }
 
 const OUTCOMES = { done: "done", skipped: "skipped", "under-way": "under way", pending: "" };

@@ -1,35 +1,37 @@
 import { nearestInstant, wallClock } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Text, View } from "react-native";
-import { movedStart } from "~/data/resources/movedStart";
-import { useSaveStart } from "~/data/resources/starts";
+import { useMay } from "~/data/account/account";
+import { ApiFailure } from "~/data/client/api";
+import { useMoveStart, useSaveStart } from "~/data/resources/starts";
 import { Button } from "~/ui/Button";
-import { clockTime } from "~/ui/dates";
 import { Field, FieldError } from "~/ui/fields/Field";
+import { useStable } from "~/ui/hooks/useStable";
 import { listedTime } from "./listedTime";
 
 const MINUTE = 60_000;
 const SHIFTS = [-5, -1, 1, 5];
 const signed = (minutes: number) => `${minutes > 0 ? "+" : "−"}${Math.abs(minutes)}`;
 
+/** A time that is being typed is taken when nothing more is typed for so long, milliseconds. */
+const SETTLES = 900;
+
+interface MoveStartProps {
+  start: Start;
+  /** Told where it was before a move that holds. */
+  onMoved: (before: Start) => void;
+}
+
 /** Moves a start by a tap. The athlete is still ready when they were, so the time available changes with it. */
-export function MoveStart({ start }: { start: Start }) {
+export function MoveStart({ start, onMoved }: MoveStartProps) {
+  const move = useMoveStart();
   const save = useSaveStart();
-  const [before, setBefore] = useState<Start | null>(null);
+  const mayBuild = useMay("build");
   const { time } = wallClock(start.startsAt, start.zone);
   const listed = listedTime(start);
-
-  function moveTo(startsAt: number) {
-    setBefore(start);
-    save.mutate({ start, changes: movedStart(start, startsAt) });
-  }
-
-  function setTime(text: string) {
-    if (!/^\d\d:\d\d$/.test(text) || text === time) return;
-    moveTo(Date.parse(nearestInstant(text, start.zone, start.startsAt)));
-  }
-
+  const moveTo = (startsAt: number) =>
+    move.mutate({ start, startsAt: new Date(startsAt).toISOString() }, { onSuccess: () => onMoved(start) });
   return (
     <View className="gap-2 pt-2">
       <View className="flex-row gap-2">
@@ -38,35 +40,18 @@ export function MoveStart({ start }: { start: Start }) {
             key={minutes}
             label={`${signed(minutes)} min`}
             short={signed(minutes)}
-            disabled={save.isPending}
+            disabled={move.isPending}
             className="flex-1"
             onPress={() => moveTo(Date.parse(start.startsAt) + minutes * MINUTE)}
           />
         ))}
       </View>
-      <View className="flex-row items-end gap-2">
-        <View className="flex-1">
-          <Field
-            key={time}
-            label="Set time"
-            type="time"
-            defaultValue={time}
-            onBlur={(e) => setTime(e.currentTarget.value)}
-            onKeyDown={(e) => (e.key === "Enter" ? setTime(e.currentTarget.value) : undefined)}
-          />
-        </View>
-        {before && save.isSuccess ? (
-          <Button
-            label={`Undo: ${clockTime(before.startsAt, before.zone)}`}
-            icon="undo"
-            onPress={() => {
-              save.mutate({ start, changes: { startsAt: before.startsAt, readyAt: before.readyAt } });
-              setBefore(null);
-            }}
-          />
-        ) : null}
-      </View>
-      {listed ? (
+      <TimeField
+        key={time}
+        time={time}
+        onTime={(text) => moveTo(Date.parse(nearestInstant(text, start.zone, start.startsAt)))}
+      />
+      {listed && mayBuild ? (
         <View className="flex-row flex-wrap items-center gap-x-3 gap-y-2">
           <Text className="font-text text-body text-ink">The start list says {listed}.</Text>
           <Button
@@ -76,12 +61,45 @@ export function MoveStart({ start }: { start: Start }) {
           />
         </View>
       ) : null}
+      {move.error ? <FieldError text={notMoved(move.error)} /> : null}
       {save.error ? <FieldError text={save.error.message} /> : null}
-      {save.isSuccess && before ? (
+      {move.isSuccess ? (
         <Text role="status" className="font-text text-small text-muted">
-          Start moved to {clockTime(start.startsAt, start.zone)}.
+          Start moved to {time}.
         </Text>
       ) : null}
     </View>
+  );
+}
+
+/** Nothing is kept of a move that did not reach the server: it is said to be none. */
+function notMoved(error: Error): string {
+  const isAway = error instanceof ApiFailure && error.code === "unreachable";
+  return `Not moved. ${isAway ? "The server cannot be reached: try again in a moment." : error.message}`;
+}
+
+/** A time that is taken as soon as it is chosen, and a moment after the last key where it is typed. */
+function TimeField({ time, onTime }: { time: string; onTime: (time: string) => void }) {
+  const [text, setText] = useState(time);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const take = useStable((now: string) => {
+    clearTimeout(timer.current);
+    if (/^\d\d:\d\d$/.test(now) && now !== time) onTime(now);
+  });
+  useEffect(() => () => clearTimeout(timer.current), []);
+  return (
+    <Field
+      label="Set time"
+      type="time"
+      value={text}
+      onChange={(e) => {
+        const next = e.currentTarget.value;
+        setText(next);
+        clearTimeout(timer.current);
+        timer.current = setTimeout(() => take(next), SETTLES);
+      }}
+      onBlur={() => take(text)}
+      onKeyDown={(e) => (e.key === "Enter" ? take(text) : undefined)}
+    />
   );
 }

@@ -5,6 +5,7 @@ import { memo, useMemo, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { useEvents } from "~/data/resources/events";
+import { useMoveStart } from "~/data/resources/starts";
 import { useOpenRun } from "~/data/runs/hooks";
 import { stateWord } from "~/features/fit/stateWord";
 import { useFitAt } from "~/features/fit/useFitAt";
@@ -26,8 +27,9 @@ interface StartCardProps {
 /** One start: who, what, where, when to begin, how it stands, and the two taps that move it. */
 export const StartCard = memo(function StartCard({ start, now, first }: StartCardProps) {
   const [moving, setMoving] = useState(false);
+  /** The start as it was before it was moved here; null where it was not. */
+  const [before, setBefore] = useState<Start | null>(null);
   const openRun = useOpenRun(start);
-  const mayMove = useMay("build");
   const mayRun = useMay("run");
   const { startRun, failure: runFailure } = useStartRun();
   const event = useEvents().data?.find((e) => e.id === start.eventId) ?? null;
@@ -85,19 +87,37 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
         {mayRun && !openRun && !over && view.fit.workSeconds > 0 ? (
           <Button label="Run" icon="run" onPress={run} />
         ) : null}
-        {mayMove ? (
+        {mayRun ? (
           <Button
             label={moving ? "Done moving" : "Move start"}
             icon={moving ? "fold" : "unfold"}
             onPress={() => setMoving(!moving)}
           />
         ) : null}
+        {before ? <UndoMove start={start} before={before} onDone={() => setBefore(null)} /> : null}
       </View>
       {(runFailure ?? failure) && !over ? <Notice warn text={(runFailure ?? failure) as string} /> : null}
-      {moving ? <MoveStart start={start} /> : null}
+      {moving ? <MoveStart start={start} onMoved={(was) => setBefore(before ?? was)} /> : null}
     </View>
   );
 });
+
+/** Puts a start back to where it was before it was moved here, however often that was. */
+function UndoMove({ start, before, onDone }: { start: Start; before: Start; onDone: () => void }) {
+  const move = useMoveStart();
+  const { startsAt, readyAt, zone } = before;
+  return (
+    <>
+      <Button
+        label={`Undo: ${clockTime(startsAt, zone)}`}
+        icon="undo"
+        disabled={move.isPending}
+        onPress={() => move.mutate({ start, startsAt, readyAt }, { onSuccess: onDone })}
+      />
+      {move.error ? <Notice warn text={`Not moved. ${move.error.message}`} /> : null}
+    </>
+  );
+}
 
 /** The next thing to do, as large as a button. */
 function GoLink({ href, label }: { href: `/run/${string}` | `/start/${string}`; label: string }) {

@@ -3,7 +3,7 @@ import { useRouter } from "expo-router";
 import { View } from "react-native";
 import { useMay, useMembership } from "~/data/account/account";
 import { useNow } from "~/data/client/useNow";
-import { useStarts } from "~/data/resources/starts";
+import { useDeletedStart, useRestoreStart, useStarts } from "~/data/resources/starts";
 import { ThemeButton } from "~/features/nav/Frame";
 import { Button } from "~/ui/Button";
 import { useWide } from "~/ui/hooks/useWide";
@@ -32,11 +32,29 @@ export function TodayScreen() {
         </View>
       }
     >
+      {mayBuild ? <Deleted now={now} /> : null}
       {starts.error && starts.data ? <Notice warn text={starts.error.message} /> : null}
       <Loaded query={starts}>
         {(list) => <StartList starts={list} now={now} onAdd={mayBuild ? add : null} />}
       </Loaded>
     </Screen>
+  );
+}
+
+/** For a minute the start that was just deleted can be had back. */
+function Deleted({ now }: { now: number }) {
+  const start = useDeletedStart(now);
+  const restore = useRestoreStart();
+  if (!start) return null;
+  return (
+    <Notice
+      text={
+        restore.error
+          ? `Not taken back. ${restore.error.message}`
+          : `Deleted: ${start.athlete.name}, ${start.title}.`
+      }
+      actions={[{ label: "Take it back", onPress: () => restore.mutate(start) }]}
+    />
   );
 }
 

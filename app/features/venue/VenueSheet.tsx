@@ -1,12 +1,11 @@
 import { type Setting, tagSchema, type VenuePlace } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { useState } from "react";
 import { Text, View } from "react-native";
-import { useSaveStart } from "~/data/resources/starts";
+import { useStartDraft } from "~/data/resources/startDraft";
+import { SavedLine } from "~/features/starts/form/SavedLine";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { TextEdit } from "~/ui/fields/TextEdit";
-import { Notice } from "~/ui/layout/Notice";
 import { FixedPoints } from "./FixedPoints";
 import { Ways } from "./Ways";
 import { newWindow, Windows } from "./Windows";
@@ -14,22 +13,30 @@ import { newWindow, Windows } from "./Windows";
 const MOST_PLACES = 12;
 
 /** The venue on the day: places and when they are open, the ways between them, and what is fixed before the start. */
-export default function DaySheet({ start, onDone }: { start: Start; onDone: () => void }) {
-  const save = useSaveStart();
-  const [setting, setSetting] = useState<Setting>({
-    ...start.setting,
-    places: start.setting.places ?? start.facts.places.map((name) => ({ name, windows: [] })),
-    travel: start.setting.travel ?? [],
-    points: start.setting.points ?? [...start.facts.points],
+export default function DaySheet({ start }: { start: Start }) {
+  const {
+    draft,
+    change: edit,
+    state,
+    save,
+  } = useStartDraft<{ setting: Setting }>(start, {
+    setting: {
+      ...start.setting,
+      places: start.setting.places ?? start.facts.places.map((name) => ({ name, windows: [] })),
+      travel: start.setting.travel ?? [],
+      points: start.setting.points ?? [...start.facts.points],
+    },
   });
+  const { setting } = draft;
   const places = setting.places ?? [];
   const names = places.map((p) => p.name);
-  const change = (more: Partial<Setting>) => setSetting({ ...setting, ...more });
+  const change = (more: Partial<Setting>) => edit({ setting: { ...setting, ...more } });
   const put = (i: number, place: VenuePlace) =>
     change({ places: places.map((p, k) => (k === i ? place : p)) });
   const rename = (i: number, name: string) => change(renamed(setting, places[i]?.name ?? "", name, i));
   return (
     <View className="gap-4">
+      <SavedLine state={state} save={save} />
       {places.map((place, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a place has nothing else that stays the same while it is edited
         <View key={i} className="gap-2 border-l-4 border-line pl-3" role="group" aria-label={place.name}>
@@ -87,13 +94,6 @@ export default function DaySheet({ start, onDone }: { start: Start; onDone: () =
         Windows stay at their time when the start moves; fixed points move with it. The venue's own rules come
         first.
       </Text>
-      {save.error ? <Notice warn text={`${save.error.message} What you changed is still here.`} /> : null}
-      <Button
-        label={save.isPending ? "Saving …" : "Save the day"}
-        look="full"
-        disabled={save.isPending}
-        onPress={() => save.mutate({ start, changes: { setting } }, { onSuccess: onDone })}
-      />
     </View>
   );
 }

@@ -21,22 +21,22 @@ import { PlanNotices, type PlanNoticesProps } from "./dock/PlanNotices";
 import { Actions } from "./editing/Actions";
 import { ChosenActions } from "./editing/ChosenActions";
 import { DrillPane } from "./editing/DrillPane";
-import { useWarmUp, type WarmUpModel } from "./model/useWarmUp";
+import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { WarmUpSheets } from "./WarmUpSheets";
 
 /** The warm-up of one start: the stair, the time available under the thumb, and the start across the foot. */
-export function WarmUpScreen({ id }: { id: string }) {
+export function WarmUpScreen({ id, sheet }: { id: string; sheet?: OpenSheet }) {
   const start = useStart(id);
   return (
     <View className="min-h-0 flex-1" role="main">
-      <Loaded query={start}>{(data) => <WarmUp start={data} />}</Loaded>
+      <Loaded query={start}>{(data) => <WarmUp start={data} sheet={sheet ?? null} />}</Loaded>
     </View>
   );
 }
 
-function WarmUp({ start }: { start: Start }) {
+function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
   const wide = useWide();
-  const model = useWarmUp(start);
+  const model = useWarmUp(start, sheet);
   const { draft, fit, open, mayBuild } = model;
   useTitle(`${start.athlete.name}, ${start.title}`);
   useKeys({

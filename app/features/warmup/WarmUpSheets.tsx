@@ -98,14 +98,14 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
     case "start":
       return (
         <Sheet title="The start" onClose={close}>
-          <StartDetails start={model.start} onDone={close} />
+          <StartDetails start={model.start} />
         </Sheet>
       );
     case "day":
       return (
         <Sheet title="Places, windows, fixed points" onClose={close}>
           <Suspense fallback={<Loading />}>
-            <DaySheet start={model.start} onDone={close} />
+            <DaySheet start={model.start} />
           </Suspense>
         </Sheet>
       );

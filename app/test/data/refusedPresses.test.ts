@@ -77,6 +77,7 @@ describe("one press that the server refuses loses no run:", () => {
 
 it("never orders its own presses after one of another century", async () => {
   const id = begin();
+  device.runs.pressRun(id, { kind: "clock", aheadSeconds: 0 });
   await settle();
   const theirs = device.server.runs.get(id) as Run;
   const at = "2099-01-01T00:00:00.000Z";

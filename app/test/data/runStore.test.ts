@@ -10,6 +10,22 @@ const start = makeStart({}, twoMinutePlan);
 const device = runDevice(start);
 const { begin, settle, kept } = device;
 
+/** A press that changes nothing of what is done, so that the run is sent. */
+const NOTHING = { kind: "clock", aheadSeconds: 0 } as const;
+
+it("is nothing to log before it is begun, on this device or the server's, and forgotten when it is long over", async () => {
+  jest.setSystemTime(Date.parse(start.startsAt) - 600_000);
+  const id = begin();
+  await settle();
+  device.reopen();
+  await settle();
+  expect([device.server.made, device.runs.unsentRuns(), device.runs.get(id)?.events]).toEqual([0, 0, []]);
+  jest.setSystemTime(Date.parse(start.startsAt) + 13 * 3_600_000);
+  device.reopen();
+  expect(device.runs.get(id)).toBeNull();
+  expect(localStorage.getItem(`run:${id}`)).toBeNull();
+});
+
 it("sends a run and every press, once each and in order", async () => {
   const id = begin();
   device.runs.pressRun(id, { kind: "begin" });
@@ -44,6 +60,7 @@ it("stops asking once everything is there", async () => {
 it("keeps what was not sent at signing out, and sends it to its own club when its people sign in again", async () => {
   const other = "77777777-7777-4777-8777-777777777777";
   const sent = begin();
+  device.runs.pressRun(sent, { kind: "begin" });
   await settle();
   device.server.up = false;
   const id = begin();
@@ -70,6 +87,7 @@ it("keeps what was not sent at signing out, and sends it to its own club when it
 });
 
 it("two tabs on one run: nothing that was pressed in either is written over by the other", async () => {
+  jest.setSystemTime(Date.parse(start.startsAt) - 600_000);
   const id = begin();
   await settle();
   const first = device.runs;
@@ -110,6 +128,7 @@ it.each([600_000, -600_000])(
 
 it("a press comes after everything that has been seen, also from a phone whose clock is a little ahead", async () => {
   const id = begin();
+  device.runs.pressRun(id, NOTHING);
   await settle();
   const theirs = device.server.runs.get(id) as Run;
   const at = new Date(Date.now() + 4000).toISOString();
@@ -222,15 +241,16 @@ it("keeps a run that the server will never take, with its words, and does not as
 
 it("what the server has stands as it has it, and what it has is not sent again", async () => {
   const id = begin();
+  device.runs.pressRun(id, NOTHING);
   await settle();
   device.server.losesAnswers = true;
   device.runs.pressRun(id, { kind: "begin" });
   await jest.advanceTimersByTimeAsync(1000);
   const theirs = JSON.parse(JSON.stringify(device.server.runs.get(id))) as Run;
-  const [press] = theirs.events as [Run["events"][number]];
+  const [clock, press] = theirs.events as [Run["events"][number], Run["events"][number]];
   press.at = new Date(Date.parse(press.at) - 7000).toISOString();
   device.runs.adoptRun(theirs);
-  expect(kept(id).events).toEqual([press]);
+  expect(kept(id).events).toEqual([clock, press]);
   expect(device.runs.unsentRuns()).toBe(0);
 });
 

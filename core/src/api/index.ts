@@ -14,6 +14,7 @@ export * from "./events";
 export * from "./invites";
 export * from "./members";
 export * from "./most";
+export * from "./movedStart";
 export * from "./plans";
 export * from "./role";
 export * from "./runningOrder";

@@ -48,6 +48,8 @@ export const startInputSchema = z
     ...startShape,
     eventId: startShape.eventId.default(null),
     setting: settingSchema.default(usualSetting),
+    /** The start whose warm-up it begins with, as it stands; an empty one unless given. */
+    planOf: z.uuid({ error: "Name a start of the club, or none." }).optional(),
   })
   .refine(inOrder, outOfOrder);
 
@@ -55,6 +57,16 @@ export const startInputSchema = z
 export const startWriteSchema = z
   .strictObject({ version: versionSchema, ...startShape })
   .refine(inOrder, outOfOrder);
+
+/** What moving a start sends, against the version that was read. */
+export const startMoveSchema = z
+  .strictObject({
+    version: versionSchema,
+    startsAt: instantSchema,
+    /** When the athlete is ready; as it was, as far as that goes, unless given: for taking a move back. */
+    readyAt: instantSchema.optional(),
+  })
+  .refine(({ startsAt, readyAt = startsAt }) => inOrder({ startsAt, readyAt }), outOfOrder);
 
 /** A start as a list has it. What it takes to fit it is read apart, when it changed. */
 export const startRowSchema = z.strictObject({
@@ -109,6 +121,7 @@ export const wholeStartsQuerySchema = z.strictObject({
 /** Those of them that there are. */
 export const wholeStartsSchema = z.strictObject({ starts: z.array(startSchema).max(MOST.startsTogether) });
 
+export type StartMove = z.infer<typeof startMoveSchema>;
 export type StartInput = z.infer<typeof startInputSchema>;
 export type StartWrite = z.infer<typeof startWriteSchema>;
 export type StartRow = z.infer<typeof startRowSchema>;

@@ -5,10 +5,11 @@ import type { DrillContent } from "../../src/plan/drillContent";
 import { addDrill as addDrillWith } from "../../src/plan/edit/addDrill";
 import { changeItem, removeItems, replaceItem } from "../../src/plan/edit/changeItems";
 import { circuitFault, groupIntoCircuit as groupWith } from "../../src/plan/edit/circuit";
+import { copyPlan } from "../../src/plan/edit/copyPlan";
 import { duplicateItems as duplicateItemsWith } from "../../src/plan/edit/duplicateItems";
 import { moveItem, moveItems } from "../../src/plan/edit/moveItems";
 import { canSplit, splitItem as splitItemWith } from "../../src/plan/edit/split";
-import { emptyPlan, MOST_DRILLS, type PlanBody, planBodySchema } from "../../src/plan/plan";
+import { emptyPlan, MOST_DRILLS, type PlanBody, type PlanItem, planBodySchema } from "../../src/plan/plan";
 import type { Phase } from "../../src/words/phase";
 import { anyId } from "../made/ids";
 
@@ -98,6 +99,21 @@ it("moves several together, in their order, as far as the first of them can go",
   expect(names(moveItems(body, two, -1))).toEqual(["b", "a", "d", "c"]);
   expect(moveItems(body, two, 1)).toBe(body);
   expect(names(moveItems(body, idsOf(body, "a", "b"), 1))).toEqual(["c", "a", "b", "d"]);
+});
+
+it("copies a whole warm-up with ids of its own, its pairs among themselves", () => {
+  const plan = ["Laps", "Hops"].reduce(
+    (now, name) => addDrill(now, shelfDrill(name, "raise")).body,
+    emptyPlan(),
+  );
+  const [laps, hops] = plan.items as [PlanItem, PlanItem];
+  const pair = { ...plan, items: [laps, { ...hops, after: laps.id }] };
+  const copy = copyPlan(pair, anyId);
+  expect(copy.items.map((i) => i.name)).toEqual(["Laps", "Hops"]);
+  expect(copy.items[1]?.after).toBe(copy.items[0]?.id);
+  expect(new Set([...pair.items, ...copy.items].map((i) => i.id)).size).toBe(4);
+  // One whose leader is not there follows nothing.
+  expect(copyPlan({ ...plan, items: [{ ...hops, after: laps.id }] }, anyId).items[0]?.after).toBeUndefined();
 });
 
 it("copies drills right after themselves, with ids of their own", () => {

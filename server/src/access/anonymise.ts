@@ -68,6 +68,8 @@ export async function anonymise(
   const starts = await models.Start.findAll({
     where: { clubId, athleteId: id },
     attributes: ["id"],
+    // A deletion may be taken back.
+    paranoid: false,
     transaction,
   });
   const startId = starts.map((s) => s.id);

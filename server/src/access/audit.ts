@@ -30,6 +30,7 @@ export type Deed =
   | "start.make"
   | "start.change"
   | "start.delete"
+  | "start.restore"
   | "plan.save"
   | "plan.refuse"
   | "run.make"

@@ -73,7 +73,9 @@ export async function* exportClub(
       yield write({ record: "event", ...toEvent(row) });
     for await (const row of rowsOf<TemplateRow>(models.Template))
       yield write({ record: "template", ...toTemplate(row) });
+    const standing = new Set<string>();
     for await (const start of rowsOf<StartRow>(models.Start)) {
+      standing.add(start.id);
       const plan = await models.Plan.findOne({ where: { clubId, startId: start.id }, transaction });
       if (!plan) continue;
       yield write(startRecord(start, plan.get()));
@@ -84,7 +86,9 @@ export async function* exportClub(
       }
     }
     for await (const run of rowsOf<RunRow>(models.Run)) {
-      yield write(runRecord(run));
+      // Of a start that was deleted the file knows nothing.
+      const startId = run.startId && standing.has(run.startId) ? run.startId : null;
+      yield write(runRecord({ ...run, startId }));
       yield* pressesOf(run.id);
     }
     yield line({ record: "end", records });

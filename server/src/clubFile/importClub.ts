@@ -1,6 +1,6 @@
 import { type RunEvent, runSummary } from "@tonodrome/core";
 import { type ClubRecord, MOST, MOST_AHEAD } from "@tonodrome/core/api";
-import { QueryTypes, type Transaction } from "sequelize";
+import { Op, QueryTypes, type Transaction } from "sequelize";
 import { full, type Kept } from "../access/quota";
 import type { Database } from "../db/connect";
 import { notFound, Refusal } from "../errors/refusal";
@@ -65,6 +65,12 @@ async function takeTurn({ sequelize }: Database, clubId: string, transaction: Tr
 }
 
 async function checkEmpty({ models }: Database, clubId: string, transaction: Transaction): Promise<void> {
+  // What was deleted and could be taken back is gone with the import, or its ids would be in the way.
+  await models.Start.destroy({
+    where: { clubId, deletedAt: { [Op.ne]: null } },
+    force: true,
+    transaction,
+  });
   for (const model of [
     models.Athlete,
     models.Drill,

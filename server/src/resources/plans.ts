@@ -23,8 +23,8 @@ const params = idParamsSchema;
 const READ: Along = {
   name: "plan",
   sql: `SELECT json_build_object('id', p.id, 'version', p.version, 'body', p.body)::text FROM plans p
-    WHERE p.club_id = $2 AND p.id = $3 AND (asker.role <> 'athlete' OR EXISTS (
-      SELECT 1 FROM starts s WHERE s.club_id = p.club_id AND s.id = p.start_id AND s.athlete_id = asker."athleteId"))`,
+    JOIN starts s ON s.club_id = p.club_id AND s.id = p.start_id AND s.deleted_at IS NULL
+    WHERE p.club_id = $2 AND p.id = $3 AND (asker.role <> 'athlete' OR s.athlete_id = asker."athleteId")`,
 };
 
 /** Plans of starts, and the edits that were made to them. */
@@ -57,7 +57,7 @@ export const plans: Resource = (context) => (app, _options, done) => {
           find: async (locked) => {
             const row = await models.Plan.findOne({ where: { id, clubId }, ...locked });
             startId = row?.startId ?? "";
-            return row;
+            return row && (await isStanding(clubId, startId, transaction)) ? row : null;
           },
           answer: toPlan,
           isSame: (row) => isDeepStrictEqual(row.body, body),
@@ -87,6 +87,11 @@ export const plans: Resource = (context) => (app, _options, done) => {
     },
   );
 
+  /** Whether a plan's start was not deleted. */
+  async function isStanding(clubId: string, id: string, transaction?: Transaction): Promise<boolean> {
+    return (await models.Start.count({ where: { clubId, id }, transaction })) > 0;
+  }
+
   /** Of edits beyond the most that are kept the oldest go; what stands is never among them. */
   async function forgetOldest(
     clubId: string,
@@ -112,7 +117,7 @@ export const plans: Resource = (context) => (app, _options, done) => {
       const { clubId } = placeOf(request);
       const { before, outcome } = request.query;
       const plan = await models.Plan.findOne({ where: { id: request.params.id, clubId } });
-      if (!plan) throw notFound("plan");
+      if (!plan || !(await isStanding(clubId, plan.startId))) throw notFound("plan");
       const rows = await models.PlanEdit.findAll({
         where: {
           clubId,

@@ -55,7 +55,7 @@ const FIND = `
     s.setting, p.body, c.name AS "clubName", a.name AS "athleteName", a.profile, e.body AS event
   FROM shares h
   JOIN clubs c ON c.id = h.club_id
-  JOIN starts s ON s.club_id = h.club_id AND s.id = h.start_id
+  JOIN starts s ON s.club_id = h.club_id AND s.id = h.start_id AND s.deleted_at IS NULL
   JOIN plans p ON p.club_id = s.club_id AND p.start_id = s.id
   JOIN athletes a ON a.club_id = s.club_id AND a.id = s.athlete_id
   LEFT JOIN event_types e ON e.club_id = s.club_id AND e.id = s.event_id
@@ -69,7 +69,7 @@ const LIST = `
   SELECT h.id, h.start_id AS "startId", h.created_at AS "createdAt", h.expires_at AS "expiresAt",
     s.starts_at AS "startsAt", s.zone, s.title, a.name AS "athleteName", u.name AS "madeBy", now() AS now
   FROM shares h
-  JOIN starts s ON s.club_id = h.club_id AND s.id = h.start_id
+  JOIN starts s ON s.club_id = h.club_id AND s.id = h.start_id AND s.deleted_at IS NULL
   JOIN athletes a ON a.club_id = s.club_id AND a.id = s.athlete_id
   LEFT JOIN users u ON u.id = h.made_by
   WHERE h.club_id = $1 AND h.withdrawn_at IS NULL AND ${standsSql("shares", "h")}

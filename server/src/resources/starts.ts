@@ -1,11 +1,12 @@
 import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
-import { emptyPlan } from "@tonodrome/core";
+import { copyPlan, emptyPlan, type PlanBody } from "@tonodrome/core";
 import {
   clubParamsSchema,
   doneSchema,
   idParamsSchema,
   MOST,
+  movedStart,
   type Start,
   type StartRow as StartInList,
   type StartInput,
@@ -13,6 +14,7 @@ import {
   startInputSchema,
   startListQuerySchema,
   startListSchema,
+  startMoveSchema,
   startSchema,
   startWriteSchema,
   wholeStartsQuerySchema,
@@ -24,7 +26,7 @@ import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
 import { toPlan } from "../answers/plan";
 import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../db/models/rows";
-import { notFound } from "../errors/refusal";
+import { notFound, Refusal } from "../errors/refusal";
 import { write } from "../write/write";
 import { writeVersioned } from "../write/writeVersioned";
 import { checkAthlete } from "./athletes";
@@ -53,6 +55,16 @@ export const starts: Resource = (context) => (app, _options, done) => {
     const [start] = await findWhole(place, { id }, transaction);
     if (!start) throw notFound("start");
     return start;
+  }
+
+  /** The plan of another start, with ids of its own. @throws Refusal `invalid_input` where there is no such start */
+  async function copyOfPlan(place: Place, id: string, transaction: Transaction): Promise<PlanBody> {
+    const [start] = await findWhole(place, { id }, transaction);
+    if (!start)
+      throw new Refusal("invalid_input", "The start whose warm-up is to be copied is not there any more.", {
+        path: "planOf",
+      });
+    return copyPlan(start.plan.body, randomUUID);
   }
 
   app.get(
@@ -118,16 +130,17 @@ export const starts: Resource = (context) => (app, _options, done) => {
     async (request, reply) => {
       const place = placeOf(request);
       const { clubId } = place;
-      const { id = randomUUID(), ...input } = request.body;
+      const { id = randomUUID(), planOf, ...input } = request.body;
       const make = async (transaction: Transaction) => {
         if ((await models.Start.count({ where: { id, clubId }, transaction })) > 0)
           return read(id, place, transaction);
         await checkRoom(context, models.Start, "starts", clubId, { clubId }, transaction);
         await checkAthlete(context, input.athleteId, clubId, transaction);
         await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
+        const body = planOf ? await copyOfPlan(place, planOf, transaction) : emptyPlan();
         await models.Start.create({ id, clubId, version: 1, ...columns(input) }, { transaction });
         await models.Plan.create(
-          { id: randomUUID(), clubId, startId: id, version: 1, body: emptyPlan() },
+          { id: randomUUID(), clubId, startId: id, version: 1, body },
           { transaction },
         );
         await audit(context, transaction, request, "start.make", { clubId, id });
@@ -167,6 +180,65 @@ export const starts: Resource = (context) => (app, _options, done) => {
           },
         });
       return write(context, reply, change, after(clubId, id));
+    },
+  );
+
+  app.post(
+    "/clubs/:clubId/starts/:id/move",
+    {
+      // Whoever may run it learns first that it moved.
+      config: { access: "run" },
+      schema: { params, body: startMoveSchema, response: { 200: startSchema } },
+    },
+    async (request, reply) => {
+      const place = placeOf(request);
+      const { clubId } = place;
+      const { version, startsAt, readyAt } = request.body;
+      const { id } = request.params;
+      const move = (transaction: Transaction) =>
+        writeVersioned(transaction, {
+          what: "start",
+          against: version,
+          find: (locked) => models.Start.findOne({ where: { id, clubId }, ...locked }),
+          answer: (): Promise<Start> => read(id, place, transaction),
+          isSame: (_, before) => Date.parse(before.startsAt) === Date.parse(startsAt),
+          change: async (row, next, before) => {
+            const moved = movedStart({ readyAt: readyAt ?? before.readyAt }, Date.parse(startsAt));
+            await row.update({ ...timesOf({ ...before, ...moved }), version: next }, { transaction });
+            const now = await read(id, place, transaction);
+            const detail = { version: next, changed: changedFields(before, now) };
+            await audit(context, transaction, request, "start.change", { clubId, id, detail });
+            return now;
+          },
+        });
+      return write(context, reply, move, after(clubId, id));
+    },
+  );
+
+  app.post(
+    "/clubs/:clubId/starts/:id/restore",
+    { config: { access: "build" }, schema: { params, response: { 200: startSchema } } },
+    async (request, reply) => {
+      const place = placeOf(request);
+      const { clubId } = place;
+      const { id } = request.params;
+      const restore = async (transaction: Transaction) => {
+        const row = await models.Start.findOne({
+          where: { id, clubId },
+          paranoid: false,
+          transaction,
+          lock: true,
+        });
+        if (!row) throw notFound("start");
+        // Asked for again because the answer was lost, it is there once.
+        if (row.deletedAt === null) return read(id, place, transaction);
+        await checkRoom(context, models.Start, "starts", clubId, { clubId }, transaction);
+        await row.restore({ transaction });
+        await row.update({ version: row.version + 1 }, { transaction });
+        await audit(context, transaction, request, "start.restore", { clubId, id });
+        return read(id, place, transaction);
+      };
+      return write(context, reply, restore, after(clubId, id));
     },
   );
 
@@ -242,10 +314,10 @@ export function factsOf(
 
 type Wanted = Omit<StartInput, "id">;
 
-function columns(input: Wanted) {
-  const { startsAt, readyAt, listedAt } = input;
+const columns = (input: Wanted) => ({ ...input, ...timesOf(input) });
+
+function timesOf({ startsAt, readyAt, listedAt }: Pick<StartInput, "startsAt" | "readyAt" | "listedAt">) {
   return {
-    ...input,
     startsAt: new Date(startsAt),
     readyAt: new Date(readyAt),
     listedAt: listedAt && Date.parse(listedAt) !== Date.parse(startsAt) ? new Date(listedAt) : null,

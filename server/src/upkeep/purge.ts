@@ -18,8 +18,12 @@ export const PURGE_DEMOS = [
     AND NOT EXISTS (SELECT 1 FROM members m WHERE m.user_id = u.id)`,
 ];
 
+/** A start that was deleted can be had back for so long; the interface offers it for a minute. */
+const TAKEN_BACK = "1 hour";
+
 const PURGE = [
   ...PURGE_DEMOS,
+  `DELETE FROM starts WHERE deleted_at < now() - interval '${TAKEN_BACK}'`,
   "DELETE FROM sessions WHERE expires_at < now()",
   "DELETE FROM password_resets WHERE expires_at < now()",
   "DELETE FROM rate_limits WHERE expire < extract(epoch FROM now()) * 1000",

@@ -1,4 +1,4 @@
-import { breathAt, formatLength, formatMinus, partAt, phaseName } from "@tonodrome/core";
+import { breathAt, formatLength, formatMinus, partAt, phaseName, runDrills } from "@tonodrome/core";
 import type { FaceModel } from "./faceModel";
 import { Timer } from "./Timer";
 
@@ -8,7 +8,7 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
   const split = state.splits[state.index];
   if (!split) return null;
   const { drill, plannedSeconds } = split;
-  const drills = state.splits.filter((s) => !s.drill.wait);
+  const drills = runDrills(state.splits);
   const part = partAt(drill.parts ?? [], clock.elapsed);
   const counted = part && (part.many > 1 || part.rep !== null) ? part : null;
   const held = state.heldSince !== null;
@@ -18,7 +18,7 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
       {settings.bigType ? null : (
         <div className={`line-clamp-2 font-text text-lead ${text}`}>
           {[
-            drill.wait ? "" : `${drills.indexOf(split) + 1} of ${drills.length}`,
+            drill.wait ? "" : `${drills.findIndex((d) => d.includes(split)) + 1} of ${drills.length}`,
             drill.wait ? "" : drill.phase === "kit" ? phaseName(drill.phase) : `${drill.intensity} %`,
             // A plain time says nothing that the figures do not.
             drill.words === formatLength(plannedSeconds) ? "" : drill.words,

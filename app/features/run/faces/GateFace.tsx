@@ -40,8 +40,10 @@ export function GateFace({ model, text }: { model: FaceModel; text: string }) {
 
 /** Seconds left under the cap of every side together. */
 export function capLeft({ state, clock }: Pick<FaceModel, "state" | "clock">): number {
-  const gate = state.splits[state.index]?.drill.gate;
-  return gate ? Math.ceil(gate.capSeconds * gate.sides - clock.elapsed) : 0;
+  const split = state.splits[state.index];
+  const gate = split?.drill.gate;
+  // More time at a gate is time under its cap.
+  return gate ? Math.ceil(gate.capSeconds * gate.sides + split.extendedSeconds - clock.elapsed) : 0;
 }
 
 /** Hit and miss: the two largest areas there are. */

@@ -1,4 +1,4 @@
-import { spokenLength } from "@tonodrome/core";
+import { runDrills, spokenLength } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import type { FaceModel } from "./faceModel";
 import { Timer } from "./Timer";
@@ -9,9 +9,9 @@ const COUNT = 10;
 /** Before the first drill: what is to come, when it begins, and what is above any plan. */
 export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
   const { state, clock, settings } = model;
-  const drills = state.splits.filter((s) => !s.drill.wait);
+  const drills = runDrills(state.splits);
   const planned = state.splits.reduce((sum, s) => sum + s.plannedSeconds, 0);
-  const first = drills[0]?.drill;
+  const first = drills[0]?.[0]?.drill;
   const until = Math.ceil(clock.ahead);
   const counts = settings.beginsItself && until > 0 && until <= COUNT;
   return (

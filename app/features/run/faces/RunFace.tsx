@@ -1,4 +1,4 @@
-import { formatLength, formatMinus, spokenLength, waitPrompt } from "@tonodrome/core";
+import { formatLength, formatMinus, type RunDrill, spokenLength, waitPrompt } from "@tonodrome/core";
 import { Text, useWindowDimensions, View } from "react-native";
 import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
 import type { Presses } from "~/features/run/presses/usePresses";
@@ -87,13 +87,31 @@ function Middle({ model, text }: { model: FaceModel; text: string }) {
   }
 }
 
+/** Before it begins: when that is due. */
+function readyWords(ahead: number): string {
+  if (ahead >= 60) return `Begins in ${Math.floor(ahead / 60)} min`;
+  if (ahead >= ON_TIME) return `Begins in ${Math.ceil(ahead)} s`;
+  return ahead > -ON_TIME ? "Begin now" : `${formatLength(-ahead)} late: begin now`;
+}
+
+/** How much of a wait for a fixed point is waiting, and how much the point itself; nothing where it is not for one. */
+function waitingWords({ source }: FaceModel["plan"], { name, wait, plannedSeconds }: RunDrill): string {
+  const point = wait ? source?.context.points.find((p) => p.name === name) : undefined;
+  const waiting = point ? plannedSeconds - (point.toSeconds - point.fromSeconds) : 0;
+  return waiting > 0 ? `${formatLength(waiting)} of it waiting` : "";
+}
+
 function nextWords({ state, plan }: FaceModel): string {
   if (state.status !== "under-way") return "";
   const next = state.splits.find((s, i) => i > state.index && s.outcome === "pending");
   if (!next)
     return plan.kind === "cool-down" ? "Next: the end" : `Next: the wait, ${spokenLength(state.waitSeconds)}`;
   const { drill, plannedSeconds } = next;
-  return [`Next: ${drill.name}`, formatLength(plannedSeconds), drill.wait ? "" : `${drill.intensity} %`]
+  return [
+    `Next: ${drill.name}`,
+    formatLength(plannedSeconds),
+    drill.wait ? waitingWords(plan, drill) : `${drill.intensity} %`,
+  ]
     .filter(Boolean)
     .join(", ");
 }
@@ -107,6 +125,9 @@ function orderWords(order: FaceModel["order"]): string {
 function paceWords({ state, clock, plan }: FaceModel): string {
   if (state.status === "waiting" || state.status === "ended" || plan.kind === "cool-down") return "";
   const { ahead } = clock;
+  if (state.status === "ready") return readyWords(ahead);
+  // Waiting for a time is neither: only what comes after it may be late.
+  if (state.splits[state.index]?.drill.wait && ahead > -ON_TIME) return "Waiting";
   if (Math.abs(ahead) < ON_TIME) return "On time";
   return ahead > 0 ? `${formatLength(ahead)} ahead` : `${formatLength(-ahead)} behind`;
 }

@@ -1,8 +1,7 @@
 import { type RunState, whoMoved } from "@tonodrome/core";
 import { useEffect, useRef } from "react";
 import { useMay } from "~/data/account/account";
-import { movedStart } from "~/data/resources/movedStart";
-import { useSaveStart, useStart } from "~/data/resources/starts";
+import { useMoveStart, useStart } from "~/data/resources/starts";
 import type { KeptRun } from "~/data/runs/keptRun";
 import { pressRun } from "~/data/runs/press";
 
@@ -15,9 +14,8 @@ const EVERY = 5_000;
  */
 export function useFollowedStart({ run, events }: KeptRun, { startsAt: here, status }: RunState): void {
   const start = useStart(run.startId ?? "", { every: EVERY });
-  const save = useSaveStart();
+  const move = useMoveStart();
   const mayRun = useMay("run");
-  const mayMove = useMay("build");
   const heard = useRef<number | null>(null);
   const told = useRef<number | null>(null);
   const follows = mayRun && status !== "ended" && run.plan.kind !== "cool-down";
@@ -25,7 +23,7 @@ export function useFollowedStart({ run, events }: KeptRun, { startsAt: here, sta
   // What could not be told is told again when the server is heard from, not at once.
   // biome-ignore lint/correctness/useExhaustiveDependencies: whenever it moves here, or the server is heard from
   useEffect(() => {
-    if (!follows || !data || save.isPending) return;
+    if (!follows || !data || move.isPending) return;
     const theirs = Date.parse(data.startsAt);
     const had = [Date.parse(run.plan.startsAt)];
     for (const e of events) if (e.kind === "start-moved") had.push(Date.parse(e.startsAt));
@@ -33,9 +31,9 @@ export function useFollowedStart({ run, events }: KeptRun, { startsAt: here, sta
     heard.current = theirs;
     if (theirs === told.current) told.current = null;
     if (who === "there") pressRun(run.id, { kind: "start-moved", startsAt: data.startsAt });
-    if (who === "here" && mayMove) {
+    if (who === "here") {
       told.current = here;
-      save.mutate({ start: data, changes: movedStart(data, here) });
+      move.mutate({ start: data, startsAt: new Date(here).toISOString() });
     }
-  }, [follows, here, dataUpdatedAt, save.isSuccess]);
+  }, [follows, here, dataUpdatedAt, move.isSuccess]);
 }

@@ -17,8 +17,8 @@ import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
 import { EventChoice } from "./EventChoice";
 import { type StartForm, startFormSchema, startInputOf, timeNews } from "./startForm";
+import { ZoneField } from "./ZoneField";
 
-const ZONES = Intl.supportedValuesOf("timeZone");
 const NEW = "new";
 
 /** Makes a start, and goes on to build its warm-up. */
@@ -116,19 +116,7 @@ function NewStart({ athletes }: { athletes: Athlete[] }) {
           />
         </View>
       </View>
-      <Field
-        label="Time zone of the venue"
-        list="zones"
-        error={errors.zone?.message}
-        {...form.register("zone")}
-        more={
-          <datalist id="zones">
-            {ZONES.map((name) => (
-              <option key={name} value={name} />
-            ))}
-          </datalist>
-        }
-      />
+      <ZoneField error={errors.zone?.message} {...form.register("zone")} />
       <Controller
         control={form.control}
         name="minutes"

@@ -1,36 +1,44 @@
 import { nameSchema, noteSchema, wordsOf } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { useState } from "react";
 import { View } from "react-native";
+import { useAthletes } from "~/data/resources/athletes";
 import { useDrills } from "~/data/resources/drills";
 import { useEvents } from "~/data/resources/events";
-import { useSaveStart } from "~/data/resources/starts";
-import { Button } from "~/ui/Button";
+import { useStartDraft } from "~/data/resources/startDraft";
+import { Select } from "~/ui/fields/Select";
 import { TextEdit } from "~/ui/fields/TextEdit";
-import { Notice } from "~/ui/layout/Notice";
 import { EventChoice } from "./EventChoice";
+import { SavedLine } from "./SavedLine";
 import { SettingFields } from "./SettingFields";
+import { StartDeeds } from "./StartDeeds";
+import { WhenFields } from "./WhenFields";
 
-/** What is started and what there is on the day. Its time is moved from Today. */
-export function StartDetails({ start, onDone }: { start: Start; onDone: () => void }) {
-  const save = useSaveStart();
+/** Everything a start is besides its warm-up: what, who, when, where, what there is on the day; and to copy or delete it. */
+export function StartDetails({ start }: { start: Start }) {
+  const { startsAt, readyAt, zone, title, venue, eventId, setting, athlete } = start;
+  const first = { title, venue, eventId, setting, startsAt, readyAt, zone, athleteId: athlete.id };
+  const { draft, change, state, save } = useStartDraft(start, first);
   const shelf = useDrills().data ?? [];
-  const [draft, setDraft] = useState({
-    title: start.title,
-    venue: start.venue,
-    eventId: start.eventId,
-    setting: start.setting,
-  });
+  const athletes = useAthletes().data ?? [];
   const event = useEvents().data?.find((e) => e.id === draft.eventId);
-  const change = (more: Partial<typeof draft>) => setDraft({ ...draft, ...more });
   return (
     <View className="gap-4">
+      <SavedLine state={state} save={save} />
       <TextEdit
         label="What is started"
         value={draft.title}
         check={nameSchema}
         onChange={(title) => change({ title })}
       />
+      {athletes.length > 0 ? (
+        <Select
+          label="Athlete"
+          options={athletes.map((a) => ({ value: a.id, label: a.name }))}
+          value={draft.athleteId}
+          onChange={(athleteId) => change({ athleteId })}
+        />
+      ) : null}
+      <WhenFields start={draft} onChange={change} />
       <TextEdit
         label="Venue"
         value={draft.venue}
@@ -45,13 +53,7 @@ export function StartDetails({ start, onDone }: { start: Start; onDone: () => vo
         equipment={wordsOf(shelf, (d) => d.equipment)}
         kit={event?.kit ?? []}
       />
-      {save.error ? <Notice warn text={`${save.error.message} What you changed is still here.`} /> : null}
-      <Button
-        label={save.isPending ? "Saving …" : "Save"}
-        look="full"
-        disabled={save.isPending}
-        onPress={() => save.mutate({ start, changes: draft }, { onSuccess: onDone })}
-      />
+      <StartDeeds start={start} />
     </View>
   );
 }

@@ -69,6 +69,26 @@ function read({ date, time, zone }: Pick<StartForm, "date" | "time" | "zone">): 
   }
 }
 
+/**
+ * When a start is, from the venue's own date and clock; the time available stays as it is.
+ * @returns null, and what is wrong with it, where there is no such moment
+ */
+export function whenOf(
+  typed: Pick<StartForm, "date" | "time" | "zone">,
+  now: Pick<StartInput, "startsAt" | "readyAt">,
+): { when: Pick<StartInput, "startsAt" | "readyAt" | "zone"> | null; fault: string; hint: string | null } {
+  const moment = read(typed);
+  const fault =
+    moment === null
+      ? "Give a day, a time and a zone that there are."
+      : `${typed.time} does not exist that night: the clocks go forward over it. Give a time before or after.`;
+  const { hint } = timeNews(typed, 0);
+  if (moment === null || moment.kind === "never") return { when: null, fault, hint };
+  const available = Date.parse(now.startsAt) - Date.parse(now.readyAt);
+  const readyAt = new Date(Date.parse(moment.instant) - available).toISOString();
+  return { when: { startsAt: moment.instant, readyAt, zone: typed.zone.trim() }, fault, hint };
+}
+
 /** The start that a filled-in form describes. */
 export function startInputOf(form: StartForm, athleteId: string): StartInput {
   const { instant } = zonedInstant(form.date, form.time, form.zone);

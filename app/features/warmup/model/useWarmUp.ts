@@ -47,8 +47,11 @@ export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowled
   run: () => void;
 }
 
-/** Everything that a warm-up is and that can be done with it, apart from how it looks. */
-export function useWarmUp(start: Start): WarmUpModel {
+/**
+ * Everything that a warm-up is and that can be done with it, apart from how it looks.
+ * @param first the sheet that is open to begin with
+ */
+export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
   const router = useRouter();
   const { startRun, failure: runFailure } = useStartRun();
   const wide = useWide();
@@ -56,7 +59,7 @@ export function useWarmUp(start: Start): WarmUpModel {
   const mayRun = useMay("run");
   const draft = usePlanDraft(start);
   const openRun = useOpenRun(start);
-  const [sheet, open] = useState<OpenSheet>(null);
+  const [sheet, open] = useState<OpenSheet>(first);
   const { body } = draft;
   const selection = useSelection(body.items, () => open(wide ? null : "drill"));
   const close = useStable(() => open(null));

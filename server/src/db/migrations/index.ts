@@ -6,6 +6,7 @@ import { shelf } from "./0003-shelf";
 import { building } from "./0004-building";
 import { listed } from "./0005-listed";
 import { trust } from "./0006-trust";
+import { deletedStarts } from "./0007-deleted-starts";
 
 /** In order, forward only: never change one that has been released, add another. */
 export const migrations: RunnableMigration<QueryInterface>[] = [
@@ -15,4 +16,5 @@ export const migrations: RunnableMigration<QueryInterface>[] = [
   building,
   listed,
   trust,
+  deletedStarts,
 ];

@@ -29,7 +29,7 @@ export interface Models {
   EventType: Table<EventTypeRow>;
   Template: Table<TemplateRow, Creation<TemplateRow, "createdAt">>;
   Drill: Table<DrillRow, Creation<DrillRow, "version" | "archived" | "changedAt" | "details">>;
-  Start: Table<StartRow, Creation<StartRow, "eventId" | "setting">>;
+  Start: Table<StartRow, Creation<StartRow, "eventId" | "setting" | "deletedAt">>;
   Plan: Table<PlanRow>;
   PlanEdit: Table<PlanEditRow, Creation<PlanEditRow, "id" | "at">>;
   Run: Table<RunRow, Creation<RunRow, "createdAt" | "presses" | "pressBytes" | "summary" | "summed">>;
@@ -54,10 +54,10 @@ const name = needed(TEXT);
 /** Defines every table's model. Columns and defaults are the migrations' business; this only maps them. */
 export function defineModels(sequelize: Sequelize): Models {
   const options = { underscored: true, timestamps: false };
-  const define = (model: string, tableName: string, columns: Record<string, object>) => {
+  const define = (model: string, tableName: string, columns: Record<string, object>, more: object = {}) => {
     // Sequelize writes each column's name into its definition, so none may be shared.
     const own = Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, { ...column }]));
-    return sequelize.define(model, own as never, { ...options, tableName });
+    return sequelize.define(model, own as never, { ...options, tableName, ...more });
   };
 
   const models = {
@@ -99,20 +99,26 @@ export function defineModels(sequelize: Sequelize): Models {
       place: needed(TEXT),
       details: { type: JSONB },
     }),
-    Start: define("Start", "starts", {
-      id: key,
-      clubId,
-      version: needed(INTEGER),
-      athleteId: needed(UUID),
-      title: needed(TEXT),
-      venue: needed(TEXT),
-      zone: needed(TEXT),
-      startsAt: instant,
-      readyAt: instant,
-      listedAt: { type: DataTypes.DATE },
-      eventId: { type: UUID },
-      setting: { ...needed(JSONB), defaultValue: usualSetting },
-    }),
+    Start: define(
+      "Start",
+      "starts",
+      {
+        id: key,
+        clubId,
+        version: needed(INTEGER),
+        athleteId: needed(UUID),
+        title: needed(TEXT),
+        venue: needed(TEXT),
+        zone: needed(TEXT),
+        startsAt: instant,
+        readyAt: instant,
+        listedAt: { type: DataTypes.DATE },
+        eventId: { type: UUID },
+        setting: { ...needed(JSONB), defaultValue: usualSetting },
+      },
+      // Deleted ones are left out of everything that is read.
+      { timestamps: true, createdAt: false, updatedAt: false, paranoid: true },
+    ),
     Plan: define("Plan", "plans", {
       id: key,
       clubId,

@@ -79,6 +79,8 @@ export interface StartRow {
   readyAt: Date;
   /** The time on the start list; null while it is the time it starts at. */
   listedAt: Date | null;
+  /** When it was deleted; null while it stands. Every reading leaves out those that were. */
+  deletedAt: Date | null;
   eventId: string | null;
   setting: Setting;
 }

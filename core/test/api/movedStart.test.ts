@@ -1,8 +1,7 @@
-import { LONGEST_AVAILABLE } from "@tonodrome/core/api";
-import { movedStart } from "~/data/resources/movedStart";
-import { makeStart } from "~/test/made/makeStart";
+import { movedStart } from "../../src/api/movedStart";
+import { LONGEST_AVAILABLE, type Start } from "../../src/api/starts";
 
-const start = makeStart();
+const start = { startsAt: "2026-06-01T12:00:00.000Z", readyAt: "2026-06-01T11:15:00.000Z" } as Start;
 const minutes = (n: number) => Date.parse(start.startsAt) + n * 60_000;
 const iso = (at: number) => new Date(at).toISOString();
 

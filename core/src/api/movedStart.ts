@@ -1,11 +1,14 @@
-import { LONGEST_AVAILABLE, type Start, type StartInput } from "@tonodrome/core/api";
+import { LONGEST_AVAILABLE, type Start, type StartInput } from "./starts";
 
 /**
  * What changes when a start moves: the athlete is still ready when they were, but never after the start, nor more than the
  * most allowed before it.
  * @param startsAt milliseconds since the epoch
  */
-export function movedStart(start: Start, startsAt: number): Pick<StartInput, "startsAt" | "readyAt"> {
+export function movedStart(
+  start: Pick<Start, "readyAt">,
+  startsAt: number,
+): Pick<StartInput, "startsAt" | "readyAt"> {
   const readyAt = Math.min(
     startsAt,
     Math.max(Date.parse(start.readyAt), startsAt - LONGEST_AVAILABLE * 1000),

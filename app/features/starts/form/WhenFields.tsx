@@ -1,0 +1,50 @@
+import { wallClock } from "@tonodrome/core";
+import type { StartInput } from "@tonodrome/core/api";
+import { useState } from "react";
+import { View } from "react-native";
+import { Field } from "~/ui/fields/Field";
+import { whenOf } from "./startForm";
+import { ZoneField } from "./ZoneField";
+
+type When = Pick<StartInput, "startsAt" | "readyAt" | "zone">;
+
+/**
+ * The day, the time and the zone of a start, as the venue's own clock has them. The time available goes with it. What
+ * cannot be is said and not handed on; nor is a time that is only half typed.
+ */
+export function WhenFields({ start, onChange }: { start: When; onChange: (when: When) => void }) {
+  const { date, time } = wallClock(start.startsAt, start.zone);
+  const [typed, setTyped] = useState({ date, time, zone: start.zone });
+  const { when, fault, hint } = whenOf(typed, start);
+  const type = (more: Partial<typeof typed>) => {
+    const next = { ...typed, ...more };
+    setTyped(next);
+    const read = whenOf(next, start).when;
+    if (read) onChange(read);
+  };
+  return (
+    <View className="gap-4">
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <Field
+            label="Day"
+            type="date"
+            value={typed.date}
+            onChange={(e) => type({ date: e.currentTarget.value })}
+          />
+        </View>
+        <View className="flex-1">
+          <Field
+            label="Start"
+            type="time"
+            value={typed.time}
+            error={when ? undefined : fault}
+            hint={hint}
+            onChange={(e) => type({ time: e.currentTarget.value })}
+          />
+        </View>
+      </View>
+      <ZoneField value={typed.zone} onChange={(e) => type({ zone: e.currentTarget.value })} />
+    </View>
+  );
+}

@@ -1,0 +1,160 @@
+import { expect, test } from "@playwright/test";
+import {
+  addDrills,
+  closeSaved,
+  expectAccessible,
+  makeStart,
+  openDemo,
+  openFilledClub,
+  type openStart,
+  saved,
+  somebody,
+  stairNames,
+} from "../coach";
+
+const card = (page: Parameters<typeof openStart>[0], name: RegExp) => page.getByRole("group", { name });
+
+async function openSheet(page: Parameters<typeof openStart>[0]): Promise<void> {
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: /^The start/ }).click();
+}
+
+test("a start is deleted from its own sheet, which says what goes with it, and is had back for a minute", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await makeStart(page, "Signe Halloran", 200);
+  await addDrills(page, "Leg swings");
+  await saved(page);
+  await openSheet(page);
+  await page.getByRole("button", { name: "Delete this start" }).click();
+  await expect(page.getByText(/its warm-up with all its versions and its links go with it/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await page.getByRole("button", { name: "Delete this start" }).click();
+  await page.getByRole("button", { name: "Delete it" }).click();
+  await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
+  await expect(card(page, /^Signe Halloran/)).toHaveCount(0);
+  await expect(page.getByText("Deleted: Signe Halloran, Trial skate.")).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Take it back" }).click();
+  await card(page, /^Signe Halloran/)
+    .getByRole("link")
+    .first()
+    .click();
+  await expect.poll(() => stairNames(page)).toEqual(["Leg swings"]);
+});
+
+test("a start is copied with its warm-up, and the copy moved to another day and another athlete", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await makeStart(page, "Signe Halloran", 200);
+  await addDrills(page, "Leg swings", "Landing holds");
+  await saved(page);
+  await openSheet(page);
+  await page.getByRole("button", { name: "Copy this start and its warm-up" }).click();
+  // The copy, its sheet open.
+  const sheet = page.getByRole("dialog");
+  await expect(page).toHaveURL(/sheet=start/);
+  await sheet.getByLabel("What is started").fill("Final");
+  await sheet.getByLabel("Athlete").selectOption("Noor Whitlock");
+  const day = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10);
+  await sheet.getByLabel("Day", { exact: true }).fill(day);
+  await sheet.getByLabel("Start", { exact: true }).fill("14:20");
+  await sheet.getByLabel("Time zone of the venue").fill("Europe/Helsinki");
+  await expectAccessible(page);
+  await closeSaved(page);
+  await expect(page.getByRole("heading", { name: /Final/ })).toBeVisible();
+  await expect.poll(() => stairNames(page)).toEqual(["Leg swings", "Landing holds"]);
+  await page.goto("/");
+  await expect(card(page, /^Signe Halloran, Trial skate/)).toBeVisible();
+  await expect(card(page, /^Noor Whitlock, Final/)).toContainText("14:20");
+  await expect(card(page, /^Noor Whitlock, Final/)).toContainText(/45 min available/);
+});
+
+test("a time is taken when it is chosen, a whole move is taken back, also after moving is done", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/");
+  const noor = card(page, /^Noor Whitlock/);
+  await expect(noor).toContainText("30 min available");
+  await noor.getByRole("button", { name: "Move start" }).click();
+  const field = noor.getByLabel("Set time");
+  const listed = await field.inputValue();
+  const later = (minutes: number) => {
+    const [hour = 0, minute = 0] = listed.split(":").map(Number);
+    const at = (hour * 60 + minute + minutes + 1440) % 1440;
+    return `${String(Math.floor(at / 60)).padStart(2, "0")}:${String(at % 60).padStart(2, "0")}`;
+  };
+  await field.fill(later(7));
+  // Without leaving the field.
+  await expect(noor.getByText(`Start moved to ${later(7)}.`)).toBeVisible();
+  await noor.getByRole("button", { name: "+5 min" }).click();
+  await expect(noor.getByText(`Start moved to ${later(12)}.`)).toBeVisible();
+  await noor.getByRole("button", { name: "Done moving" }).click();
+  await noor.getByRole("button", { name: `Undo: ${listed}` }).click();
+  await expect(noor).toContainText("30 min available");
+  await expect(noor).not.toContainText("on the list");
+  await expect(noor.getByRole("button", { name: /^Undo/ })).toHaveCount(0);
+
+  // What does not reach the server is no move, and says so.
+  await page.route("**/move", (route) => route.abort());
+  await noor.getByRole("button", { name: "Move start" }).click();
+  await noor.getByRole("button", { name: "+5 min" }).click();
+  await expect(
+    noor.getByText("Not moved. The server cannot be reached: try again in a moment."),
+  ).toBeVisible();
+  await expect(noor.getByLabel("Set time")).toHaveValue(listed);
+  await expect(noor.getByRole("button", { name: /^Undo/ })).toHaveCount(0);
+});
+
+test("an assistant who moves the start in a run moves it for everybody", async ({ page, browser }) => {
+  await openFilledClub(page);
+  await page.goto("/");
+  await expect(card(page, /^Noor Whitlock/)).toContainText("30 min available");
+  const other = await somebody(page, browser, "assistant");
+  await other.goto("/");
+  await expect(other.getByRole("button", { name: "New start" })).toHaveCount(0);
+  await card(other, /^Noor Whitlock/)
+    .getByRole("button", { name: "Run", exact: true })
+    .click();
+  await other.getByRole("button", { name: "Start moved" }).click();
+  await other.getByRole("button", { name: "+5 min" }).click();
+  await expect(card(page, /^Noor Whitlock/)).toContainText("35 min available");
+  await expect(card(page, /^Noor Whitlock/)).toContainText(/on the list \d\d:\d\d/);
+  // And from Today.
+  await other.goto("/");
+  await card(other, /^Noor Whitlock/)
+    .getByRole("button", { name: "Move start" })
+    .click();
+  await card(other, /^Noor Whitlock/)
+    .getByRole("button", { name: "−5 min" })
+    .click();
+  await expect(card(page, /^Noor Whitlock/)).toContainText("30 min available");
+  await other.context().close();
+});
+
+test("places, windows and fixed points save themselves, also when the sheet is closed at once", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await makeStart(page, "Signe Halloran", 200);
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "Places, windows, fixed points" }).click();
+  const sheet = page.getByRole("dialog");
+  await sheet.getByRole("button", { name: "Add a place" }).click();
+  await sheet.getByLabel("Place 1").fill("Mat");
+  await sheet.getByRole("button", { name: "Add a window of Mat" }).click();
+  await sheet.getByRole("button", { name: "Add a fixed point" }).click();
+  await sheet.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "Places, windows, fixed points" }).click();
+  await expect(sheet.getByLabel("Place 1")).toHaveValue("Mat");
+  await expect(sheet.getByRole("slider", { name: "Mat opens" })).toBeVisible();
+  await page.reload();
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "Places, windows, fixed points" }).click();
+  await expect(sheet.getByLabel("Place 1")).toHaveValue("Mat");
+});
