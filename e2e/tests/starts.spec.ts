@@ -120,7 +120,8 @@ test("an assistant who moves the start in a run moves it for everybody", async (
   await card(other, /^Noor Whitlock/)
     .getByRole("button", { name: "Run", exact: true })
     .click();
-  await other.getByRole("button", { name: "Start moved" }).click();
+  await other.getByRole("button", { name: "Begin", exact: true }).click();
+  await other.getByRole("button", { name: "More", exact: true }).click();
   await other.getByRole("button", { name: "+5 min" }).click();
   await expect(card(page, /^Noor Whitlock/)).toContainText("35 min available");
   await expect(card(page, /^Noor Whitlock/)).toContainText(/on the list \d\d:\d\d/);
@@ -145,16 +146,16 @@ test("places, windows and fixed points save themselves, also when the sheet is c
   await page.getByRole("button", { name: "Places, windows, fixed points" }).click();
   const sheet = page.getByRole("dialog");
   await sheet.getByRole("button", { name: "Add a place" }).click();
-  await sheet.getByLabel("Place 1").fill("Mat");
+  await sheet.getByRole("textbox", { name: "Place 1" }).fill("Mat");
   await sheet.getByRole("button", { name: "Add a window of Mat" }).click();
   await sheet.getByRole("button", { name: "Add a fixed point" }).click();
   await sheet.getByRole("button", { name: "Close" }).click();
   await page.getByRole("button", { name: "More", exact: true }).click();
   await page.getByRole("button", { name: "Places, windows, fixed points" }).click();
-  await expect(sheet.getByLabel("Place 1")).toHaveValue("Mat");
+  await expect(sheet.getByRole("textbox", { name: "Place 1" })).toHaveValue("Mat");
   await expect(sheet.getByRole("slider", { name: "Mat opens" })).toBeVisible();
   await page.reload();
   await page.getByRole("button", { name: "More", exact: true }).click();
   await page.getByRole("button", { name: "Places, windows, fixed points" }).click();
-  await expect(sheet.getByLabel("Place 1")).toHaveValue("Mat");
+  await expect(sheet.getByRole("textbox", { name: "Place 1" })).toHaveValue("Mat");
 });

@@ -1,10 +1,13 @@
-import type { Start, StartInput } from "@tonodrome/core/api";
+import { hashKey } from "@tanstack/react-query";
+import { type Start, type StartInput, startSchema } from "@tonodrome/core/api";
 import { useEffect, useRef, useState } from "react";
+import { ApiFailure } from "~/data/client/api";
 import { useStable } from "~/ui/hooks/useStable";
 import { useSaveStart } from "./starts";
 
-/** How long after the last change it is saved by itself, milliseconds. */
+/** How long after the last change it is saved by itself, and how long after no answer it is tried again, milliseconds. */
 const PAUSE = 800;
+const RETRY = 8000;
 
 /** Some of a start as it is being edited. */
 export interface StartDraft<T> {
@@ -16,54 +19,70 @@ export interface StartDraft<T> {
   save: () => void;
 }
 
+/** What was changed of each start and is not saved yet: a sheet that is closed and opened again goes on from it. */
+const unsaved = new Map<string, Partial<StartInput>>();
+
+const isSame = (a: unknown, b: unknown) => hashKey([a]) === hashKey([b]);
+
 /**
- * Edits some of a start: saved by itself a moment after the last change, and at once when one leaves. What could not be
- * saved stays in sight with the reason, and is saved with the next change, or when that is asked for.
- * @param first what is edited, as it is when it is opened
+ * Edits some of a start: saved by itself a moment after the last change, and at once when one leaves. Only what was changed
+ * is written, so that what others change of the same start stays; where both changed the same, it is said, and overwritten
+ * only when that is asked for. What could not be saved stays in sight with the reason.
+ * @param fieldsOf what of a start is edited
  */
-export function useStartDraft<T extends Partial<StartInput>>(start: Start, first: T): StartDraft<T> {
+export function useStartDraft<T extends Partial<StartInput>>(
+  start: Start,
+  fieldsOf: (start: Start) => T,
+): StartDraft<T> {
   const save = useSaveStart();
-  const [draft, setDraft] = useState(first);
-  /** What the server does not have yet; null for nothing. */
-  const unsaved = useRef<T | null>(null);
+  const { id } = start;
+  const [edited, setEdited] = useState<Partial<T>>(() => (unsaved.get(id) ?? {}) as Partial<T>);
   const latest = useRef(start);
   if (start.version > latest.current.version) latest.current = start;
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const isSending = useRef(false);
 
-  const send = useStable(() => {
+  const send = useStable(async () => {
     clearTimeout(timer.current);
-    const changes = unsaved.current;
-    if (changes === null || isSending.current) return;
-    unsaved.current = null;
+    const changes = unsaved.get(id);
+    if (!changes || isSending.current) return;
     isSending.current = true;
-    save
-      .mutateAsync({ start: latest.current, changes })
-      .then((saved) => {
-        latest.current = saved;
-        isSending.current = false;
-        // What was changed meanwhile is next.
-        if (unsaved.current !== null) send();
-      })
-      .catch(() => {
-        unsaved.current ??= changes;
-        isSending.current = false;
-      });
+    const base = latest.current;
+    try {
+      latest.current = await save.mutateAsync({ start: base, changes });
+      // What was changed meanwhile is next.
+      if (unsaved.get(id) === changes) {
+        unsaved.delete(id);
+        setEdited({});
+      }
+    } catch (error) {
+      // Tried again also when the sheet is closed by then.
+      if (error instanceof ApiFailure && error.code === "unreachable")
+        timer.current = setTimeout(() => void send(), RETRY);
+      const theirs = error instanceof ApiFailure ? startSchema.safeParse(error.current).data : undefined;
+      if (!theirs) return;
+      latest.current = theirs;
+      const mine = Object.keys(changes) as (keyof T)[];
+      if (!mine.every((key) => isSame(fieldsOf(theirs)[key], fieldsOf(base)[key]))) return;
+    } finally {
+      isSending.current = false;
+    }
+    void send();
   });
-  useEffect(() => () => send(), [send]);
+  useEffect(() => () => void send(), [send]);
 
   return {
-    draft,
+    draft: { ...fieldsOf(latest.current), ...edited },
     change: useStable((more: Partial<T>) => {
-      const next = { ...draft, ...more };
-      setDraft(next);
-      unsaved.current = next;
+      const changes = { ...unsaved.get(id), ...more };
+      unsaved.set(id, changes);
+      setEdited(changes as Partial<T>);
       clearTimeout(timer.current);
-      timer.current = setTimeout(send, PAUSE);
+      timer.current = setTimeout(() => void send(), PAUSE);
     }),
     state: save.error
       ? { words: `Not saved. ${save.error.message}`, failed: true }
-      : { words: unsaved.current !== null || save.isPending ? "Saving …" : "Saved", failed: false },
-    save: send,
+      : { words: unsaved.has(id) ? "Saving …" : "Saved", failed: false },
+    save: () => void send(),
   };
 }

@@ -176,6 +176,7 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
       {sheet === "menu" ? (
         <RunMenu
           state={state}
+          zone={run.zone}
           points={plan.source?.context.points.map((p) => p.name) ?? []}
           presses={presses}
           onClose={close}

@@ -4,6 +4,7 @@ import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { useMay } from "~/data/account/account";
 import { Button } from "~/ui/Button";
+import { clockTime } from "~/ui/dates";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Section } from "~/ui/layout/Section";
@@ -18,6 +19,7 @@ const ShelfPicker = lazy(() =>
 
 interface RunMenuProps {
   state: RunState;
+  zone: string;
   /** Names of the day's fixed points. */
   points: readonly string[];
   presses: Presses;
@@ -29,7 +31,7 @@ const NOTHING: ReadonlySet<string> = new Set();
 const SHIFTS = [-5, -1, 1, 5];
 
 /** What is seldom pressed: moving the start, another drill, taking back, sound, and the end. */
-export function RunMenu({ state, points, presses, onClose, onEnd }: RunMenuProps) {
+export function RunMenu({ state, zone, points, presses, onClose, onEnd }: RunMenuProps) {
   const [inserting, setInserting] = useState(false);
   const [asked, setAsked] = useState<Split | null>(null);
   const mayRead = useMay("read");
@@ -64,6 +66,9 @@ export function RunMenu({ state, points, presses, onClose, onEnd }: RunMenuProps
     >
       {state.status === "ended" ? null : (
         <Section title="The start moves">
+          <Text role="status" className="font-text text-body text-ink">
+            Start at {clockTime(new Date(state.startsAt).toISOString(), zone)}.
+          </Text>
           <View className="flex-row gap-2">
             {SHIFTS.map((minutes) => (
               <Button

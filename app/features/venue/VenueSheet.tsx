@@ -12,21 +12,21 @@ import { newWindow, Windows } from "./Windows";
 
 const MOST_PLACES = 12;
 
+/** The day as it is edited: what the event brings with it stands in it from the first change on. */
+function wholeDay({ setting, facts }: Start): { setting: Setting } {
+  return {
+    setting: {
+      ...setting,
+      places: setting.places ?? facts.places.map((name) => ({ name, windows: [] })),
+      travel: setting.travel ?? [],
+      points: setting.points ?? [...facts.points],
+    },
+  };
+}
+
 /** The venue on the day: places and when they are open, the ways between them, and what is fixed before the start. */
 export default function DaySheet({ start }: { start: Start }) {
-  const {
-    draft,
-    change: edit,
-    state,
-    save,
-  } = useStartDraft<{ setting: Setting }>(start, {
-    setting: {
-      ...start.setting,
-      places: start.setting.places ?? start.facts.places.map((name) => ({ name, windows: [] })),
-      travel: start.setting.travel ?? [],
-      points: start.setting.points ?? [...start.facts.points],
-    },
-  });
+  const { draft, change: edit, state, save } = useStartDraft(start, wholeDay);
   const { setting } = draft;
   const places = setting.places ?? [];
   const names = places.map((p) => p.name);

@@ -13,11 +13,13 @@ import { SettingFields } from "./SettingFields";
 import { StartDeeds } from "./StartDeeds";
 import { WhenFields } from "./WhenFields";
 
+function fieldsOf({ startsAt, readyAt, zone, title, venue, eventId, setting, athlete }: Start) {
+  return { title, venue, eventId, setting, startsAt, readyAt, zone, athleteId: athlete.id };
+}
+
 /** Everything a start is besides its warm-up: what, who, when, where, what there is on the day; and to copy or delete it. */
 export function StartDetails({ start }: { start: Start }) {
-  const { startsAt, readyAt, zone, title, venue, eventId, setting, athlete } = start;
-  const first = { title, venue, eventId, setting, startsAt, readyAt, zone, athleteId: athlete.id };
-  const { draft, change, state, save } = useStartDraft(start, first);
+  const { draft, change, state, save } = useStartDraft(start, fieldsOf);
   const shelf = useDrills().data ?? [];
   const athletes = useAthletes().data ?? [];
   const event = useEvents().data?.find((e) => e.id === draft.eventId);
