@@ -159,3 +159,51 @@ test("places, windows and fixed points save themselves, also when the sheet is c
   await page.getByRole("button", { name: "Places, windows, fixed points" }).click();
   await expect(sheet.getByRole("textbox", { name: "Place 1" })).toHaveValue("Mat");
 });
+
+test("what a role may not do is not there, also by its address; an assistant opens a drill to read", async ({
+  page,
+  browser,
+}) => {
+  await openFilledClub(page);
+  const assistant = await somebody(page, browser, "assistant");
+  for (const address of ["/start/new", "/club/members", "/club/history"]) {
+    await assistant.goto(address);
+    await expect(assistant.getByRole("heading", { name: "Not for your role" })).toBeVisible();
+  }
+  await expectAccessible(assistant);
+  await assistant.getByRole("link", { name: "To Today" }).click();
+  await expect(assistant.getByRole("heading", { name: "Today" })).toBeVisible();
+  await assistant.goto("/shelf");
+  await expect(assistant.getByRole("button", { name: "New drill" })).toHaveCount(0);
+  await assistant.getByRole("button", { name: "Open Leg swings" }).click();
+  await expect(assistant.getByRole("dialog")).toContainText("Attend to");
+  await expect(assistant.getByRole("dialog").getByRole("button", { name: "Save" })).toHaveCount(0);
+  await expectAccessible(assistant);
+  await assistant.context().close();
+});
+
+test("jumping past a fixed point asks first, and what is waited for says how much of it is waiting", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openStart(page, "Tamsin Okoro-Vale");
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await expect(page.getByText(/^Begins in /).first()).toBeVisible();
+  await page.getByRole("button", { name: "Begin", exact: true }).click();
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  const sheet = page.getByRole("dialog");
+  await sheet
+    .getByRole("button", { name: /^Jump to / })
+    .last()
+    .click();
+  await expect(sheet.getByText(/which would be passed by/)).toBeVisible();
+  await expectAccessible(page);
+  await sheet.getByRole("button", { name: "Stay here" }).click();
+  await expect(sheet.getByText(/which would be passed by/)).toHaveCount(0);
+  await sheet
+    .getByRole("button", { name: /^Jump to / })
+    .last()
+    .click();
+  await sheet.getByRole("button", { name: "Jump all the same" }).click();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+});

@@ -1,4 +1,5 @@
-import { type Action, may } from "@tonodrome/core/api";
+import { listOf } from "@tonodrome/core";
+import { type Action, may, rolesThat } from "@tonodrome/core/api";
 import { Link, usePathname } from "expo-router";
 import type { ReactNode } from "react";
 import { Text, View } from "react-native";
@@ -7,6 +8,9 @@ import { useTheme } from "~/data/device/theme";
 import { Button } from "~/ui/Button";
 import { useWide } from "~/ui/hooks/useWide";
 import { Icon, type IconName } from "~/ui/Icon";
+import { Notice } from "~/ui/layout/Notice";
+import { Screen } from "~/ui/layout/Screen";
+import { ROLE_AS, ROLE_NAMES } from "~/ui/roleWords";
 
 interface MainPlace {
   href: "/" | "/shelf" | "/log" | "/club";
@@ -23,6 +27,31 @@ const PLACES: MainPlace[] = [
   { href: "/club", label: "Club", icon: "club", needs: "see" },
 ];
 
+/** Addresses that are not for everybody, and what one must be allowed to. The server decides anew with every request. */
+const NEEDS: readonly [RegExp, Action][] = [
+  [/^\/start\/new$/, "build"],
+  [/^\/shelf$/, "read"],
+  [/^\/athlete\//, "read"],
+  [/^\/club\/(athletes|events)$/, "read"],
+  [/^\/club\/(members|history)$/, "manage"],
+];
+
+/** What is at an address, for whom it is. */
+function Page({ path, children }: { path: string; children: ReactNode }) {
+  const { role, name } = useMembership();
+  const needs = NEEDS.find(([address]) => address.test(path))?.[1];
+  if (needs === undefined || may(role, needs)) return children;
+  const whose = listOf(rolesThat(needs).map((r) => `${ROLE_NAMES[r].toLowerCase()}s`));
+  return (
+    <Screen title="Not for your role" back="/">
+      <Notice text={`This page is for the ${whose} of ${name}. You are here ${ROLE_AS[role]}.`} />
+      <Link href="/" className="flex min-h-press items-center self-start bg-press px-4">
+        <Text className="font-strong text-body text-on-press">To Today</Text>
+      </Link>
+    </Screen>
+  );
+}
+
 /** The main places: under the thumb on a phone, down the side on a wide screen. */
 export function Frame({ children }: { children: ReactNode }) {
   const path = usePathname();
@@ -31,11 +60,18 @@ export function Frame({ children }: { children: ReactNode }) {
   const places = PLACES.filter((place) => may(role, place.needs));
   // A warm-up and a run have the whole phone to themselves; their foot is the start.
   const bare = /^\/(run|start)\//.test(path) && (!wide || path.startsWith("/run/"));
-  if (bare) return <View className="h-dvh bg-paper">{children}</View>;
+  if (bare)
+    return (
+      <View className="h-dvh bg-paper">
+        <Page path={path}>{children}</Page>
+      </View>
+    );
   return (
     <View className={`h-dvh bg-paper ${wide ? "flex-row" : "flex-col"}`}>
       {wide ? <Rail path={path} places={places} /> : null}
-      <View className="min-h-0 flex-1">{children}</View>
+      <View className="min-h-0 flex-1">
+        <Page path={path}>{children}</Page>
+      </View>
       {wide ? null : (
         <View role="navigation" aria-label="Main places" className="flex-row border-t-2 border-line">
           {places.map((place) => (

@@ -11,6 +11,7 @@ import { Sheet } from "~/ui/layout/Sheet";
 import { DrillList } from "./DrillList";
 import { EditDrill } from "./EditDrill";
 import { NewDrill } from "./NewDrill";
+import { ReadDrill } from "./ReadDrill";
 import { Starters } from "./Starters";
 
 /** What is being made or changed: a drill of the shelf by its id, or a new one, blank or from a copy. */
@@ -39,9 +40,7 @@ export function ShelfScreen() {
       }
     >
       <Loaded query={drills}>
-        {(list) => (
-          <DrillList drills={list} onOpen={mayBuild ? (drill) => setOpen({ id: drill.id }) : undefined} />
-        )}
+        {(list) => <DrillList drills={list} onOpen={(drill) => setOpen({ id: drill.id })} />}
       </Loaded>
       {starters ? (
         <Sheet title="Starter shelves" onClose={() => setStarters(false)}>
@@ -50,7 +49,11 @@ export function ShelfScreen() {
       ) : null}
       {edited ? (
         <Sheet title={edited.name} onClose={close}>
-          <EditDrill drill={edited} onCopy={() => copy(edited)} onDone={close} />
+          {mayBuild ? (
+            <EditDrill drill={edited} onCopy={() => copy(edited)} onDone={close} />
+          ) : (
+            <ReadDrill drill={edited} />
+          )}
         </Sheet>
       ) : null}
       {open && !("id" in open) ? (

@@ -1,6 +1,7 @@
 import { formatLength, formatMinus, type Placement, phaseName } from "@tonodrome/core";
-import { Text, View } from "react-native";
+import { View } from "react-native";
 import { RungStair } from "~/features/dose/ladder/RungStair";
+import { DrillFactList } from "~/features/shelf/DrillFactList";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Notice } from "~/ui/layout/Notice";
 
@@ -15,18 +16,11 @@ export function DrillFacts({ placement, reason = null }: { placement: Placement;
     ["Intensity", item.phase === "kit" ? "" : `${item.intensity} %`],
     ["Part", phaseName(item.phase)],
     ["Place", item.place],
-  ].filter(([, text]) => text);
+  ] as const;
   return (
     <View className="gap-3">
       {reason ? <Notice text={reason} /> : null}
-      <View>
-        {facts.map(([name, text]) => (
-          <View key={name} className="flex-row gap-3 border-t border-line py-2">
-            <Text className="w-28 font-text text-body text-muted">{name}</Text>
-            <Text className="flex-1 font-strong text-body text-ink">{text}</Text>
-          </View>
-        ))}
-      </View>
+      <DrillFactList facts={facts} />
       {(level ?? ideal).rungs ? <RungStair rungs={(level ?? ideal).rungs ?? []} /> : null}
       {item.details ? <DrillKnowledge details={item.details} /> : null}
     </View>

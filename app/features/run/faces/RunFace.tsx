@@ -2,6 +2,7 @@ import { formatLength, formatMinus, type RunDrill, spokenLength, waitPrompt } fr
 import { Text, useWindowDimensions, View } from "react-native";
 import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
 import type { Presses } from "~/features/run/presses/usePresses";
+import { roughLength } from "~/ui/dates";
 import { DrillFace } from "./DrillFace";
 import type { FaceModel } from "./faceModel";
 import { GateFace } from "./GateFace";
@@ -89,7 +90,7 @@ function Middle({ model, text }: { model: FaceModel; text: string }) {
 
 /** Before it begins: when that is due. */
 function readyWords(ahead: number): string {
-  if (ahead >= 60) return `Begins in ${Math.floor(ahead / 60)} min`;
+  if (ahead >= 60) return `Begins in ${roughLength(ahead)}`;
   if (ahead >= ON_TIME) return `Begins in ${Math.ceil(ahead)} s`;
   return ahead > -ON_TIME ? "Begin now" : `${formatLength(-ahead)} late: begin now`;
 }
