@@ -82,6 +82,7 @@ export { steepSteps, stepFindings } from "./plan/stepRule";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";
 export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/live/cues";
+export { passedPoints } from "./run/live/passedPoints";
 export { type RunClock, runClock } from "./run/live/runClock";
 export { type StartMoves, whoMoved } from "./run/live/startMoves";
 export { type WaitPrompt, waitPrompt } from "./run/live/waitPrompt";

@@ -202,7 +202,13 @@ const mutants = [
     "plannedSeconds + extendedSeconds - elapsed",
     "plannedSeconds - elapsed",
   ],
-  ["ahead keeps the wait", clock, "- state.waitSeconds", ""],
+  ["ahead keeps the wait", clock, "-endOfSteps(state, now) - waitSeconds", "-endOfSteps(state, now)"],
+  [
+    "before it begins waits are as planned",
+    clock,
+    '  if (status !== "ready") return 0;',
+    "  return -endOfSteps(state, now) - waitSeconds;",
+  ],
   [
     "later steps take what was planned",
     moment,

@@ -1,4 +1,4 @@
-import { formatLength, listOf, type RunState, type Split, stepOfDrill } from "@tonodrome/core";
+import { formatLength, listOf, passedPoints, type RunState, type Split, stepOfDrill } from "@tonodrome/core";
 import { lazy, Suspense, useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
@@ -88,7 +88,7 @@ export function RunMenu({ state, zone, points, presses, onClose, onEnd }: RunMen
           {asked ? (
             <Notice
               warn
-              text={`${asked.drill.name} comes after ${listOf(passedBy(state, asked, points))}, which would be passed by.`}
+              text={`${asked.drill.name} comes after ${listOf(passedPoints(state, asked, points))}, which would be passed by.`}
               actions={[
                 { label: "Jump all the same", onPress: () => jump(asked) },
                 { label: "Stay here", onPress: () => setAsked(null) },
@@ -111,7 +111,7 @@ export function RunMenu({ state, zone, points, presses, onClose, onEnd }: RunMen
                     label={`Jump to ${split.drill.name}`}
                     short="Jump"
                     onPress={() =>
-                      passedBy(state, split, points).length > 0 ? setAsked(split) : jump(split)
+                      passedPoints(state, split, points).length > 0 ? setAsked(split) : jump(split)
                     }
                   />
                 )}
@@ -135,14 +135,6 @@ export function RunMenu({ state, zone, points, presses, onClose, onEnd }: RunMen
       <RunSettingsFields />
     </Sheet>
   );
-}
-
-/** Fixed points still to come that lie before a step. */
-function passedBy({ splits, index }: RunState, to: Split, points: readonly string[]): string[] {
-  return splits
-    .slice(index, splits.indexOf(to))
-    .filter(({ drill, outcome }) => drill.wait && outcome !== "done" && points.includes(drill.name))
-    .map(({ drill }) => drill.name);
 }
 
 const OUTCOMES = { done: "done", skipped: "skipped", "under-way": "under way", pending: "" };

@@ -4,10 +4,11 @@ import { noDetails } from "../../src/drill/details";
 import { fitPlan } from "../../src/fit/fit";
 import type { PlanItem } from "../../src/plan/plan";
 import { automaticPress } from "../../src/run/live/automaticPress";
+import { passedPoints } from "../../src/run/live/passedPoints";
 import { runClock } from "../../src/run/live/runClock";
 import { isRunOver } from "../../src/run/log/isOver";
 import { type RunEvent, runEventSchema } from "../../src/run/log/runEvent";
-import { MOST_INSERTED, MOST_REFITS, runState } from "../../src/run/log/runState";
+import { MOST_INSERTED, MOST_REFITS, runState, type Split } from "../../src/run/log/runState";
 import { runSummary } from "../../src/run/log/runSummary";
 import { coolDownOf } from "../../src/run/steps/coolDown";
 import { runPlanOf, stepOfDrill } from "../../src/run/steps/freezeFit";
@@ -220,9 +221,34 @@ it("waits until a time, but never shorter than what cannot be hurried, also when
   expect(seen(30, 50)).toMatchObject({ remaining: 50, ahead: 600 - 100 - 60 - 120 });
   expect(seen(80, 90)).toMatchObject({ remaining: 30, ahead: 600 - 120 - 60 - 120 });
   expect(seen(110, 120).remaining).toBe(30);
+  // Before it begins it is early by as much as there is until it is to begin, whatever is waited for later.
+  expect(runClock(runState(waits, []), at(0)).ahead).toBe(600 - 180 - 120);
+  expect(runClock(runState(waits, []), at(310)).ahead).toBe(-10);
   // One still to come, too.
   expect(runClock(runState(waits, [press("begin", 0)]), at(0)).ahead).toBe(600 - 100 - 60 - 120);
   expect(runClock(runState(waits, [press("begin", 90)]), at(90)).ahead).toBe(600 - 190 - 60 - 120);
+});
+
+it("knows which fixed points a jump would pass by", () => {
+  const [laps, swings, jumps] = plan.drills as [RunDrill, RunDrill, RunDrill];
+  const wait = { leastSeconds: 60 };
+  const called = {
+    ...plan,
+    drills: [
+      laps,
+      { ...swings, name: "Call", wait },
+      { ...swings, name: "Rest", wait, itemId: jumps.itemId },
+      jumps,
+    ],
+  };
+  const state = (...events: RunEvent[]) => runState(called, [press("begin", 0), ...events]);
+  const passed = (now: ReturnType<typeof runState>, to: number) =>
+    passedPoints(now, now.splits[to] as Split, ["Call", "Check-in"]);
+  expect(passed(state(), 3)).toEqual(["Call"]);
+  expect(passed(state(), 1)).toEqual([]);
+  // Over it is passed by nobody, and going back passes nothing.
+  expect(passed(state(press("done", 10), press("done", 70)), 3)).toEqual([]);
+  expect(passed(state(press("done", 10), press("done", 70), press("done", 90)), 0)).toEqual([]);
 });
 
 it("adds up what was held in a step, and a step that is over stays so when one jumps past it", () => {

@@ -19,7 +19,8 @@ export interface RunClock {
  * Reads a run at a moment.
  *
  * Ahead is the time that would be left over if the drill under way ended on time, every later step took what was
- * planned (a wait for a time no longer than until then), and the planned wait were kept.
+ * planned (a wait for a time no longer than until then), and the planned wait were kept. Before it begins, it is the time
+ * until it is to begin.
  * @param now milliseconds since the epoch, already corrected to the server's clock
  */
 export function runClock(state: RunState, now: number): RunClock {
@@ -31,8 +32,14 @@ export function runClock(state: RunState, now: number): RunClock {
     remaining,
     filled: length > 0 ? Math.min(1, elapsed / length) : 0,
     untilStart: (state.startsAt - now) / 1000,
-    ahead: isOpen(state) ? -endOfSteps(state, now) - state.waitSeconds : 0,
+    ahead: aheadOf(state, now),
   };
 }
 
-const isOpen = ({ status }: RunState) => status === "ready" || status === "under-way";
+/** Before it begins, how long still until it is to begin: begun earlier, a wait for a time would only be longer. */
+function aheadOf(state: RunState, now: number): number {
+  const { status, splits, startsAt, waitSeconds } = state;
+  if (status === "under-way") return -endOfSteps(state, now) - waitSeconds;
+  if (status !== "ready") return 0;
+  return (startsAt - now) / 1000 - splits.reduce((sum, s) => sum + s.plannedSeconds, 0) - waitSeconds;
+}
