@@ -9,7 +9,7 @@ const KEPT = 2;
 
 interface Listening<Answer> {
   /** Told how far it is, from 0 to 1. */
-  onShare?: (share: number) => void;
+  onProgress?: (progress: number) => void;
   onAnswer: (answer: Answer) => void;
   /** Told, in a sentence to show, when there will be no answer: the worker broke, or could not be loaded. */
   onFailure: (sentence: string) => void;
@@ -31,7 +31,7 @@ const NO_ANSWER: Record<FitAsk["kind"], string> = {
  */
 export function askFit<Kind extends FitAsk["kind"]>(
   ask: Extract<FitAsk, { kind: Kind }>,
-  { onShare, onAnswer, onFailure }: Listening<FitAnswers[Kind]>,
+  { onProgress, onAnswer, onFailure }: Listening<FitAnswers[Kind]>,
 ): () => void {
   const busy = idle.pop() ?? newFitWorker();
   let over = false;
@@ -48,8 +48,8 @@ export function askFit<Kind extends FitAsk["kind"]>(
   busy.onmessageerror = fail;
   busy.onmessage = ({ data }: MessageEvent<FitMessage>) => {
     if (over) return;
-    if ("share" in data) {
-      onShare?.(data.share);
+    if ("progress" in data) {
+      onProgress?.(data.progress);
       return;
     }
     if ("failed" in data) {

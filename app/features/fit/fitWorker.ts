@@ -37,7 +37,7 @@ export interface FitAnswers {
 }
 
 /** How far it is, from 0 to 1, and in the end the answer; or that there is none. */
-export type FitMessage = { share: number } | { answer: FitAnswers[keyof FitAnswers] } | { failed: true };
+export type FitMessage = { progress: number } | { answer: FitAnswers[keyof FitAnswers] } | { failed: true };
 
 /** What is answered within this is not worth telling how far it is, ms. */
 const SOON = 100;
@@ -47,13 +47,13 @@ const NOTABLE = 0.1;
 const say = (message: FitMessage) => self.postMessage(message);
 
 /** Tells how far one answer is. */
-function teller(): (share: number) => void {
+function teller(): (progress: number) => void {
   const since = performance.now();
   let said = 0;
-  return (share) => {
-    if (share < said + NOTABLE || performance.now() - since < SOON) return;
-    said = share;
-    say({ share });
+  return (progress) => {
+    if (progress < said + NOTABLE || performance.now() - since < SOON) return;
+    said = progress;
+    say({ progress });
   };
 }
 

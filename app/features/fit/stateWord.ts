@@ -8,16 +8,16 @@ const WORDS: Record<Fit["state"], string> = {
 
 /**
  * The one word for how a fit stands, everywhere the same.
- * @param share how far the best one is, from 0 to 1, while it is still being reckoned and that is known
+ * @param progress how far the best one is, from 0 to 1, while it is still being reckoned and that is known
  * @param failed whether the best one will not be known
  */
 export function stateWord(
   state: Fit["state"],
   isBest: boolean,
-  share: number | null = null,
+  progress: number | null = null,
   failed = false,
 ): string {
   if (isBest) return WORDS[state];
   if (failed) return "not fitted";
-  return share === null ? "fitting …" : `fitting ${Math.round(share * 100)} %`;
+  return progress === null ? "fitting …" : `fitting ${Math.round(progress * 100)} %`;
 }

@@ -8,7 +8,7 @@ interface EachTime {
   /** The best plan for a time available, seconds; null while it is not known. */
   at: (seconds: number) => FitProfile | null;
   /** How many of them are known, from 0 to 1; null when all are, or none is wanted. */
-  share: number | null;
+  progress: number | null;
 }
 
 interface Known {
@@ -59,10 +59,10 @@ export function useEachTime(
     return () => callOff();
   }, [plan, context, mostSeconds]);
   const profiles = known?.plan === plan && known.context === context ? known.profiles : NONE;
-  const share = mostSeconds === null ? 1 : profiles.size / minutesUpTo(mostSeconds).length;
+  const progress = mostSeconds === null ? 1 : profiles.size / minutesUpTo(mostSeconds).length;
   return {
     at: (seconds) => profiles.get(seconds - (seconds % MINUTE)) ?? null,
-    share: share === 1 ? null : share,
+    progress: progress === 1 ? null : progress,
   };
 }
 

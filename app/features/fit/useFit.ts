@@ -21,7 +21,7 @@ interface FitNow {
   /** False while limits on totals are still being reckoned with: the fit passes one of them. */
   isBest: boolean;
   /** How far the worker is with this one time, or else with every time, from 0 to 1; null while there is nothing to tell. */
-  share: number | null;
+  progress: number | null;
   /** Why the best is not known, in a sentence; null when it is, or is on its way. */
   failure: string | null;
 }
@@ -38,16 +38,16 @@ interface EveryTime {
  */
 export function useFit({ plan, context, availableSeconds, horizonSeconds }: FitWanted): FitNow {
   const [found, setFound] = useState<EveryTime | null>(null);
-  const [everyShare, setEveryShare] = useState<number | null>(null);
+  const [everyProgress, setEveryProgress] = useState<number | null>(null);
   useEffect(() => {
     const callOff = askFit(
       { kind: "every-time", plan, context, horizonSeconds },
       {
-        onShare: setEveryShare,
+        onProgress: setEveryProgress,
         onAnswer: (table) => {
           const profile = table && withTable(plan, context, horizonSeconds, table);
           setFound({ plan, context, profile });
-          setEveryShare(null);
+          setEveryProgress(null);
         },
         // The times one by one may still be had.
         onFailure: () => setFound({ plan, context, profile: null }),
@@ -55,14 +55,14 @@ export function useFit({ plan, context, availableSeconds, horizonSeconds }: FitW
     );
     return () => {
       callOff();
-      setEveryShare(null);
+      setEveryProgress(null);
     };
   }, [plan, context, horizonSeconds]);
   const isFound = found?.plan === plan && found.context === context;
   const isGivenUp = isFound && found.profile === null;
   const each = useEachTime(plan, context, isGivenUp ? horizonSeconds : null, availableSeconds);
   const everyTime = (isFound ? found.profile : null) ?? each.at(availableSeconds);
-  const { profile, isBest, share, failure } = useFitAt(plan, context, availableSeconds, everyTime);
+  const { profile, isBest, progress, failure } = useFitAt(plan, context, availableSeconds, everyTime);
   const fit = useMemo(() => fitAt(profile, availableSeconds), [profile, availableSeconds]);
-  return { fit, isBest, share: isBest ? (everyShare ?? each.share) : share, failure };
+  return { fit, isBest, progress: isBest ? (everyProgress ?? each.progress) : progress, failure };
 }

@@ -8,7 +8,7 @@ export interface ProfileNow {
   /** False while limits on totals are still being reckoned with: the plan passes one of them. */
   isBest: boolean;
   /** How far those are, from 0 to 1; null while there is nothing to tell. */
-  share: number | null;
+  progress: number | null;
   /** Why the best is not known, in a sentence; null when it is, or is on its way. */
   failure: string | null;
 }
@@ -35,7 +35,7 @@ export function useFitAt(
   everyTime: FitProfile | null = null,
 ): ProfileNow {
   const [answered, setAnswered] = useState<Answered | null>(null);
-  const [share, setShare] = useState<number | null>(null);
+  const [progress, setProgress] = useState<number | null>(null);
   const [failed, setFailed] = useState<{ plan: PlanBody; seconds: number; sentence: string } | null>(null);
   const quick = useMemo(
     () => (everyTime ? null : quickProfileAt(plan, context, availableSeconds)),
@@ -51,7 +51,7 @@ export function useFitAt(
     const callOff = askFit(
       { kind: "one-time", plan, context, seconds },
       {
-        onShare: setShare,
+        onProgress: setProgress,
         onAnswer: (table) =>
           setAnswered({ plan, context, seconds, profile: withTable(plan, context, seconds, table) }),
         onFailure: (sentence) => setFailed({ plan, seconds, sentence }),
@@ -59,14 +59,14 @@ export function useFitAt(
     );
     return () => {
       callOff();
-      setShare(null);
+      setProgress(null);
     };
   }, [asks, plan, context, seconds]);
-  if (isKnown) return { profile: answered.profile, isBest: true, share: null, failure: null };
+  if (isKnown) return { profile: answered.profile, isBest: true, progress: null, failure: null };
   return {
     profile: everyTime ?? (quick as { profile: FitProfile }).profile,
     isBest: !asks,
-    share,
+    progress,
     failure: asks && failed?.plan === plan && failed.seconds === seconds ? failed.sentence : null,
   };
 }

@@ -116,7 +116,7 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
             mostMinutes={model.mostMinutes}
             fit={fit}
             isBest={model.isBest}
-            share={model.share}
+            progress={model.progress}
             failed={model.fitFailure !== null}
             cappedBy={model.isCapped ? model.untilStart : null}
             onMinutes={model.setMinutes}

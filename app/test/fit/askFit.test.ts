@@ -28,7 +28,7 @@ import { askFit } from "~/features/fit/askFit";
 const ask = { kind: "trade", plan: twoMinutePlan, context: openDay(), seconds: 600, itemId: "x" } as const;
 const told: string[] = [];
 const listening = {
-  onShare: (share: number) => told.push(`share ${share}`),
+  onProgress: (progress: number) => told.push(`progress ${progress}`),
   onAnswer: (answer: unknown) => told.push(`answer ${JSON.stringify(answer)}`),
   onFailure: (sentence: string) => told.push(sentence),
 };
@@ -40,9 +40,9 @@ beforeEach(() => {
 
 it("tells how far it is, then the answer, and keeps the worker for the next question", () => {
   askFit(ask, listening);
-  worker().onmessage?.({ data: { share: 0.5 } });
+  worker().onmessage?.({ data: { progress: 0.5 } });
   worker().onmessage?.({ data: { answer: null } });
-  expect(told).toEqual(["share 0.5", "answer null"]);
+  expect(told).toEqual(["progress 0.5", "answer null"]);
   const many = MockWorker.all.length;
   askFit(ask, listening);
   expect(MockWorker.all).toHaveLength(many);

@@ -10,13 +10,13 @@ import { twoMinutePlan } from "~/test/made/makeStart";
 interface Asked {
   ask: FitAsk;
   calledOff: boolean;
-  onShare?: (share: number) => void;
+  onProgress?: (progress: number) => void;
   onAnswer: (answer: unknown) => void;
   onFailure: (sentence: string) => void;
 }
 const mockAsked: Asked[] = [];
 jest.mock("~/features/fit/askFit", () => ({
-  askFit: (ask: FitAsk, told: Pick<Asked, "onShare" | "onAnswer" | "onFailure">) => {
+  askFit: (ask: FitAsk, told: Pick<Asked, "onProgress" | "onAnswer" | "onFailure">) => {
     const entry: Asked = { ask, calledOff: false, ...told };
     mockAsked.push(entry);
     return () => {
@@ -102,7 +102,7 @@ it("reckons each time by itself where every time would take too long, the neares
     known.push(next);
     await answer("one-time", tableAt(limited, day, next));
   }
-  expect(result.current.share).toBeCloseTo(3 / 90);
+  expect(result.current.progress).toBeCloseTo(3 / 90);
   // What is known is looked up; anything else is asked for at once, before its turn.
   rerender({ seconds: 1270 });
   expect(result.current).toMatchObject({
@@ -121,21 +121,21 @@ it("reckons each time by itself where every time would take too long, the neares
 });
 
 it("tells how far it is with the time that is waited for, or else with every time", async () => {
-  const tell = (kind: FitAsk["kind"], share: number) =>
-    act(async () => waiting(kind).at(-1)?.onShare?.(share));
+  const tell = (kind: FitAsk["kind"], progress: number) =>
+    act(async () => waiting(kind).at(-1)?.onProgress?.(progress));
   const { result, rerender } = fitOf(limited, 20);
-  expect(result.current.share).toBeNull();
+  expect(result.current.progress).toBeNull();
   await tell("every-time", 0.2);
-  expect(result.current).toMatchObject({ isBest: false, share: null });
+  expect(result.current).toMatchObject({ isBest: false, progress: null });
   await tell("one-time", 0.5);
-  expect(result.current.share).toBe(0.5);
+  expect(result.current.progress).toBe(0.5);
   // Another time is asked for anew.
   rerender({ seconds: 600 });
-  expect(result.current).toMatchObject({ isBest: false, share: null });
+  expect(result.current).toMatchObject({ isBest: false, progress: null });
   await answer("one-time", tableAt(limited, day, 600));
-  expect(result.current).toMatchObject({ isBest: true, share: 0.2 });
+  expect(result.current).toMatchObject({ isBest: true, progress: 0.2 });
   await answer("every-time", null);
-  expect(result.current.share).toBe(0);
+  expect(result.current.progress).toBe(0);
 });
 
 it("asks once a minute while the time counts down, and calls off what nobody waits for", async () => {

@@ -2,13 +2,13 @@ interface ProgressProps {
   /** What is being worked out. */
   label: string;
   /** From 0 to 1; null while there is nothing to tell. */
-  share: number | null;
+  progress: number | null;
 }
 
 /** How far something is: a line along the upper edge of what holds it, which takes no place and moves nothing. */
-export function Progress({ label, share }: ProgressProps) {
-  if (share === null) return null;
-  const percent = Math.round(share * 100);
+export function Progress({ label, progress }: ProgressProps) {
+  if (progress === null) return null;
+  const percent = Math.round(progress * 100);
   return (
     <div
       role="progressbar"

@@ -31,12 +31,18 @@ export function fillPlan(input: FillInput): Filled {
   const target = Math.min(100, (event?.targetLevel ?? 85) + approach.peakPoints);
   const kit = chooseKit(choices);
   const budget = workSeconds(input, kit);
-  const part = (share: number) => share * budget;
+  const part = (portion: number) => portion * budget;
 
-  const raise = chooseRaise(choices, approach, part(approach.shares.raise));
-  const technical = chooseTechnical(choices, input, target, part(approach.shares.technical), gaps);
-  const mobilise = chooseMobilise(choices, input, { raise, technical }, part(approach.shares.mobilise), gaps);
-  const prime = choosePrime(choices, target, part(approach.shares.prime));
+  const raise = chooseRaise(choices, approach, part(approach.portions.raise));
+  const technical = chooseTechnical(choices, input, target, part(approach.portions.technical), gaps);
+  const mobilise = chooseMobilise(
+    choices,
+    input,
+    { raise, technical },
+    part(approach.portions.mobilise),
+    gaps,
+  );
+  const prime = choosePrime(choices, target, part(approach.portions.prime));
   if (raise.length === 0) gaps.push("The shelf has nothing easy that raises warmth.");
 
   if (budget < approach.minutes.least * 60) {

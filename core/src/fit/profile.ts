@@ -3,7 +3,7 @@ import { type FitContext, LONGEST_DAY, openDay } from "../venue/context";
 import { type NamedCulprit, namedCulprit } from "./culprit";
 import { type FitProblem, problemOf } from "./model/problem";
 import { type Needs, needsOf } from "./needs";
-import type { OnPart } from "./search/search";
+import type { OnProgress } from "./search/search";
 import type { Solution, SolvedStep } from "./search/solution";
 import { solve, solveAt, solveFreely, solveWithin } from "./search/solve";
 
@@ -53,10 +53,10 @@ export function profileTable(
   plan: PlanBody,
   context: FitContext,
   horizonSeconds: number,
-  onPart?: OnPart,
+  onProgress?: OnProgress,
 ): ProfileTable | null {
   const problem = problemFor(plan, context, horizonSeconds);
-  const solution = solveWithin(problem, EFFORT, onPart);
+  const solution = solveWithin(problem, EFFORT, onProgress);
   return solution && tableFrom(problem, solution);
 }
 
@@ -75,10 +75,10 @@ export function profileAt(
   plan: PlanBody,
   context: FitContext,
   availableSeconds: number,
-  onPart?: OnPart,
+  onProgress?: OnProgress,
 ): FitProfile {
   const problem = problemFor(plan, context, availableSeconds);
-  return { problem, ...tableFrom(problem, solveAt(problem, onPart), true) };
+  return { problem, ...tableFrom(problem, solveAt(problem, onProgress), true) };
 }
 
 /** The same, without the problem it was reckoned from. */
@@ -86,9 +86,9 @@ export function tableAt(
   plan: PlanBody,
   context: FitContext,
   availableSeconds: number,
-  onPart?: OnPart,
+  onProgress?: OnProgress,
 ): ProfileTable {
-  const { problem: _, ...table } = profileAt(plan, context, availableSeconds, onPart);
+  const { problem: _, ...table } = profileAt(plan, context, availableSeconds, onProgress);
   return table;
 }
 

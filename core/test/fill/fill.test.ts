@@ -167,8 +167,8 @@ it("needs first puts what is least sure as early as the climb allows, secure fin
 it("offers what suits an event first, and every approach takes a side in every question", () => {
   expect(suitedFirst("short-explosive")[0]?.suits).toContain("short-explosive");
   expect(suitedFirst(null)).toEqual(APPROACHES);
-  for (const { shares, minutes } of APPROACHES) {
-    expect(Object.values(shares).reduce((a, b) => a + b, 0)).toBeCloseTo(1);
+  for (const { portions, minutes } of APPROACHES) {
+    expect(Object.values(portions).reduce((a, b) => a + b, 0)).toBeCloseTo(1);
     expect(minutes.least < minutes.usual && minutes.usual < minutes.most).toBe(true);
   }
 });

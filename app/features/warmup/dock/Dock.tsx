@@ -13,7 +13,7 @@ interface DockProps {
   /** False while limits on totals are still being reckoned with. */
   isBest: boolean;
   /** How far the worker is with it, or else with every other time, from 0 to 1; null while there is nothing to tell. */
-  share: number | null;
+  progress: number | null;
   /** Whether the best fit will not be known. */
   failed: boolean;
   /** Set when the start is nearer than the time chosen, seconds until it. */
@@ -28,7 +28,7 @@ export const Dock = memo(function Dock({
   mostMinutes,
   fit,
   isBest,
-  share,
+  progress,
   failed,
   cappedBy,
   onMinutes,
@@ -36,11 +36,11 @@ export const Dock = memo(function Dock({
 }: DockProps) {
   return (
     <div className="relative">
-      <Progress label={isBest ? "Every time available" : "This time available"} share={share} />
+      <Progress label={isBest ? "Every time available" : "This time available"} progress={progress} />
       <Finger
         minutes={minutes}
         mostMinutes={mostMinutes}
-        word={stateWord(fit.state, isBest, share, failed)}
+        word={stateWord(fit.state, isBest, progress, failed)}
         strong={fit.state !== "fits"}
         cappedBy={cappedBy}
         onMinutes={onMinutes}

@@ -16,7 +16,7 @@ export interface StartFit {
   /** False while limits on totals are still being reckoned with. */
   isBest: boolean;
   /** How far the worker is with it, or else with every other time, from 0 to 1; null while there is nothing to tell. */
-  share: number | null;
+  progress: number | null;
   /** What it gave up and why; of the fit before until there is one of this, null before the first. */
   explanation: Explanation | null;
   /** Why the best fit, or what was given up, is not known, in a sentence. */
@@ -55,7 +55,7 @@ export function useStartFit(
   const {
     fit,
     isBest,
-    share,
+    progress,
     failure: fitFailure,
   } = useFit({
     plan,
@@ -68,7 +68,7 @@ export function useStartFit(
     context,
     fit,
     isBest,
-    share,
+    progress,
     explanation,
     fitFailure,
     whyFailure,

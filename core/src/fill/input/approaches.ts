@@ -23,7 +23,7 @@ export interface Approach {
   /** Minutes of drills at the least, usually and at the most. */
   minutes: { least: number; usual: number; most: number };
   /** How the time is shared out; the parts add up to 1. */
-  shares: { raise: number; mobilise: number; technical: number; prime: number };
+  portions: { raise: number; mobilise: number; technical: number; prime: number };
   /** Points of effort above (or, negative, below) the event's target level that the peak may reach. */
   peakPoints: number;
   stepPoints: number;
@@ -31,7 +31,7 @@ export interface Approach {
 }
 
 /**
- * In the order they are offered. The minutes, shares, steps and waits of each are custom, as coaches of that school say them;
+ * In the order they are offered. The minutes, portions, steps and waits of each are custom, as coaches of that school say them;
  * a club will be able to change them.
  */
 export const APPROACHES: readonly Approach[] = [
@@ -50,7 +50,7 @@ export const APPROACHES: readonly Approach[] = [
       stretching: "moving",
     },
     minutes: { least: 12, usual: 22, most: 30 },
-    shares: { raise: 0.26, mobilise: 0.26, technical: 0.38, prime: 0.1 },
+    portions: { raise: 0.26, mobilise: 0.26, technical: 0.38, prime: 0.1 },
     peakPoints: 0,
     stepPoints: 20,
     wait: { leastSeconds: 300, longestSeconds: 900 },
@@ -70,7 +70,7 @@ export const APPROACHES: readonly Approach[] = [
       stretching: "moving",
     },
     minutes: { least: 4, usual: 9, most: 12 },
-    shares: { raise: 0.25, mobilise: 0.3, technical: 0.4, prime: 0.05 },
+    portions: { raise: 0.25, mobilise: 0.3, technical: 0.4, prime: 0.05 },
     peakPoints: -15,
     stepPoints: 20,
     wait: { leastSeconds: 180, longestSeconds: 600 },
@@ -90,7 +90,7 @@ export const APPROACHES: readonly Approach[] = [
       stretching: "short-holds",
     },
     minutes: { least: 20, usual: 34, most: 40 },
-    shares: { raise: 0.22, mobilise: 0.25, technical: 0.38, prime: 0.15 },
+    portions: { raise: 0.22, mobilise: 0.25, technical: 0.38, prime: 0.15 },
     peakPoints: 5,
     stepPoints: 15,
     wait: { leastSeconds: 600, longestSeconds: 1500 },
@@ -110,7 +110,7 @@ export const APPROACHES: readonly Approach[] = [
       stretching: "moving",
     },
     minutes: { least: 10, usual: 20, most: 28 },
-    shares: { raise: 0.12, mobilise: 0.4, technical: 0.38, prime: 0.1 },
+    portions: { raise: 0.12, mobilise: 0.4, technical: 0.38, prime: 0.1 },
     peakPoints: 0,
     stepPoints: 20,
     wait: { leastSeconds: 300, longestSeconds: 720 },
@@ -130,7 +130,7 @@ export const APPROACHES: readonly Approach[] = [
       stretching: "moving",
     },
     minutes: { least: 15, usual: 25, most: 32 },
-    shares: { raise: 0.24, mobilise: 0.24, technical: 0.42, prime: 0.1 },
+    portions: { raise: 0.24, mobilise: 0.24, technical: 0.42, prime: 0.1 },
     peakPoints: 0,
     stepPoints: 20,
     wait: { leastSeconds: 300, longestSeconds: 900 },
@@ -150,7 +150,7 @@ export const APPROACHES: readonly Approach[] = [
       stretching: "moving",
     },
     minutes: { least: 12, usual: 24, most: 30 },
-    shares: { raise: 0.25, mobilise: 0.25, technical: 0.45, prime: 0.05 },
+    portions: { raise: 0.25, mobilise: 0.25, technical: 0.45, prime: 0.05 },
     peakPoints: -10,
     stepPoints: 25,
     wait: { leastSeconds: 240, longestSeconds: 900 },
@@ -170,7 +170,7 @@ export const APPROACHES: readonly Approach[] = [
       stretching: "short-holds",
     },
     minutes: { least: 10, usual: 20, most: 28 },
-    shares: { raise: 0.18, mobilise: 0.27, technical: 0.5, prime: 0.05 },
+    portions: { raise: 0.18, mobilise: 0.27, technical: 0.5, prime: 0.05 },
     peakPoints: -20,
     stepPoints: 20,
     wait: { leastSeconds: 300, longestSeconds: 1200 },

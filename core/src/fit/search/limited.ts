@@ -4,7 +4,7 @@ import type { ActiveLimits } from "../model/activeLimits";
 import type { FitProblem } from "../model/problem";
 import { amountOf, downTo, type Rank, WHOLE } from "../model/rank";
 import type { Demand } from "./narrow";
-import { type OnPart, search, TooMuchWork } from "./search";
+import { type OnProgress, search, TooMuchWork } from "./search";
 import type { Solution } from "./solution";
 
 /** How a search goes about it: which way is quickest depends on how many labels there are. */
@@ -33,11 +33,11 @@ export function solveLimited(
   problem: FitProblem,
   limits: ActiveLimits,
   bound: Bound,
-  onPart?: OnPart,
+  onProgress?: OnProgress,
   { few, many }: Ways = WAYS,
 ): Solution {
-  const next = inGoes(onPart);
-  const all = unlessTooMuch(() => search(problem, limits, { bound }, { onPart: next(), most: few }));
+  const next = inGoes(onProgress);
+  const all = unlessTooMuch(() => search(problem, limits, { bound }, { onProgress: next(), most: few }));
   if (all) return all;
   const { ranks } = problem;
   const network = networkFor(problem, limits);
@@ -48,7 +48,7 @@ export function solveLimited(
     const outlook = outlookOf(problem, limits, network, rank, given);
     const demand = (least: number): Demand => ({ rank, least, outlook, given });
     const found = nearMost(outlook, gap * outlook.most, (least) =>
-      search(of, limits, { bound, demands: [...demands, demand(least)] }, { onPart: next(), most }),
+      search(of, limits, { bound, demands: [...demands, demand(least)] }, { onProgress: next(), most }),
     );
     return { found, demand: demand(amountOf(rank, found.high.at(-1) ?? 0)) };
   };
@@ -67,12 +67,12 @@ export function solveLimited(
 const GO = 0.15;
 
 /** How far all of it is, told go after go: never less than before, and never all. */
-function inGoes(onPart: OnPart | undefined): () => OnPart | undefined {
+function inGoes(onProgress: OnProgress | undefined): () => OnProgress | undefined {
   let left = 1;
   return () => {
     const before = left;
     left *= 1 - GO;
-    return onPart && ((share) => onPart(1 - before + (before - before * (1 - GO)) * share));
+    return onProgress && ((progress) => onProgress(1 - before + (before - before * (1 - GO)) * progress));
   };
 }
 

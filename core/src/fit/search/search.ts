@@ -12,11 +12,11 @@ import { type Ahead, canBeMended, type Spent, spend, whatIsAhead } from "./spend
 import { type Workspace, workspaceFor } from "./workspace";
 
 /** Told after every part of the plan: how much of it is decided, from 0 to 1. */
-export type OnPart = (share: number) => void;
+export type OnProgress = (progress: number) => void;
 
 /** How a search is to go about it. */
 export interface SearchOptions {
-  onPart?: OnPart | undefined;
+  onProgress?: OnProgress | undefined;
   /** The most comparisons of labels; no limit unless given. */
   within?: number | undefined;
   /** The most labels kept; no limit unless given. */
@@ -37,7 +37,7 @@ export function search(
   problem: FitProblem,
   limits: ActiveLimits,
   narrowing: Narrowing | null,
-  { onPart, within = Infinity, most = Infinity }: SearchOptions = {},
+  { onProgress, within = Infinity, most = Infinity }: SearchOptions = {},
 ): Solution {
   const workspace = workspaceFor(problem, limits, { within, most });
   const { labels } = workspace;
@@ -47,7 +47,7 @@ export function search(
     const part = problem.parts[p] as { from: number; to: number };
     fronts = forgetful(workspace, goThrough(workspace, part, fronts, narrowing), part);
     if (narrowing) fronts = narrowed(workspace, fronts, part.from, narrowing);
-    onPart?.(1 - p / problem.parts.length);
+    onProgress?.(1 - p / problem.parts.length);
   }
   return solutionOf(
     labels,

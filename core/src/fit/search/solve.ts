@@ -6,17 +6,19 @@ import { WHOLE } from "../model/rank";
 import type { Worth } from "../model/worth";
 import { brokenLimits } from "./brokenLimits";
 import { solveLimited, type Ways } from "./limited";
-import { type OnPart, search, TooMuchWork } from "./search";
+import { type OnProgress, search, TooMuchWork } from "./search";
 import type { Solution } from "./solution";
 
 /**
  * Finds the best plan for every time available, exactly: by dynamic programming from the start backwards, drill by
  * drill, keeping every partial plan that no other beats in all that the rest may depend on (when it begins, what it is
  * worth, where it is, at which effort it enters the climb, what it has spent of what is limited).
- * @param onPart told how far it is
+ * @param onProgress told how far it is
  */
-export function solve(problem: FitProblem, onPart?: OnPart): Solution {
-  return asLimited(problem, (limits, onPart) => search(problem, limits, null, { onPart }), { onPart });
+export function solve(problem: FitProblem, onProgress?: OnProgress): Solution {
+  return asLimited(problem, (limits, onProgress) => search(problem, limits, null, { onProgress }), {
+    onProgress,
+  });
 }
 
 /**
@@ -24,10 +26,10 @@ export function solve(problem: FitProblem, onPart?: OnPart): Solution {
  * partial plans worth keeping.
  * @returns null when it was given up
  */
-export function solveWithin(problem: FitProblem, within: number, onPart?: OnPart): Solution | null {
+export function solveWithin(problem: FitProblem, within: number, onProgress?: OnProgress): Solution | null {
   try {
-    return asLimited(problem, (limits, onPart) => search(problem, limits, null, { onPart, within }), {
-      onPart,
+    return asLimited(problem, (limits, onProgress) => search(problem, limits, null, { onProgress, within }), {
+      onProgress,
     });
   } catch (error) {
     if (error instanceof TooMuchWork) return null;
@@ -41,12 +43,12 @@ const FEW = 12;
 /**
  * Finds the best plan for one time available, exactly, and sooner than for every time: a quick search finds a good
  * plan first, and partial plans that can no longer be worth as much are dropped.
- * @param onPart told how far it is
+ * @param onProgress told how far it is
  * @param ways how it goes about limits on totals; the same comes of all of them
  * @returns the best plan is its last
  */
-export function solveAt(problem: FitProblem, onPart?: OnPart, ways?: Ways): Solution {
-  return asLimited(problem, searchAt(problem, ways), { lastOnly: true, onPart });
+export function solveAt(problem: FitProblem, onProgress?: OnProgress, ways?: Ways): Solution {
+  return asLimited(problem, searchAt(problem, ways), { lastOnly: true, onProgress });
 }
 
 /** The best plan for one time as if there were no limits on totals, in no time, and whether it keeps them all the same. */
@@ -80,20 +82,20 @@ export function solveLatest(problem: FitProblem, least: Worth): Solution {
  */
 function searchAt(problem: FitProblem, ways?: Ways): Attempt {
   const bound = boundOf(problem);
-  return (limits, onPart) => {
-    if (isAny(limits)) return solveLimited(problem, limits, bound, onPart, ways);
+  return (limits, onProgress) => {
+    if (isAny(limits)) return solveLimited(problem, limits, bound, onProgress, ways);
     const good = search(problem, limits, { bound, few: FEW });
     const least = { high: good.high.at(-1) ?? 0, low: good.low.at(-1) ?? 0 };
-    return search(problem, limits, { bound, least }, { onPart });
+    return search(problem, limits, { bound, least }, { onProgress });
   };
 }
 
-type Attempt = (limits: ActiveLimits, onPart: OnPart | undefined) => Solution;
+type Attempt = (limits: ActiveLimits, onProgress: OnProgress | undefined) => Solution;
 
 interface Wish {
   /** Only the last plan is wanted. */
   lastOnly?: boolean;
-  onPart?: OnPart | undefined;
+  onProgress?: OnProgress | undefined;
 }
 
 /**
@@ -101,12 +103,13 @@ interface Wish {
  * answer that is best with fewer rules and keeps them all is best with all of them. Few limits ever bind, and each that
  * is reckoned with makes many more partial plans worth keeping.
  */
-function asLimited(problem: FitProblem, attempt: Attempt, { lastOnly = false, onPart }: Wish): Solution {
+function asLimited(problem: FitProblem, attempt: Attempt, { lastOnly = false, onProgress }: Wish): Solution {
   const hasLimits = problem.caps.length > 0 || Number.isFinite(problem.generalMost);
   let limits = NO_LIMITS;
   for (let k = 0; ; k++) {
-    const onShare = onPart && hasLimits ? (share: number) => onPart(shareOfAll(k, share)) : onPart;
-    const solution = attempt(limits, onShare);
+    const report =
+      onProgress && hasLimits ? (progress: number) => onProgress(progressOfAll(k, progress)) : onProgress;
+    const solution = attempt(limits, report);
     const broken = brokenLimits(problem, limits, solution, lastOnly);
     if (!isAny(broken)) return solution;
     // Where one more is broken than the first, all of them are put in: an answer takes longer than one more limit.
@@ -119,7 +122,7 @@ const FIRST = 0.1;
 const REST = 0.4;
 
 /** How far all is when one attempt is so far: never less than before, and never all before the end. */
-function shareOfAll(attempt: number, share: number): number {
+function progressOfAll(attempt: number, progress: number): number {
   const after = (k: number) => (k < 0 ? 0 : 1 - (1 - FIRST) * REST ** k);
-  return after(attempt - 1) + (after(attempt) - after(attempt - 1)) * share;
+  return after(attempt - 1) + (after(attempt) - after(attempt - 1)) * progress;
 }
