@@ -68,7 +68,7 @@ function keptStarts(): Promise<number> {
     open.onsuccess = () => {
       const all = open.result.transaction("queries").objectStore("queries").getAll();
       all.onsuccess = () => {
-        const queries = all.result.flatMap((kept) => kept.state.queries);
+        const queries = all.result.flatMap((kept) => JSON.parse(kept).clientState.queries);
         open.result.close();
         resolve(queries.filter((q) => q.queryKey[0] === "start").length);
       };

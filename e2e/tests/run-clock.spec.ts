@@ -75,7 +75,7 @@ test("midnight and the end of summer time in between change nothing for a run", 
     };
     localStorage.setItem(
       `run:${id}`,
-      JSON.stringify({ run: { ...about, plan: { drills, waitSeconds: 0, startsAt } } }),
+      JSON.stringify({ clubId: id, run: { ...about, plan: { drills, waitSeconds: 0, startsAt } } }),
     );
     const begin = { id: id.replace(/1/g, "4"), at: "2026-10-24T21:50:00.000Z", kind: "begin" };
     const pressed = { events: [begin], created: true, recorded: [begin.id], refused: null };

@@ -40,7 +40,7 @@ it("says who changed what, newest first, in pages, to owners", async () => {
   await owner.ask("DELETE", `/api/:club/starts/${ids.start}`);
   const { entries } = (await owner.ask("GET", "/api/:club/audit")).body as { entries: AuditEntry[] };
   expect(entries.slice(0, 4).map(({ action, what, detail }) => [action, what, detail])).toEqual([
-    ["start.delete", null, null],
+    ["start.delete", "Free skate, Ada Finch", null],
     ["plan.refuse", "Free skate, Ada Finch", { version: 1 }],
     ["plan.save", "Free skate, Ada Finch", { version: 2 }],
     ["start.change", "Free skate, Ada Finch", { version: 2, changed: ["venue"] }],
