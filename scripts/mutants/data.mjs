@@ -43,6 +43,7 @@ const mutants = [
   ["it is tried again after a while", send, "    timer = setTimeout(sendAll, RETRY);\n", ""],
   ["troubled is not unreachable", send, 'isAway ? "unreachable" : "troubled"', '"unreachable"'],
   ["presses made while sending", send, "timer = setTimeout(sendAll, 0);", ";"],
+  ["one not begun is nothing to log", `${RUNS}keptRun.ts`, 'events.some((e) => e.kind === "begin")', "true"],
   ["a run is made once", send, "if (!before.created) {", "{"],
   [
     "what was recorded is not sent again",

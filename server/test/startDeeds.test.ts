@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
+import { LONGEST_AVAILABLE, MOST, type Start } from "@tonodrome/core/api";
 import { purge } from "../src/upkeep/purge";
 import { makeStart, planBody, type planItem, runInput, startInput } from "./make";
 import { type FullClub, fullClub } from "./people";
@@ -113,6 +113,22 @@ describe("a start that was deleted", () => {
     expect((await restore()).status).toBe(404);
     const rows = await server.models.Plan.count({ where: { id: club.ids.plan } });
     expect(rows).toBe(0);
+  });
+
+  it("can be had back as one of the last that were deleted, not of any number", async () => {
+    await remove();
+    // Deleted later, as many as there may be.
+    await server.sequelize.query(
+      `INSERT INTO starts (id, club_id, athlete_id, title, venue, zone, starts_at, ready_at, deleted_at)
+        SELECT gen_random_uuid(), club_id, athlete_id, 'Made', venue, zone, starts_at, ready_at, now() + interval '1 second'
+        FROM starts, generate_series(1, ${MOST.deletedStarts}) WHERE id = $1`,
+      { bind: [club.ids.start] },
+    );
+    const another = await makeStart(club.people.coach);
+    await as("coach")("DELETE", `/api/:club/starts/${another.id}`);
+    expect((await restore()).status).toBe(404);
+    const kept = await server.models.Start.count({ where: { clubId: club.clubId }, paranoid: false });
+    expect(kept).toBe(MOST.deletedStarts);
   });
 
   it("is not in the way of an import into the club it was in", async () => {

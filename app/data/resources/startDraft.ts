@@ -1,4 +1,4 @@
-import { hashKey } from "@tanstack/react-query";
+import { hashKey, type QueryClient, useQueryClient } from "@tanstack/react-query";
 import { type Start, type StartInput, startSchema } from "@tonodrome/core/api";
 import { useEffect, useRef, useState } from "react";
 import { ApiFailure } from "~/data/client/api";
@@ -19,8 +19,11 @@ export interface StartDraft<T> {
   save: () => void;
 }
 
-/** What was changed of each start and is not saved yet: a sheet that is closed and opened again goes on from it. */
-const unsaved = new Map<string, Partial<StartInput>>();
+/**
+ * What was changed of each start and is not saved yet: a sheet that is closed and opened again goes on from it. Of one club
+ * and person alone, as its cache is.
+ */
+const unsavedOf = new WeakMap<QueryClient, Map<string, Partial<StartInput>>>();
 
 const isSame = (a: unknown, b: unknown) => hashKey([a]) === hashKey([b]);
 
@@ -35,6 +38,9 @@ export function useStartDraft<T extends Partial<StartInput>>(
   fieldsOf: (start: Start) => T,
 ): StartDraft<T> {
   const save = useSaveStart();
+  const client = useQueryClient();
+  const unsaved = unsavedOf.get(client) ?? new Map<string, Partial<StartInput>>();
+  unsavedOf.set(client, unsaved);
   const { id } = start;
   const [edited, setEdited] = useState<Partial<T>>(() => (unsaved.get(id) ?? {}) as Partial<T>);
   const latest = useRef(start);

@@ -1,4 +1,4 @@
-import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type QueryClient, skipToken, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import {
   doneSchema,
   MOST,
@@ -11,7 +11,6 @@ import {
   startSchema,
   wholeStartsSchema,
 } from "@tonodrome/core/api";
-import { createStore, useStore } from "zustand";
 import { ApiFailure } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
 import { useSendOnce } from "~/data/client/useSendOnce";
@@ -96,13 +95,12 @@ export function startWrite(start: Start, changes: Partial<StartInput>): StartWri
   return { ...write, athleteId: athlete.id, ...changes };
 }
 
-/** Changes some of a start, as long as it is the version that was read. */
-export function useSaveStart() {
+/** Writes to one start: what the server makes of it is shown everywhere. */
+function useStartWrite<Input extends { start: Start }>(send: (ask: ClubAsk, input: Input) => Promise<Start>) {
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: ({ start, changes }: { start: Start; changes: Partial<StartInput> }) =>
-      ask(startSchema, "PUT", `/starts/${start.id}`, startWrite(start, changes)),
+    mutationFn: (input: Input) => send(ask, input),
     onSuccess: (start) => putStart(client, start),
     onError: (error) => {
       // Someone else was quicker: show what they made of it.
@@ -111,22 +109,26 @@ export function useSaveStart() {
   });
 }
 
+/** Changes some of a start, as long as it is the version that was read. */
+export const useSaveStart = () =>
+  useStartWrite((ask, { start, changes }: { start: Start; changes: Partial<StartInput> }) =>
+    ask(startSchema, "PUT", `/starts/${start.id}`, startWrite(start, changes)),
+  );
+
 /**
  * Moves a start, as whoever may run it may: the athlete is still ready when they were, as far as that goes, or when it is
  * said.
  */
-export function useMoveStart() {
-  const client = useQueryClient();
-  const ask = useClubAsk();
-  return useMutation({
-    mutationFn: ({ start, ...to }: { start: Start } & Omit<StartMove, "version">) =>
-      ask(startSchema, "POST", `/starts/${start.id}/move`, { version: start.version, ...to }),
-    onSuccess: (start) => putStart(client, start),
-    onError: (error) => {
-      if (error instanceof ApiFailure && error.code === "version_conflict") client.invalidateQueries();
-    },
-  });
-}
+export const useMoveStart = () =>
+  useStartWrite((ask, { start, ...to }: { start: Start } & Omit<StartMove, "version">) =>
+    ask(startSchema, "POST", `/starts/${start.id}/move`, { version: start.version, ...to }),
+  );
+
+/** The start that was deleted last; of this club alone, as everything is that its cache holds. */
+const DELETED = ["deleted-start"];
+
+/** So long it is offered to take a deletion back, milliseconds. The server can for longer. */
+const OFFERED = 60_000;
 
 /** Deletes a start with its warm-up and its links. */
 export function useDeleteStart() {
@@ -137,7 +139,7 @@ export function useDeleteStart() {
     onSuccess: (_, start) => {
       client.setQueryData<Start[]>(["starts"], (starts) => starts?.filter((s) => s.id !== start.id));
       client.removeQueries({ queryKey: ["start", start.id] });
-      deletedStart.setState({ start, at: timeNow() }, true);
+      client.setQueryData<Start | null>(DELETED, start, { updatedAt: timeNow() });
     },
   });
 }
@@ -150,20 +152,15 @@ export function useRestoreStart() {
     mutationFn: ({ id }: Start) => ask(startSchema, "POST", `/starts/${id}/restore`),
     onSuccess: (start) => {
       putStart(client, start);
-      deletedStart.setState({ start: null, at: 0 }, true);
+      client.setQueryData<Start | null>(DELETED, null);
     },
   });
 }
 
-/** So long it is offered to take a deletion back, milliseconds. The server can for longer. */
-const OFFERED = 60_000;
-
-/** The start that was deleted last on this page. */
-const deletedStart = createStore<{ start: Start | null; at: number }>(() => ({ start: null, at: 0 }));
-
 /** The start that was deleted here within the last minute; null for none. */
 export function useDeletedStart(now: number): Start | null {
-  return useStore(deletedStart, ({ start, at }) => (start && now - at < OFFERED ? start : null));
+  const { data, dataUpdatedAt } = useQuery<Start | null>({ queryKey: DELETED, queryFn: skipToken });
+  return data && now - dataUpdatedAt < OFFERED ? data : null;
 }
 
 /** An athlete's latest starts before an instant, newest first. */

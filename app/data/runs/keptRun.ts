@@ -50,11 +50,11 @@ export function merged(here: Pressed | undefined, there: Pressed): Pressed {
 }
 
 /**
- * Whether the server still lacks something of a run. One that was opened and never begun is nothing to log: it is sent with
- * its first press.
+ * Whether the server still lacks something of a run. One that was opened and never begun is nothing to log, whatever was noted
+ * of its start or the clock meanwhile.
  */
 export const isUnsent = ({ created, events, recorded }: KeptRun) =>
-  events.length > 0 && (!created || events.length > recorded.length);
+  created ? events.length > recorded.length : events.some((e) => e.kind === "begin");
 
 /** Whether a run goes on: it was not ended, and something has been heard of it lately. */
 export const isUnderWay = ({ run, events }: KeptRun): boolean => !isRunOver(run.startsAt, events, timeNow());

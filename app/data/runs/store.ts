@@ -1,7 +1,7 @@
 import type { Start } from "@tonodrome/core/api";
 import { createStore } from "zustand";
 import { forget, keep, keptKeys, keptText, readKept } from "~/data/device/storage";
-import { aboutSchema, isUnderWay, type KeptRun, merged, pressedSchema } from "./keptRun";
+import { aboutSchema, isUnderWay, isUnsent, type KeptRun, merged, pressedSchema } from "./keptRun";
 
 /*
  * Runs as this device has them, in memory and kept. What changes with a press is kept apart from what does not, so that a
@@ -37,7 +37,7 @@ function load(): void {
     const pressed = readKept(`${PRESSED}${id}`, pressedSchema);
     if (!about || !pressed) continue;
     // One that was opened half a day ago and never begun has nothing to be kept for.
-    if (pressed.events.length === 0 && !isUnderWay({ ...about, ...pressed })) {
+    if (!pressed.created && !isUnsent({ ...about, ...pressed }) && !isUnderWay({ ...about, ...pressed })) {
       forget(key);
       forget(`${PRESSED}${id}`);
       runs.delete(id);

@@ -11,7 +11,7 @@ export function More({ model }: { model: WarmUpModel }) {
       <Button label="Fill it from an approach, an earlier one or a template" onPress={() => open("fill")} />
       <Button label="Choose several drills" disabled={empty} onPress={() => choose(true)} />
       <Button label="Keep as a template" disabled={empty} onPress={() => open("template")} />
-      <Button label="The start: event, conditions, people" onPress={() => open("start")} />
+      <Button label="The start: when, who, event, conditions, copy, delete" onPress={() => open("start")} />
       <Button label="Places, windows, fixed points" onPress={() => open("day")} />
       <Button label="Wait, steps and limits" onPress={() => open("settings")} />
       <Button label="Earlier versions" onPress={() => open("versions")} />

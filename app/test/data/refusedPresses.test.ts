@@ -77,11 +77,11 @@ describe("one press that the server refuses loses no run:", () => {
 
 it("never orders its own presses after one of another century", async () => {
   const id = begin();
-  device.runs.pressRun(id, { kind: "clock", aheadSeconds: 0 });
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
   const theirs = device.server.runs.get(id) as Run;
   const at = "2099-01-01T00:00:00.000Z";
-  theirs.events.push({ id: "99999999-9999-4999-8999-999999999999", at, kind: "begin" });
+  theirs.events.push({ id: "99999999-9999-4999-8999-999999999999", at, kind: "release" });
   device.runs.adoptRun(JSON.parse(JSON.stringify(theirs)));
   device.runs.pressRun(id, { kind: "hold" });
   await settle();

@@ -10,16 +10,19 @@ const start = makeStart({}, twoMinutePlan);
 const device = runDevice(start);
 const { begin, settle, kept } = device;
 
-/** A press that changes nothing of what is done, so that the run is sent. */
-const NOTHING = { kind: "clock", aheadSeconds: 0 } as const;
-
 it("is nothing to log before it is begun, on this device or the server's, and forgotten when it is long over", async () => {
   jest.setSystemTime(Date.parse(start.startsAt) - 600_000);
+  device.reopen();
   const id = begin();
+  // What is noted by itself does not begin it.
+  device.runs.pressRun(id, { kind: "clock", aheadSeconds: 600 });
+  device.runs.pressRun(id, { kind: "start-moved", startsAt: start.startsAt });
   await settle();
   device.reopen();
   await settle();
-  expect([device.server.made, device.runs.unsentRuns(), device.runs.get(id)?.events]).toEqual([0, 0, []]);
+  expect([device.server.made, device.runs.unsentRuns(), device.runs.get(id)?.events.length]).toEqual([
+    0, 0, 2,
+  ]);
   jest.setSystemTime(Date.parse(start.startsAt) + 13 * 3_600_000);
   device.reopen();
   expect(device.runs.get(id)).toBeNull();
@@ -128,11 +131,11 @@ it.each([600_000, -600_000])(
 
 it("a press comes after everything that has been seen, also from a phone whose clock is a little ahead", async () => {
   const id = begin();
-  device.runs.pressRun(id, NOTHING);
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
   const theirs = device.server.runs.get(id) as Run;
   const at = new Date(Date.now() + 4000).toISOString();
-  theirs.events.push({ id: "99999999-9999-4999-8999-999999999999", at, kind: "begin" });
+  theirs.events.push({ id: "99999999-9999-4999-8999-999999999999", at, kind: "hold" });
   device.runs.adoptRun(JSON.parse(JSON.stringify(theirs)));
   device.runs.pressRun(id, { kind: "done" });
   await settle();
@@ -241,16 +244,16 @@ it("keeps a run that the server will never take, with its words, and does not as
 
 it("what the server has stands as it has it, and what it has is not sent again", async () => {
   const id = begin();
-  device.runs.pressRun(id, NOTHING);
+  device.runs.pressRun(id, { kind: "begin" });
   await settle();
   device.server.losesAnswers = true;
-  device.runs.pressRun(id, { kind: "begin" });
+  device.runs.pressRun(id, { kind: "hold" });
   await jest.advanceTimersByTimeAsync(1000);
   const theirs = JSON.parse(JSON.stringify(device.server.runs.get(id))) as Run;
-  const [clock, press] = theirs.events as [Run["events"][number], Run["events"][number]];
+  const [begun, press] = theirs.events as [Run["events"][number], Run["events"][number]];
   press.at = new Date(Date.parse(press.at) - 7000).toISOString();
   device.runs.adoptRun(theirs);
-  expect(kept(id).events).toEqual([clock, press]);
+  expect(kept(id).events).toEqual([begun, press]);
   expect(device.runs.unsentRuns()).toBe(0);
 });
 

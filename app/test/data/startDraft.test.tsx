@@ -52,8 +52,11 @@ const elsewhere = (more: Partial<Start>) => {
 describe("what is edited of a start", () => {
   afterEach(() => void jest.useRealTimers());
   const pass = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
+  let client: QueryClient;
+  beforeEach(() => {
+    client = new QueryClient();
+  });
   const open = () => {
-    const client = new QueryClient();
     const wrapper = ({ children }: { children: ReactNode }) => (
       <QueryClientProvider client={client}>{children}</QueryClientProvider>
     );
@@ -82,6 +85,14 @@ describe("what is edited of a start", () => {
     expect(open().result.current.draft.title).toBe("Final");
     await pass(1);
     expect(truth.title).toBe("Final");
+  });
+
+  it("is known to nobody else: another club or person has a cache of their own", () => {
+    const { result } = open();
+    act(() => result.current.change({ title: "Final" }));
+    expect(open().result.current.draft.title).toBe("Final");
+    client = new QueryClient();
+    expect(open().result.current.draft.title).not.toBe("Final");
   });
 
   it("leaves what others change meanwhile, and says so where both changed the same", async () => {

@@ -1,5 +1,11 @@
 import { startInputSchema } from "@tonodrome/core/api";
-import { type StartForm, startFormSchema, startInputOf, timeNews } from "~/features/starts/form/startForm";
+import {
+  type StartForm,
+  startFormSchema,
+  startInputOf,
+  timeNews,
+  whenOf,
+} from "~/features/starts/form/startForm";
 
 const form: StartForm = {
   athleteId: "11111111-1111-4111-8111-111111111111",
@@ -25,6 +31,37 @@ it("knows a time that has passed, that comes twice, and cannot be fooled by half
   expect(timeNews(form, now - 1).past).toBe(false);
   expect(timeNews({ ...form, date: "2026-10-25", time: "02:30" }, now).hint).toContain("twice");
   expect(timeNews({ ...form, time: "" }, now)).toEqual({ past: false, hint: null });
+});
+
+describe("when a start is, changed in its own sheet,", () => {
+  const now = { startsAt: "2026-05-31T22:20:00.000Z", readyAt: "2026-05-31T21:50:00.000Z" };
+  const typed = { date: "2026-06-02", time: "14:20", zone: " Europe/Helsinki " };
+  const at = Date.parse("2026-06-01T00:00:00.000Z");
+
+  it("takes the time available and the time on the list with it", () => {
+    expect(whenOf(typed, now, at)).toEqual({
+      when: {
+        startsAt: "2026-06-02T11:20:00.000Z",
+        readyAt: "2026-06-02T10:50:00.000Z",
+        listedAt: "2026-06-02T11:20:00.000Z",
+        zone: "Europe/Helsinki",
+      },
+      fault: "",
+      hint: null,
+    });
+  });
+
+  it("says what cannot be, is past, or comes twice, and hands nothing on that the server would refuse", () => {
+    const of = (more: Partial<typeof typed>) => whenOf({ ...typed, zone: "Europe/Vienna", ...more }, now, at);
+    expect(of({ date: "2026-03-29", time: "02:30" })).toMatchObject({
+      when: null,
+      fault: expect.stringContaining("does not exist that night"),
+    });
+    for (const half of [{ date: "0020-06-02" }, { date: "" }, { time: "" }, { zone: "Europe/Nowhere" }])
+      expect(of(half)).toMatchObject({ when: null, fault: expect.stringContaining("that there are") });
+    expect(of({ date: "2026-05-30" }).hint).toBe("This time has passed.");
+    expect(of({ date: "2026-10-25", time: "02:30" }).hint).toContain("comes twice");
+  });
 });
 
 it.each([

@@ -11,6 +11,8 @@ export const MOST = {
   events: 300,
   templates: 500,
   starts: 20_000,
+  /** Starts that were deleted and can still be had back. */
+  deletedStarts: 100,
   runs: 20_000,
   members: 1_000,
   invites: 100,

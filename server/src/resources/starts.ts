@@ -20,6 +20,7 @@ import {
   wholeStartsQuerySchema,
   wholeStartsSchema,
 } from "@tonodrome/core/api";
+import type { FastifyReply, FastifyRequest } from "fastify";
 import { Op, type Transaction, type WhereOptions } from "sequelize";
 import { type Place, placeOf } from "../access/access";
 import { audit } from "../access/audit";
@@ -33,9 +34,19 @@ import { checkAthlete } from "./athletes";
 import type { Resource } from "./context";
 import { checkEvents } from "./events";
 
+/** A change of a start. */
+interface Rewrite {
+  /** The version it was made against. */
+  against: number;
+  /** Whether what stands already reads so. */
+  isSame: (before: Start) => boolean;
+  /** What is written. @throws Refusal where it names what is not there */
+  wanted: (before: Start, clubId: string, transaction: Transaction) => object | Promise<object>;
+}
+
 /** Starts with their plans. */
 export const starts: Resource = (context) => (app, _options, done) => {
-  const { models, changes } = context;
+  const { sequelize, models, changes } = context;
   const params = idParamsSchema;
   const after = (clubId: string, id: string) => ({
     after: () => changes.publish({ clubId, topic: "starts", id }),
@@ -65,6 +76,43 @@ export const starts: Resource = (context) => (app, _options, done) => {
         path: "planOf",
       });
     return copyPlan(start.plan.body, randomUUID);
+  }
+
+  /** Writes some of a start as its next version, and keeps in the trail what reads differently. */
+  function rewrite(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    id: string,
+    { against, isSame, wanted }: Rewrite,
+  ) {
+    const place = placeOf(request);
+    const { clubId } = place;
+    const change = (transaction: Transaction) =>
+      writeVersioned(transaction, {
+        what: "start",
+        against,
+        find: (locked) => models.Start.findOne({ where: { id, clubId }, ...locked }),
+        answer: (): Promise<Start> => read(id, place, transaction),
+        isSame: (_, before) => isSame(before),
+        change: async (row, next, before) => {
+          const written = await wanted(before, clubId, transaction);
+          await row.update({ ...written, version: next }, { transaction });
+          const now = await read(id, place, transaction);
+          const detail = { version: next, changed: changedFields(before, now) };
+          await audit(context, transaction, request, "start.change", { clubId, id, detail });
+          return now;
+        },
+      });
+    return write(context, reply, change, after(clubId, id));
+  }
+
+  /** Of deleted starts beyond the most that can be had back the oldest are gone for good. */
+  async function forgetDeleted(clubId: string, transaction: Transaction): Promise<void> {
+    await sequelize.query(
+      `DELETE FROM starts WHERE club_id = $1 AND id IN (
+        SELECT id FROM starts WHERE club_id = $1 AND deleted_at IS NOT NULL ORDER BY deleted_at DESC, id OFFSET $2)`,
+      { bind: [clubId, MOST.deletedStarts], transaction },
+    );
   }
 
   app.get(
@@ -156,30 +204,17 @@ export const starts: Resource = (context) => (app, _options, done) => {
       config: { access: "build" },
       schema: { params, body: startWriteSchema, response: { 200: startSchema } },
     },
-    async (request, reply) => {
-      const place = placeOf(request);
-      const { clubId } = place;
+    (request, reply) => {
       const { version, ...input } = request.body;
-      const { id } = request.params;
-      const change = (transaction: Transaction) =>
-        writeVersioned(transaction, {
-          what: "start",
-          against: version,
-          find: (locked) => models.Start.findOne({ where: { id, clubId }, ...locked }),
-          answer: (): Promise<Start> => read(id, place, transaction),
-          isSame: (_, before) => saysTheSame(before, input),
-          change: async (row, next, before) => {
-            await checkAthlete(context, input.athleteId, clubId, transaction);
-            await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
-            const wanted = columns({ listedAt: before.listedAt, ...input });
-            await row.update({ ...wanted, version: next }, { transaction });
-            const now = await read(id, place, transaction);
-            const detail = { version: next, changed: changedFields(before, now) };
-            await audit(context, transaction, request, "start.change", { clubId, id, detail });
-            return now;
-          },
-        });
-      return write(context, reply, change, after(clubId, id));
+      return rewrite(request, reply, request.params.id, {
+        against: version,
+        isSame: (before) => saysTheSame(before, input),
+        wanted: async (before, clubId, transaction) => {
+          await checkAthlete(context, input.athleteId, clubId, transaction);
+          await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
+          return columns({ listedAt: before.listedAt, ...input });
+        },
+      });
     },
   );
 
@@ -190,28 +225,17 @@ export const starts: Resource = (context) => (app, _options, done) => {
       config: { access: "run" },
       schema: { params, body: startMoveSchema, response: { 200: startSchema } },
     },
-    async (request, reply) => {
-      const place = placeOf(request);
-      const { clubId } = place;
+    (request, reply) => {
       const { version, startsAt, readyAt } = request.body;
-      const { id } = request.params;
-      const move = (transaction: Transaction) =>
-        writeVersioned(transaction, {
-          what: "start",
-          against: version,
-          find: (locked) => models.Start.findOne({ where: { id, clubId }, ...locked }),
-          answer: (): Promise<Start> => read(id, place, transaction),
-          isSame: (_, before) => Date.parse(before.startsAt) === Date.parse(startsAt),
-          change: async (row, next, before) => {
-            const moved = movedStart({ readyAt: readyAt ?? before.readyAt }, Date.parse(startsAt));
-            await row.update({ ...timesOf({ ...before, ...moved }), version: next }, { transaction });
-            const now = await read(id, place, transaction);
-            const detail = { version: next, changed: changedFields(before, now) };
-            await audit(context, transaction, request, "start.change", { clubId, id, detail });
-            return now;
-          },
-        });
-      return write(context, reply, move, after(clubId, id));
+      return rewrite(request, reply, request.params.id, {
+        against: version,
+        isSame: (before) => Date.parse(before.startsAt) === Date.parse(startsAt),
+        wanted: (before) =>
+          timesOf({
+            ...before,
+            ...movedStart({ readyAt: readyAt ?? before.readyAt }, Date.parse(startsAt)),
+          }),
+      });
     },
   );
 
@@ -251,6 +275,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
       const remove = async (transaction: Transaction) => {
         const count = await models.Start.destroy({ where: { id, clubId }, transaction });
         if (count === 0) throw notFound("start");
+        await forgetDeleted(clubId, transaction);
         await audit(context, transaction, request, "start.delete", { clubId, id });
         return { done: true as const };
       };

@@ -13,8 +13,8 @@ import { SettingFields } from "./SettingFields";
 import { StartDeeds } from "./StartDeeds";
 import { WhenFields } from "./WhenFields";
 
-function fieldsOf({ startsAt, readyAt, zone, title, venue, eventId, setting, athlete }: Start) {
-  return { title, venue, eventId, setting, startsAt, readyAt, zone, athleteId: athlete.id };
+function fieldsOf({ startsAt, readyAt, listedAt, zone, title, venue, eventId, setting, athlete }: Start) {
+  return { title, venue, eventId, setting, startsAt, readyAt, listedAt, zone, athleteId: athlete.id };
 }
 
 /** Everything a start is besides its warm-up: what, who, when, where, what there is on the day; and to copy or delete it. */

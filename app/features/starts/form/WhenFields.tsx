@@ -1,25 +1,24 @@
 import { wallClock } from "@tonodrome/core";
-import type { StartInput } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
+import { useNow } from "~/data/client/useNow";
 import { Field } from "~/ui/fields/Field";
-import { whenOf } from "./startForm";
+import { type When, whenOf } from "./startForm";
 import { ZoneField } from "./ZoneField";
-
-type When = Pick<StartInput, "startsAt" | "readyAt" | "zone">;
 
 /**
  * The day, the time and the zone of a start, as the venue's own clock has them. The time available goes with it. What
- * cannot be is said and not handed on; nor is a time that is only half typed.
+ * cannot be is said and not handed on.
  */
 export function WhenFields({ start, onChange }: { start: When; onChange: (when: When) => void }) {
   const { date, time } = wallClock(start.startsAt, start.zone);
   const [typed, setTyped] = useState({ date, time, zone: start.zone });
-  const { when, fault, hint } = whenOf(typed, start);
+  const now = useNow(60_000);
+  const { when, fault, hint } = whenOf(typed, start, now);
   const type = (more: Partial<typeof typed>) => {
     const next = { ...typed, ...more };
     setTyped(next);
-    const read = whenOf(next, start).when;
+    const read = whenOf(next, start, now).when;
     if (read) onChange(read);
   };
   return (

@@ -6,7 +6,7 @@ import {
   type ZonedInstant,
   zonedInstant,
 } from "@tonodrome/core";
-import type { StartInput } from "@tonodrome/core/api";
+import { instantSchema, type StartInput } from "@tonodrome/core/api";
 import { z } from "zod";
 
 /** What is filled in to make a start: the venue's own date and clock, not instants. */
@@ -32,10 +32,7 @@ export const startFormSchema = z
     if (form.athleteId === "" && form.newAthlete === "")
       fault("newAthlete", "Choose an athlete, or give a new one's name.");
     if (read(form)?.kind === "never") {
-      fault(
-        "time",
-        `${form.time} does not exist that night: the clocks go forward over it. Give a time before or after.`,
-      );
+      fault("time", neverWords(form.time));
     }
   });
 
@@ -70,24 +67,35 @@ function read({ date, time, zone }: Pick<StartForm, "date" | "time" | "zone">): 
 }
 
 /**
- * When a start is, from the venue's own date and clock; the time available stays as it is.
+ * When a start is, from the venue's own date and clock; the time available stays as it is, and the time on the list is that
+ * one: what is late on the day is moved from Today.
+ * @param at milliseconds since the epoch
  * @returns null, and what is wrong with it, where there is no such moment
  */
 export function whenOf(
   typed: Pick<StartForm, "date" | "time" | "zone">,
   now: Pick<StartInput, "startsAt" | "readyAt">,
-): { when: Pick<StartInput, "startsAt" | "readyAt" | "zone"> | null; fault: string; hint: string | null } {
-  const moment = read(typed);
-  const fault =
-    moment === null
-      ? "Give a day, a time and a zone that there are."
-      : `${typed.time} does not exist that night: the clocks go forward over it. Give a time before or after.`;
-  const { hint } = timeNews(typed, 0);
-  if (moment === null || moment.kind === "never") return { when: null, fault, hint };
+  at: number,
+): { when: When | null; fault: string; hint: string | null } {
+  const zone = typed.zone.trim();
+  const moment = read({ ...typed, zone });
+  const { past, hint: comesTwice } = timeNews({ ...typed, zone }, at);
+  const hint = past ? "This time has passed." : comesTwice;
+  if (moment?.kind === "never") return { when: null, fault: neverWords(typed.time), hint };
+  // A year that is only half typed is a day too.
+  if (moment === null || !instantSchema.safeParse(moment.instant).success)
+    return { when: null, fault: "Give a day, a time and a zone that there are.", hint: null };
+  const { instant: startsAt } = moment;
   const available = Date.parse(now.startsAt) - Date.parse(now.readyAt);
-  const readyAt = new Date(Date.parse(moment.instant) - available).toISOString();
-  return { when: { startsAt: moment.instant, readyAt, zone: typed.zone.trim() }, fault, hint };
+  const readyAt = new Date(Date.parse(startsAt) - available).toISOString();
+  return { when: { startsAt, readyAt, listedAt: startsAt, zone }, fault: "", hint };
 }
+
+/** When a start is, and what goes with that. */
+export type When = Pick<StartInput, "startsAt" | "readyAt" | "listedAt" | "zone">;
+
+const neverWords = (time: string) =>
+  `${time} does not exist that night: the clocks go forward over it. Give a time before or after.`;
 
 /** The start that a filled-in form describes. */
 export function startInputOf(form: StartForm, athleteId: string): StartInput {
