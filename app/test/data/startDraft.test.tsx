@@ -19,7 +19,7 @@ const fields = ({ title, venue }: Start) => ({ title, venue });
 beforeEach(() => {
   jest.useFakeTimers();
   signedInAs(makeMe());
-  truth = makeStart({ id: `22222222-2222-4222-8222-${String(++made).padStart(12, "0")}` });
+  truth = makeStart({ id: `22222222-2222-4222-8222-${String(++made).padStart(12, "0")}`, title: "Heat" });
   sent = [];
   isUp = true;
   Object.assign(AbortSignal, { timeout: () => undefined });
@@ -71,7 +71,7 @@ describe("what is edited of a start", () => {
     act(() => result.current.change({ title: "Finals" }));
     expect([sent, result.current.state.words]).toEqual([[], "Saving …"]);
     await pass(900);
-    expect(sent).toEqual([startWrite(makeStart({ id: truth.id }), { title: "Finals" })]);
+    expect(sent).toEqual([startWrite(makeStart({ id: truth.id, title: "Heat" }), { title: "Finals" })]);
     expect([result.current.state.words, result.current.draft.title]).toEqual(["Saved", "Finals"]);
     act(() => result.current.change({ venue: "Rink" }));
     await pass(900);
