@@ -47,6 +47,7 @@ async function refit(page: Page): Promise<void> {
   await page.clock.fastForward(50_000);
   await page.getByRole("button", { name: "More", exact: true }).click();
   await page.getByRole("button", { name: "−5 min" }).click();
+  await page.getByRole("button", { name: "Close" }).click();
   await page.getByTestId("refit").waitFor();
 }
 
