@@ -1,6 +1,6 @@
 // How long fits take: `npm run bench`.
 
-import { boundsOf } from "../src/fit/explain/reasons";
+import { bindingsOf } from "../src/fit/explain/bindings";
 import { fitAt } from "../src/fit/fit";
 import { problemOf } from "../src/fit/model/problem";
 import { profileOf } from "../src/fit/profile";
@@ -70,7 +70,7 @@ for (const [drills, hours] of [
   const { plan, context } = twoPlaces(benchPlan(30));
   const whole = median(21, () => profileOf(plan, context, 1.5 * HOUR));
   const profile = profileOf(plan, context, 1.5 * HOUR);
-  const reasons = median(11, () => boundsOf(profile, fitAt(profile, 0.5 * HOUR)));
+  const reasons = median(11, () => bindingsOf(profile, fitAt(profile, 0.5 * HOUR)));
   const before = process.memoryUsage().arrayBuffers;
   const kept = profileOf(benchPlan(60), openDay(), 12 * HOUR);
   const grew = (process.memoryUsage().arrayBuffers - before) / 1e6;

@@ -56,7 +56,7 @@ export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict }
 export { idleLine } from "./fit/idle";
 export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";
 export { lostLabels } from "./ladder/lostLabels";
-export { type Coverage, coldOf, coverageOf } from "./plan/coverage";
+export { type Coverage, coldFinding, coverageOf } from "./plan/coverage";
 export { type DrillContent, drillContent } from "./plan/drillContent";
 export { addDrill } from "./plan/edit/addDrill";
 export { changeItem, removeItems, replaceItem } from "./plan/edit/changeItems";

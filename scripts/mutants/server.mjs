@@ -156,14 +156,14 @@ export default {
     ],
     [
       "new accounts are counted",
-      "server/src/access/limits.ts",
+      "server/src/access/rateLimits.ts",
       "makeAccount: (ip) => take(accounts,",
       "makeAccount: (ip) => take(joins,",
       in_("limits"),
     ],
     [
       "guesses are counted",
-      "server/src/access/limits.ts",
+      "server/src/access/rateLimits.ts",
       'await take(limiter, whose, "tries to sign in that failed");',
       "",
       in_("limits"),
@@ -173,7 +173,7 @@ export default {
       "server/src/resources/plans.ts",
       'await forgetOldest(clubId, id, "saved", transaction);',
       "",
-      in_("bounds", "conflicts", "starts-and-plans", "hostile"),
+      in_("most", "conflicts", "starts-and-plans", "hostile"),
     ],
   ],
 };

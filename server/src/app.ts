@@ -6,8 +6,8 @@ import Fastify, { type FastifyInstance, type RouteOptions } from "fastify";
 import { jsonSchemaTransform, serializerCompiler } from "fastify-type-provider-zod";
 import { guard } from "./access/access";
 import { checkHost } from "./access/host";
-import { makeLimits } from "./access/limits";
-import { boundBodies } from "./bodies";
+import { makeRateLimits } from "./access/rateLimits";
+import { guardBodies } from "./bodies";
 import type { Database } from "./db/connect";
 import { answerError } from "./errors/answerError";
 import { notFound } from "./errors/refusal";
@@ -102,7 +102,7 @@ export async function buildApp(database: Database, options: AppOptions): Promise
   app.setErrorHandler(answerError);
   logAnswers(app);
   app.addHook("onRequest", async (request) => checkHost(request, options.hosts));
-  boundBodies(app, options.bodyPatience);
+  guardBodies(app, options.bodyPatience);
   await app.register(fastifyCookie, { secret: options.secrets });
   await app.register(fastifyHelmet, contentPolicy(options.hstsDays));
   // Answers are pressed; what is asked is never inflated.
@@ -116,7 +116,7 @@ export async function buildApp(database: Database, options: AppOptions): Promise
     ...database,
     ...options,
     changes: makeChanges(database, options.listenUrl),
-    limits: makeLimits(database, options.secrets[0] as string, options),
+    rateLimits: makeRateLimits(database, options.secrets[0] as string, options),
   };
   // Streams never end by themselves, so they are ended first; what is being answered then finishes.
   app.addHook("preClose", async () => endStreams());
@@ -125,7 +125,7 @@ export async function buildApp(database: Database, options: AppOptions): Promise
   await app.register(health(context));
   await app.register(
     async (api) => {
-      guard(api, database, context.limits);
+      guard(api, database, context.rateLimits);
       for (const resource of resources) await api.register(resource(context));
       api.get("/openapi.json", { config: { access: "anybody" }, schema: { hide: true } }, () =>
         app.swagger(),

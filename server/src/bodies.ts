@@ -12,11 +12,11 @@ declare module "fastify" {
 }
 
 /**
- * Keeps bodies in bounds besides their length: none is inflated, because a small one may become any size, and none is
+ * Limits what a body may cost besides their length: none is inflated, because a small one may become any size, and none is
  * waited for without end.
  * @throws Refusal `unsupported_media_type`
  */
-export function boundBodies(app: FastifyInstance, patience = PATIENCE): void {
+export function guardBodies(app: FastifyInstance, patience = PATIENCE): void {
   app.addHook("onRequest", async (request) => {
     const encoding = request.headers["content-encoding"];
     if (encoding && encoding.toLowerCase() !== "identity") {

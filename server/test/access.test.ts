@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import Fastify, { type InjectOptions } from "fastify";
 import { guard } from "../src/access/access";
-import { makeLimits } from "../src/access/limits";
+import { makeRateLimits } from "../src/access/rateLimits";
 import { drillInput, eventInput, planBody, profile, runInput, setting, startInput } from "./make";
 import { type FullClub, fullClub, IN_TIME } from "./people";
 import { ALL, RULES } from "./rules";
@@ -48,7 +48,7 @@ it("has a rule for every route that is really there, and no rule for one that is
 
 it("does not come up with a route that has no rule, or one of the wrong kind", async () => {
   const app = Fastify();
-  guard(app, server, makeLimits(server, "s".repeat(32), testOptions(server.url)));
+  guard(app, server, makeRateLimits(server, "s".repeat(32), testOptions(server.url)));
   expect(() => app.get("/api/new", () => "")).toThrow(/no rule/);
   expect(() => app.get("/api/clubs/:clubId/new", { config: { access: "anybody" } }, () => "")).toThrow(
     /rule/,

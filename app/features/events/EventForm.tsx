@@ -11,7 +11,7 @@ import { MultiChoice } from "~/ui/fields/MultiChoice";
 import { TextEdit } from "~/ui/fields/TextEdit";
 import { WordsField } from "~/ui/fields/WordsField";
 import { Notice } from "~/ui/layout/Notice";
-import { EFFORT_OPTIONS } from "./effortWords";
+import { EFFORT_PROFILE_OPTIONS } from "./effortProfileWords";
 
 interface EventFormProps {
   first: EventType;
@@ -39,7 +39,7 @@ export function EventForm({ first, shelf, action, pending, failure, onSubmit }: 
       <Choice
         named
         label="Kind of effort"
-        options={EFFORT_OPTIONS}
+        options={EFFORT_PROFILE_OPTIONS}
         value={event.effort}
         onChange={(effort) => change({ effort })}
       />

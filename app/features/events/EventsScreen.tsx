@@ -12,7 +12,7 @@ import { Row } from "~/ui/layout/Row";
 import { Screen } from "~/ui/layout/Screen";
 import { Sheet } from "~/ui/layout/Sheet";
 import { EventForm } from "./EventForm";
-import { effortWords } from "./effortWords";
+import { effortProfileWords } from "./effortProfileWords";
 
 /** The club's events, each to be used for any number of starts. */
 export function EventsScreen() {
@@ -64,7 +64,7 @@ export function EventsScreen() {
 function describe({ effort, lengthSeconds, targetLevel, actions, archived }: ClubEvent): string {
   return [
     archived ? "not offered any more" : "",
-    effortWords(effort).toLocaleLowerCase(),
+    effortProfileWords(effort).toLocaleLowerCase(),
     spokenLength(lengthSeconds),
     `peaks at ${targetLevel} %`,
     actions.join(", "),

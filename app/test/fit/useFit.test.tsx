@@ -163,7 +163,7 @@ it("explains one fit at a time, and the latest one next", async () => {
   expect(waiting("explanation").at(-1)?.ask).toMatchObject({ seconds: 900 });
   await answer("explanation", explanationOf(limited, day, 900));
   expect(result.current.explanation?.given).toEqual([
-    expect.objectContaining({ name: "Jumps", bound: { kind: "cap", cap: "volume" } }),
+    expect.objectContaining({ name: "Jumps", binding: { kind: "cap", cap: "volume" } }),
   ]);
 });
 

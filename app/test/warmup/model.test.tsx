@@ -21,6 +21,18 @@ const mock = {
   drills: [] as ShelfDrill[],
   sent: 0,
 };
+/** A drill that loads what is to be spared, as the core says it. */
+const spared = (item: PlanItem, to: ShelfDrill | null) => ({
+  code: "loads-spared",
+  severity: "warn" as const,
+  where: [],
+  itemId: item.id,
+  words: "",
+  mends: [],
+  item,
+  loads: ["knee" as const],
+  to,
+});
 jest.mock("~/data/account/account", () => ({ useMay: (action: string) => mock.may.has(action) }));
 jest.mock("~/ui/hooks/useWide", () => ({ useWide: () => mock.isWide }));
 jest.mock("expo-router", () => ({ useRouter: () => ({ push: (to: string) => mock.went.push(to) }) }));
@@ -177,12 +189,7 @@ describe("edits", () => {
     act(() => now.current.edits.swap(drill(2)));
     expect(names(now)).toContain("Shelf 2");
     const [, second, third] = ["", item(2), item(3)] as [string, PlanItem, PlanItem];
-    act(() =>
-      now.current.edits.replace([
-        { item: second, loads: ["knee"], to: drill(3) },
-        { item: third, loads: ["knee"], to: null },
-      ]),
-    );
+    act(() => now.current.edits.replace([spared(second, drill(3)), spared(third, null)]));
     expect(names(now)).toContain("Shelf 3");
     expect(names(now)).not.toContain("Drill 3");
     expect(now.current.edits.news).toEqual([

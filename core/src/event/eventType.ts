@@ -4,7 +4,7 @@ import { bodyAreasSchema } from "../words/bodyArea";
 import { intensitySchema } from "../words/intensity";
 import { nameSchema, tagSchema } from "../words/text";
 
-/** What kind of effort an event is. */
+/** Effort profile of an event: what it asks of the body, not how hard (that is its target level, per cent). */
 export const effortProfileSchema = z.enum([
   "short-explosive",
   "short-hard",

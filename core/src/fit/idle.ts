@@ -55,7 +55,7 @@ function reasonsFor(
   if (way > 0) reasons.push({ kind: "way", place: places[next] ?? "", seconds: way });
   if (cost && cost.rest > 0) reasons.push({ kind: "rest", after: drill.item.name, seconds: cost.rest });
   const closing = points.find((p) => p.closes && p.from === from);
-  const window = problem.spans.there[drill.place]?.[drill.calm ? 1 : 0]?.find((s) => s.to === from);
+  const window = problem.openings.there[drill.place]?.[drill.calm ? 1 : 0]?.find((s) => s.to === from);
   if (closing && !drill.calm) reasons.push({ kind: "no-practice", name: closing.name });
   else if (window && !points.some((p) => p.from >= from && p.from <= from + way))
     reasons.push({ kind: "closed", place: places[drill.place] ?? "" });

@@ -2,7 +2,7 @@ import { plainLevels } from "../dose/kinds/plainLevels";
 import { type LadderDose, MOST_RUNGS, type Rung } from "../dose/ladder/ladderDose";
 import { spokenLength } from "../time/clock";
 import { EASY_PERCENT, type LadderWish, ladderWishSchema } from "./ladderWish";
-import type { RungPlan } from "./rungPlan";
+import type { RungOutline } from "./rungOutline";
 import { outline } from "./shapes";
 
 /** A ladder, or which wish cannot be had and why. */
@@ -59,7 +59,7 @@ export function generateLadder(wish: LadderWish, makeId: () => string): LadderAn
 /** Seconds that have been reckoned before, by what they depend on. */
 type Known = Map<string, number>;
 
-function lengthOf(plan: readonly RungPlan[], amounts: readonly number[], known: Known): number {
+function lengthOf(plan: readonly RungOutline[], amounts: readonly number[], known: Known): number {
   return plan.reduce(
     (total, rung, i) =>
       total + secondsOf(rung, amounts[i] as number, known) + (i === plan.length - 1 ? 0 : rung.restSeconds),
@@ -67,7 +67,7 @@ function lengthOf(plan: readonly RungPlan[], amounts: readonly number[], known: 
   );
 }
 
-function secondsOf(rung: RungPlan, amount: number, known: Known): number {
+function secondsOf(rung: RungOutline, amount: number, known: Known): number {
   const key = `${rung.key} ${amount}`;
   const before = known.get(key);
   if (before !== undefined) return before;
@@ -77,13 +77,18 @@ function secondsOf(rung: RungPlan, amount: number, known: Known): number {
 }
 
 /** From the fewest towards the wanted, easiest rung first, as far as the time goes; never more on a harder rung. */
-function growInto(plan: readonly RungPlan[], least: readonly number[], most: number, known: Known): number[] {
+function growInto(
+  plan: readonly RungOutline[],
+  least: readonly number[],
+  most: number,
+  known: Known,
+): number[] {
   const now = [...least];
   let total = lengthOf(plan, now, known);
   for (let grew = true; grew; ) {
     grew = false;
     for (let i = 0; i < plan.length; i++) {
-      const rung = plan[i] as RungPlan;
+      const rung = plan[i] as RungOutline;
       const before = plan[i - 1];
       const more = (now[i] as number) + 1;
       if (more > rung.wanted) continue;
@@ -106,7 +111,7 @@ function growInto(plan: readonly RungPlan[], least: readonly number[], most: num
 
 interface Settled {
   wish: LadderWish;
-  plan: readonly RungPlan[];
+  plan: readonly RungOutline[];
   amounts: readonly number[];
   top: number;
   notes: readonly string[];
@@ -146,7 +151,7 @@ function answer({ wish, plan, amounts, top, notes, known }: Settled, makeId: () 
 }
 
 /** The rungs that are climbed at the very least: the easy ones. */
-function leastOf(plan: readonly RungPlan[]): number {
+function leastOf(plan: readonly RungOutline[]): number {
   return Math.max(1, plan.filter((r) => r.intensity <= EASY_PERCENT).length);
 }
 

@@ -1,7 +1,7 @@
 import { cutText } from "../words/cutText";
-import { climbEfforts } from "./efforts";
+import { climbEfforts } from "./climbEfforts";
 import { EASY_PERCENT, type LadderShape, type LadderWish } from "./ladderWish";
-import { doseOf, easyFirst, type RungPlan, restAfter, rungPlan } from "./rungPlan";
+import { doseOf, easyFirst, type RungOutline, restAfter, rungOutline } from "./rungOutline";
 import { CONFIDENT_PERCENT, hardestConfident, labelFor } from "./scaleLabels";
 
 /** Stages for a shape whose labels nobody gave. */
@@ -12,7 +12,7 @@ const USUAL_LABELS: Partial<Record<LadderShape, readonly string[]>> = {
 };
 
 /** The rungs of a wish's shape, with the fewest and the wanted amounts; what it cannot give goes into the notes. */
-export function outline(wish: LadderWish, notes: string[]): RungPlan[] {
+export function outline(wish: LadderWish, notes: string[]): RungOutline[] {
   switch (wish.shape) {
     case "even":
     case "partners":
@@ -47,24 +47,24 @@ function labelsOf({ shape, labels }: LadderWish): string[] {
 }
 
 /** Even steps; each rung named by the scale, or by the one label given. */
-function climb(wish: LadderWish, from: number, to: number, label: string | null): RungPlan[] {
+function climb(wish: LadderWish, from: number, to: number, label: string | null): RungOutline[] {
   return climbEfforts(from, to, wish.stepPoints).map((intensity) =>
-    rungPlan(wish, intensity, label === null ? labelFor(wish.labels, intensity) : { name: label }),
+    rungOutline(wish, intensity, label === null ? labelFor(wish.labels, intensity) : { name: label }),
   );
 }
 
 /** One stage after another, with as many steps in a stage as the climb needs. */
-function stages(wish: LadderWish): RungPlan[] {
+function stages(wish: LadderWish): RungOutline[] {
   const names = labelsOf(wish);
   const efforts = climbEfforts(wish.bottom, wish.top, wish.stepPoints, names.length);
   return efforts.map((intensity, i) => {
     const at = Math.min(names.length - 1, Math.floor((i * names.length) / efforts.length));
-    return rungPlan(wish, intensity, { name: names[at] ?? "" });
+    return rungOutline(wish, intensity, { name: names[at] ?? "" });
   });
 }
 
 /** Two easy levels in turn, a climb without a rest, a rest, two efforts that should succeed. */
-function confidence(wish: LadderWish, notes: string[]): RungPlan[] {
+function confidence(wish: LadderWish, notes: string[]): RungOutline[] {
   const { bottom, top, stepPoints, labels, easyReps, secondsEach } = wish;
   const easyTop = Math.min(
     bottom + stepPoints,
@@ -73,7 +73,7 @@ function confidence(wish: LadderWish, notes: string[]): RungPlan[] {
   );
   const [low, high] = [bottom, easyTop].map((effort) => labelFor(labels, effort)?.name ?? `${effort} %`);
   const rounds = Math.max(1, Math.ceil(easyReps / 2));
-  const inTurn: RungPlan = {
+  const inTurn: RungOutline = {
     key: "in turn",
     label: low === high ? (low ?? "") : cutText(`${low} and ${high} in turn`, 60),
     intensity: easyTop,
@@ -100,8 +100,8 @@ function confidence(wish: LadderWish, notes: string[]): RungPlan[] {
       `Nothing on the scale up to ${top} % succeeds ${CONFIDENT_PERCENT} times in 100: the two last efforts are by effort alone.`,
     );
   const last = target ? Math.min(top, target.intensity) : top;
-  const once = (intensity: number, restSeconds: number): RungPlan => ({
-    ...rungPlan(wish, intensity, labelFor(labels, intensity)),
+  const once = (intensity: number, restSeconds: number): RungOutline => ({
+    ...rungOutline(wish, intensity, labelFor(labels, intensity)),
     key: "once",
     least: 1,
     wanted: 1,
@@ -116,7 +116,7 @@ function confidence(wish: LadderWish, notes: string[]): RungPlan[] {
     inTurn,
     ...up.map((intensity, i) => once(intensity, i === up.length - 1 ? longRest : 0)),
     {
-      ...rungPlan(wish, last, target ?? null),
+      ...rungOutline(wish, last, target ?? null),
       key: "confident",
       least: 1,
       wanted: 2,

@@ -1,7 +1,7 @@
 import type { Fault } from "../words/fault";
 import type { Phase } from "../words/phase";
 
-/** Most drills of one part that may stand anywhere in it: every order of them is tried. */
+/** Most drills of one block that may stand anywhere in it: every order of them is tried. */
 export const MOST_FREE = 5;
 
 /** What of a drill says where it may stand. */
@@ -12,21 +12,21 @@ export interface Ordered {
   after?: string | undefined;
 }
 
-/** Drills next to each other that are of one phase, as indices from and up to (not including). */
-export interface Part {
+/** A block: drills next to each other that are of one phase, as indices from and up to (not including). */
+export interface Block {
   from: number;
   to: number;
 }
 
-/** The parts of a plan: runs of neighbours of the same phase, in order. */
-export function partsOf(items: readonly Pick<Ordered, "phase">[]): Part[] {
-  const parts: Part[] = [];
+/** The blocks of a plan: runs of neighbours of the same phase, in order. */
+export function blocksOf(items: readonly Pick<Ordered, "phase">[]): Block[] {
+  const blocks: Block[] = [];
   items.forEach(({ phase }, i) => {
-    const last = parts.at(-1);
+    const last = blocks.at(-1);
     if (last && items[i - 1]?.phase === phase) last.to = i + 1;
-    else parts.push({ from: i, to: i + 1 });
+    else blocks.push({ from: i, to: i + 1 });
   });
-  return parts;
+  return blocks;
 }
 
 /** A fault of one field of one drill. */
@@ -36,8 +36,8 @@ interface OrderFault extends Fault {
 
 /** The first thing in the order of a plan that cannot hold, or null. */
 export function orderFault(items: readonly Ordered[]): OrderFault | null {
-  const parts = partsOf(items);
-  for (const { from, to } of parts) {
+  const blocks = blocksOf(items);
+  for (const { from, to } of blocks) {
     const free = items.slice(from, to).filter((i) => i.free).length;
     if (free > MOST_FREE) {
       const index = from + items.slice(from, to).findLastIndex((i) => i.free);
@@ -50,7 +50,7 @@ export function orderFault(items: readonly Ordered[]): OrderFault | null {
   const at = new Map(items.map((item, i) => [item.id, i]));
   for (const [index, item] of items.entries()) {
     if (item.after === undefined) continue;
-    const message = pairFault(items, at, parts, index, item.after);
+    const message = pairFault(items, at, blocks, index, item.after);
     if (message) return { path: [index, "after"], message };
   }
   return null;
@@ -59,7 +59,7 @@ export function orderFault(items: readonly Ordered[]): OrderFault | null {
 function pairFault(
   items: readonly Ordered[],
   at: ReadonlyMap<string, number>,
-  parts: readonly Part[],
+  blocks: readonly Block[],
   index: number,
   after: string,
 ): string | null {
@@ -74,8 +74,8 @@ function pairFault(
     i = next === undefined ? undefined : at.get(next);
   }
   if (leader < index) return null;
-  const part = parts.find((p) => index >= p.from && index < p.to);
-  const together = part !== undefined && leader < part.to;
+  const block = blocks.find((p) => index >= p.from && index < p.to);
+  const together = block !== undefined && leader < block.to;
   if (together && (items[index]?.free || items[leader]?.free)) return null;
   return "It must follow a drill that comes later in the plan: move one of them, or take the pair out.";
 }

@@ -3,6 +3,7 @@ import type { DrillDetails } from "../drill/details";
 import { LINKS } from "../drill/links";
 import type { BodyArea } from "../words/bodyArea";
 import type { Phase } from "../words/phase";
+import type { Finding } from "./finding";
 import type { PlanItem } from "./plan";
 
 /** The parts to be spared on a day. @param day as the calendar says it, yyyy-mm-dd */
@@ -20,7 +21,7 @@ export interface Candidate {
 }
 
 /** A drill that loads a part to be spared, and what to do instead: null for leaving it out. */
-export interface Replacement<D extends Candidate> {
+export interface Replacement<D extends Candidate> extends Finding {
   item: PlanItem;
   /** The protected parts it loads. */
   loads: BodyArea[];
@@ -49,13 +50,15 @@ export function replacements<D extends Candidate>(
   if (areas.length === 0) return [];
   const byId = new Map(shelf.map((d) => [d.id, d]));
   const taken = new Set(items.flatMap((i) => (i.drillId ? [i.drillId] : [])));
-  return items.flatMap((item) => {
+  return items.flatMap((item, i): Replacement<D>[] => {
     const loads = loadedOf(item, areas);
     if (loads.length === 0) return [];
     const fits = (d: D) => !taken.has(d.id) && loadedOf(d, areas).length === 0;
     const to = byLinks(item, byId, fits) ?? bySamePurpose(item, shelf, fits);
     if (to) taken.add(to.id);
-    return [{ item, loads, to }];
+    const words = `Loads the ${loads.join(", the ")}, to be spared on this day.`;
+    const about = { where: ["plan", "items", i], itemId: item.id, words, mends: [] };
+    return [{ code: "loads-spared", severity: "warn", ...about, item, loads, to }];
   });
 }
 

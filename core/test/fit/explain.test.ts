@@ -32,6 +32,21 @@ it("names what gave way, how, and the rule that bound", () => {
   ]);
 });
 
+it("is a finding of its drill, which mattering more mends until it is essential", () => {
+  const [first, second] = givenUpOf(plan, 100);
+  expect(first).toMatchObject({
+    code: "given-up",
+    where: ["plan", "items", 0],
+    itemId: lunges.id,
+    mends: [],
+  });
+  expect(first?.words).toBe("Walking lunges: 3 → 2 sets. Not enough time for its ideal.");
+  expect(second).toMatchObject({
+    where: ["plan", "items", 1],
+    mends: [{ words: "Make it useful", change: { priority: "useful" } }],
+  });
+});
+
 it("says so when nothing was given up, and how much is spare", () => {
   expect(givenUpLine(fitPlan(plan, 240))).toBe("Nothing given up.");
   expect(givenUpLine(fitPlan(plan, 300))).toBe("Nothing given up, 1 min spare.");

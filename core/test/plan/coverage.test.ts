@@ -1,5 +1,5 @@
 import { noDetails } from "../../src/drill/details";
-import { coldOf, coverageOf } from "../../src/plan/coverage";
+import { coldFinding, coverageOf } from "../../src/plan/coverage";
 import { drill } from "../made/generate";
 
 const asked = { actions: ["Jump", "spin"], areas: ["hip" as const, "shoulder" as const] };
@@ -14,7 +14,11 @@ it("says what touches each action and part, and what is left cold", () => {
     { what: "Jump", by: ["Hops"] },
     { what: "spin", by: [] },
   ]);
-  expect(coldOf(coverage)).toEqual(["spin", "shoulder", "better side", "other side"]);
+  expect(coldFinding(coverage)).toMatchObject({
+    code: "left-cold",
+    words: "Left cold: spin, shoulder, better side, other side",
+  });
+  expect(coldFinding({ actions: coverage.actions.slice(0, 1), areas: [], sides: [] })).toBeNull();
 });
 
 it("counts a ladder's rungs by their names, and the sides of their doses", () => {
@@ -27,5 +31,5 @@ it("counts a ladder's rungs by their names, and the sides of their doses", () =>
   };
   const rungs = [{ id: drill("r").id, label: "Spin", intensity: 40, dose, focus: "", restSeconds: 0 }];
   const coverage = coverageOf([drill("Ladder", { dose: { kind: "ladder", rungs, leastRungs: 1 } })], asked);
-  expect(coldOf(coverage)).toEqual(["Jump", "hip", "shoulder", "other side"]);
+  expect(coldFinding(coverage)?.words).toBe("Left cold: Jump, hip, shoulder, other side");
 });

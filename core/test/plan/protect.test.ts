@@ -35,6 +35,11 @@ it("takes a drill's own alternative, then on along the links, and nothing twice"
     "knee",
   ]);
   expect(first?.to?.id).toBe("c");
+  expect(second).toMatchObject({
+    code: "loads-spared",
+    where: ["plan", "items", 1],
+    words: "Loads the knee, to be spared on this day.",
+  });
   expect(second?.to).toBeNull();
 });
 

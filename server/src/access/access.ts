@@ -2,9 +2,9 @@ import { type Action, may } from "@tonodrome/core/api";
 import type { FastifyInstance, FastifyReply, FastifyRequest } from "fastify";
 import type { Database } from "../db/connect";
 import { notFound, Refusal } from "../errors/refusal";
-import type { Limits } from "./limits";
 import { machineOf } from "./machine";
 import { checkOrigin } from "./origin";
+import type { RateLimits } from "./rateLimits";
 import { type Along, findSession, renewSession, type Session, tokenOf } from "./session/session";
 
 /** Who may use a route: anybody, anybody signed in, or the members of its club whose role allows an action. */
@@ -38,7 +38,7 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
  * Guards every route under the instance by its rule, before a byte of the body is read (but where a route asks for
  * something along with it that needs the body). A route without a rule does not come up at all.
  */
-export function guard(app: FastifyInstance, database: Database, limits: Limits): void {
+export function guard(app: FastifyInstance, database: Database, rateLimits: RateLimits): void {
   app.decorateRequest("session", null);
   // Whatever is answered here is for whoever asked, and for no store on the way.
   app.addHook("onSend", async (_request, reply) => {
@@ -59,7 +59,7 @@ export function guard(app: FastifyInstance, database: Database, limits: Limits):
     if (isWrite(request)) checkOrigin(request);
     if (access === "anybody") {
       const machine = machineOf(request.ip);
-      await (isWrite(request) ? limits.write(machine) : limits.read(machine));
+      await (isWrite(request) ? rateLimits.write(machine) : rateLimits.read(machine));
     } else if (!along?.values) {
       await letIn(request, reply, access, along, []);
     } else if (tokenOf(request) === null) {
@@ -94,11 +94,12 @@ export function guard(app: FastifyInstance, database: Database, limits: Limits):
     const { id } = request.params as { id?: string };
     const asked = along && clubId && id && UUID.test(id) ? { ...along, id, more } : null;
     // What writes as it asks has to be counted before it is known who asks.
-    if (asked?.steps) await limits.write(tokenOf(request) as string);
+    if (asked?.steps) await rateLimits.write(tokenOf(request) as string);
     const session = await findSession(database, request, clubId, asked);
     if (!session) throw signedOut();
     request.session = session;
-    if (!asked?.steps) await (isWrite(request) ? limits.write(session.userId) : limits.read(session.userId));
+    if (!asked?.steps)
+      await (isWrite(request) ? rateLimits.write(session.userId) : rateLimits.read(session.userId));
     if (session.isDemo && request.routeOptions.config.notInDemo) throw notInDemo();
     if (isAction(access)) checkRole(session, access);
     if (session.isOld) await renewSession(database, session, request, reply);

@@ -25,7 +25,7 @@ const config = { access: "anybody" } as const;
 
 /** Signing up, in and out: what is done before one is somebody. */
 export const auth: Resource = (context) => (app, _options, done) => {
-  const { models, limits, demos, signUp } = context;
+  const { models, rateLimits, demos, signUp } = context;
 
   /**
    * Whose address and password go together.
@@ -35,9 +35,9 @@ export const auth: Resource = (context) => (app, _options, done) => {
   async function personOf(email: string, password: string, request: FastifyRequest): Promise<string | null> {
     const user = await models.User.findOne({ where: { email, demo: false } });
     const one = { email, ip: request.ip, isKnownDevice: isKnownDevice(request, user?.id) };
-    await limits.tryPassword(one);
+    await rateLimits.tryPassword(one);
     if (!(await isPassword(password, user?.passwordHash)) || !user) return null;
-    await limits.passwordWasRight(one);
+    await rateLimits.passwordWasRight(one);
     return user.id;
   }
 
@@ -58,7 +58,7 @@ export const auth: Resource = (context) => (app, _options, done) => {
           "New clubs are not made here by everybody. Ask whoever runs this server.",
         );
       }
-      await limits.makeAccount(request.ip);
+      await rateLimits.makeAccount(request.ip);
       const { email, password, name } = person;
       checkStrength(password, [email, name, clubName], "password");
       // Whoever has an account and knows its password is signed in: the answer of a first try may have been lost.
@@ -133,7 +133,7 @@ export const auth: Resource = (context) => (app, _options, done) => {
       const me = await meOf(context, session.userId);
       if (me.clubs.length > 0) return me;
     }
-    await limits.openDemo(request.ip);
+    await rateLimits.openDemo(request.ip);
     return write(context, reply, async (transaction) => {
       const userId = await layDemo(context, new Date(), demos, transaction);
       await beginSession(context, userId, request, reply, transaction);

@@ -1,5 +1,5 @@
 import type { FastifyPluginCallbackZod } from "fastify-type-provider-zod";
-import type { Limits } from "../access/limits";
+import type { RateLimits } from "../access/rateLimits";
 import type { Database } from "../db/connect";
 import type { Changes } from "../live/changes";
 import type { Config } from "../process/config";
@@ -13,7 +13,7 @@ type Settings = Pick<
 /** What every resource is given. */
 export interface Context extends Database, Settings {
   changes: Changes;
-  limits: Limits;
+  rateLimits: RateLimits;
   /** The file that reads an import in a thread of its own. */
   importWorker: string;
   /** Where the database is, for what works on a connection of its own. */

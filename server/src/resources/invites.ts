@@ -51,7 +51,7 @@ const LIST = `
 
 /** Invitations into a club: made and withdrawn by its owners, used once by whoever holds the link. */
 export const invites: Resource = (context) => (app, _options, done) => {
-  const { sequelize, models, changes, limits } = context;
+  const { sequelize, models, changes, rateLimits } = context;
   const tellClub = (clubId: string) => changes.publish({ clubId, topic: "club" });
 
   app.get(
@@ -217,7 +217,7 @@ export const invites: Resource = (context) => (app, _options, done) => {
       schema: { params: tokenParamsSchema, body: joinSchema, response: { 201: meSchema } },
     },
     async (request, reply) => {
-      await limits.join(request.ip);
+      await rateLimits.join(request.ip);
       const { token } = request.params;
       const { email, name, password } = request.body;
       // Before the slow part, so that a dead link costs no hash.

@@ -27,7 +27,7 @@ const account = { access: "signed-in", notInDemo: true } as const;
 
 /** Whoever is signed in: who they are, their password, their clubs. */
 export const me: Resource = (context) => (app, _options, done) => {
-  const { models, limits, changes } = context;
+  const { models, rateLimits, changes } = context;
 
   /** Whoever is signed in, having given their password. @throws Refusal `wrong_password`, `too_many` */
   async function proven(request: FastifyRequest, password: string, path: string, kept: string) {
@@ -37,11 +37,11 @@ export const me: Resource = (context) => (app, _options, done) => {
       ip: request.ip,
       isKnownDevice: isKnownDevice(request, user?.id),
     };
-    await limits.tryPassword(one);
+    await rateLimits.tryPassword(one);
     if (!user || !(await isPassword(password, user.passwordHash))) {
       throw new Refusal("wrong_password", `This is not your present password. ${kept}`, { path });
     }
-    await limits.passwordWasRight(one);
+    await rateLimits.passwordWasRight(one);
     return user as typeof user & UserRow;
   }
 

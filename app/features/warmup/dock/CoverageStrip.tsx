@@ -1,8 +1,8 @@
-import { type Coverage, coldOf } from "@tonodrome/core";
+import { type Coverage, coldFinding } from "@tonodrome/core";
 import { memo } from "react";
 import { Pressable, Text, View } from "react-native";
 
-const partsOf = ({ actions, areas, sides }: Coverage) => [...actions, ...areas, ...sides];
+const askedOf = ({ actions, areas, sides }: Coverage) => [...actions, ...areas, ...sides];
 
 /** One mark for each thing the event asks for, full where it is touched, and in words what is left cold. */
 export const CoverageStrip = memo(function CoverageStrip({
@@ -12,8 +12,7 @@ export const CoverageStrip = memo(function CoverageStrip({
   coverage: Coverage;
   onPress: () => void;
 }) {
-  const parts = partsOf(coverage);
-  const cold = coldOf(coverage);
+  const asked = askedOf(coverage);
   return (
     <Pressable
       role="button"
@@ -23,15 +22,15 @@ export const CoverageStrip = memo(function CoverageStrip({
       testID="coverage"
     >
       <View className="h-3 flex-row gap-[2px]" aria-hidden>
-        {parts.map((part) => (
+        {asked.map((one) => (
           <View
-            key={part.what}
-            className={`flex-1 ${part.by.length > 0 ? "bg-tone-6" : "border-2 border-muted"}`}
+            key={one.what}
+            className={`flex-1 ${one.by.length > 0 ? "bg-tone-6" : "border-2 border-muted"}`}
           />
         ))}
       </View>
       <Text className="font-text text-small text-ink underline" numberOfLines={1}>
-        {cold.length === 0 ? "Everything the event uses is touched." : `Left cold: ${cold.join(", ")}`}
+        {coldFinding(coverage)?.words ?? "Everything the event uses is touched."}
       </Text>
     </Pressable>
   );

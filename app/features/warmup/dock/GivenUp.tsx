@@ -1,11 +1,4 @@
-import {
-  type Fit,
-  fitTimeline,
-  type GivenUp as Given,
-  PRIORITIES,
-  type Priority,
-  spokenLength,
-} from "@tonodrome/core";
+import { type Fit, fitTimeline, type GivenUp as Given, spokenLength } from "@tonodrome/core";
 import type { Explanation, Trade } from "@tonodrome/core/fitting";
 import { useState } from "react";
 import { Text, View } from "react-native";
@@ -46,13 +39,12 @@ export function GivenUp({ model }: { model: WarmUpModel }) {
   );
 }
 
-/** One thing given up, what bound it, and what can be traded for it. */
+/** One thing given up, what was binding, and what can be traded for it. */
 function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
   const { mayBuild, changeDrill, removeDrill, draft, context, fit } = model;
   const [failure, setFailure] = useState<string | null>(null);
   const [trade, setTrade] = useState<Trade | null | "looking" | "none">(null);
   const item = draft.body.items.find((i) => i.id === given.itemId);
-  const higher = item ? PRIORITIES[PRIORITIES.indexOf(item.priority) - 1] : undefined;
   const find = () => {
     setTrade("looking");
     const ask = { plan: draft.body, context, seconds: fit.availableSeconds, itemId: given.itemId };
@@ -77,12 +69,9 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
       {failure ? <Notice warn text={failure} /> : null}
       {mayBuild && item ? (
         <View className="flex-row flex-wrap gap-2">
-          {higher ? (
-            <Button
-              label={`Make it ${PRIORITY_WORDS[higher]}`}
-              onPress={() => changeDrill(given.itemId, { priority: higher })}
-            />
-          ) : null}
+          {given.mends.map(({ words, change }) => (
+            <Button key={words} label={words} onPress={() => changeDrill(given.itemId, change)} />
+          ))}
           {trade === null ? (
             <Button label={`Find a trade for ${given.name}`} short="Find a trade" onPress={find} />
           ) : trade === "none" || trade === "looking" ? null : (
@@ -111,12 +100,6 @@ function remarkLines(remarks: Explanation["remarks"]): string[] {
   const more = remarks.length - NAMED;
   return [...remarks.slice(0, NAMED).map((r) => r.words), ...(more > 0 ? [`And ${more} more.`] : [])];
 }
-
-const PRIORITY_WORDS: Record<Priority, string> = {
-  essential: "essential",
-  useful: "useful",
-  extra: "an extra",
-};
 
 /** The last moments to begin. */
 function Moments({ needs }: { needs: Explanation["needs"] }) {

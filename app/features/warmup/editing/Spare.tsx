@@ -24,7 +24,7 @@ export function Spare({ sparing, onReplace }: SpareProps) {
                 <Text className="font-strong text-body text-ink">
                   {one.to ? one.to.name : "Left out: the shelf has nothing for it"}
                 </Text>
-                <Text className="font-text text-small text-muted">loads {one.loads.join(", ")}</Text>
+                <Text className="font-text text-small text-muted">{one.words}</Text>
               </View>
               <Button
                 label={one.to ? `Replace ${one.item.name}` : `Leave out ${one.item.name}`}

@@ -1,4 +1,4 @@
-import { type DrillSpans, drillSpansOf } from "../model/drillSpans";
+import { type DrillOpenings, drillOpeningsOf } from "../model/drillOpenings";
 import type { FitProblem } from "../model/problem";
 
 /** Columns of the bound: fine enough to be near, few enough to be reckoned in no time. */
@@ -22,19 +22,19 @@ export function boundOf(problem: FitProblem): Bound {
   const width = last + 1;
   const high = new Float64Array(width * (drills.length + 1));
   const low = new Float64Array(width * (drills.length + 1));
-  const when = drillSpansOf(problem);
+  const when = drillOpeningsOf(problem);
   drills.forEach((drill, i) => {
     const from = i * width;
     const to = from + width;
     high.copyWithin(to, from, to);
     low.copyWithin(to, from, to);
-    const { spans, deadlines } = when[i] as DrillSpans;
+    const { openings, deadlines } = when[i] as DrillOpenings;
     for (const [level, { seconds, worth }] of drill.costs.entries()) {
       const deadline = deadlines[level] as number;
-      for (const span of spans) {
-        const length = Math.floor((seconds * span.turns) / column);
-        const least = Math.max(0, Math.floor((span.from + horizon) / column)) + length;
-        const most = Math.min(last, Math.floor((Math.min(span.to, deadline) + horizon) / column));
+      for (const opening of openings) {
+        const length = Math.floor((seconds * opening.turns) / column);
+        const least = Math.max(0, Math.floor((opening.from + horizon) / column)) + length;
+        const most = Math.min(last, Math.floor((Math.min(opening.to, deadline) + horizon) / column));
         for (let at = least; at <= most; at++) {
           const newHigh = (high[from + at - length] as number) + worth.high;
           const oldHigh = high[to + at] as number;

@@ -1,4 +1,4 @@
-import { type DrillSpans, drillSpansOf } from "../model/drillSpans";
+import { type DrillOpenings, drillOpeningsOf } from "../model/drillOpenings";
 import type { FitDrill, FitProblem } from "../model/problem";
 
 /** What of the drills decided so far the next ones may depend on, besides time. */
@@ -90,14 +90,14 @@ export function networkOf(problem: FitProblem, general: boolean, { columns, runs
     runStep,
     mostRun: general ? Math.floor(generalMost / runStep) : 0,
   };
-  const when = drillSpansOf(problem);
+  const when = drillOpeningsOf(problem);
   const bits = leaderBits(drills, when);
   const layers: Layer[] = [];
   let nodes: Node[] = [{ place: -1, effort: problem.reached, run: 0, held: false, leaders: 0 }];
   let offset = 0;
   drills.forEach((_, i) => {
     const next = new Numbered();
-    const { ordered } = when[i] as DrillSpans;
+    const { ordered } = when[i] as DrillOpenings;
     const keep = {
       problem,
       index: i,
@@ -105,7 +105,7 @@ export function networkOf(problem: FitProblem, general: boolean, { columns, runs
       general,
       grid,
       leads: leadsOf(drills, bits, i),
-      timed: timedBy(problem, grid, when[i] as DrillSpans, i),
+      timed: timedBy(problem, grid, when[i] as DrillOpenings, i),
     };
     const skip = nodes.map((node) => next.numberOf({ ...node, leaders: node.leaders & keep.leads.asked }));
     const arcs: Arc[] = [];
@@ -168,7 +168,7 @@ function leadsOf(drills: readonly FitDrill[], bits: ReadonlyMap<number, number>,
 function timedBy(
   problem: FitProblem,
   { column, width }: Grid,
-  { ordered, spans, deadlines }: DrillSpans,
+  { ordered, openings, deadlines }: DrillOpenings,
   index: number,
 ): (way: number) => Timed[] {
   const { horizon, longestWait, waitWorth } = problem;
@@ -181,12 +181,12 @@ function timedBy(
       // Where nothing that comes later can fill it, the rest owed is time like any other; on the way one rests too.
       const rest = isTime ? Math.max(0, cost.rest - longest) : 0;
       const latest = Math.min(deadlines[level] as number, -rest);
-      const stretches = spans.map((span): Stretch => {
-        const takes = cost.seconds * span.turns + rest;
+      const stretches = openings.map((opening): Stretch => {
+        const takes = cost.seconds * opening.turns + rest;
         return {
           length: Math.floor((takes + way) / column),
-          least: Math.max(0, at(span.from)) + Math.floor(takes / column),
-          most: Math.min(width - 1, at(Math.min(span.to, latest) + rest)),
+          least: Math.max(0, at(opening.from)) + Math.floor(takes / column),
+          most: Math.min(width - 1, at(Math.min(opening.to, latest) + rest)),
         };
       });
       if (!warming || waitWorth === 0) return { stretches, late: [] };
@@ -265,7 +265,7 @@ function nodeAfter(
 /** More drills than this that others are not done without, and the nodes become too many: the others are not reckoned with. */
 const MOST_LEADERS = 6;
 
-function leaderBits(drills: readonly FitDrill[], when: readonly DrillSpans[]): Map<number, number> {
+function leaderBits(drills: readonly FitDrill[], when: readonly DrillOpenings[]): Map<number, number> {
   const leaders = [...new Set(drills.flatMap((d, i) => (when[i]?.ordered ? d.leaders : [])))];
   const known = leaders.filter((l) => when[l]?.ordered && l < lastFollower(drills, l)).slice(0, MOST_LEADERS);
   return new Map(known.map((leader, n) => [leader, 1 << n]));

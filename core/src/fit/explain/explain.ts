@@ -1,33 +1,55 @@
 import { describeChange } from "../../dose/describeChange";
+import type { Finding, Mend } from "../../plan/finding";
 import { spokenLength } from "../../time/clock";
+import { PRIORITIES, type Priority } from "../../words/priority";
 import type { Fit, Placement } from "../fit";
 import type { FitProfile } from "../profile";
-import { type BoundBy, boundsOf } from "./reasons";
+import { type Binding, bindingsOf } from "./bindings";
 
-/** One thing the fit gave up, in words. */
-export interface GivenUp {
+/** One thing the fit gave up, in words; what mends it is to let it matter more. */
+export interface GivenUp extends Finding {
   itemId: string;
   name: string;
   /** "left out", or "3 → 2 sets". */
   change: string;
-  /** What bound, as a sentence. */
+  /** What binding, as a sentence. */
   reason: string;
-  bound: BoundBy;
+  binding: Binding;
 }
 
-/** Everything below its ideal, in the order it is done, with what bound it. */
+/** Everything below its ideal, in the order it is done, with what was binding. */
 export function givenUp(profile: FitProfile, fit: Fit): GivenUp[] {
-  const bounds = boundsOf(profile, fit);
-  return fit.placements.filter(isBelow).map((p) => {
-    const bound = bounds.get(p.item.id) ?? { kind: "together" };
+  const bindings = bindingsOf(profile, fit);
+  const at = new Map(profile.problem.plan.items.map((item, i) => [item.id, i]));
+  return fit.placements.filter(isBelow).map((p): GivenUp => {
+    const { id, name, priority } = p.item;
+    const binding = bindings.get(id) ?? { kind: "together" };
+    const change = changeOf(p);
+    const reason = reasonOf(p, binding, profile);
     return {
-      itemId: p.item.id,
-      name: p.item.name,
-      change: changeOf(p),
-      reason: reasonOf(p, bound, profile),
-      bound,
+      code: "given-up",
+      severity: "hint",
+      where: ["plan", "items", at.get(id) ?? 0],
+      itemId: id,
+      words: `${name}: ${change}. ${reason}`,
+      mends: mendsOf(priority),
+      name,
+      change,
+      reason,
+      binding,
     };
   });
+}
+
+const PRIORITY_WORDS: Record<Priority, string> = {
+  essential: "essential",
+  useful: "useful",
+  extra: "an extra",
+};
+
+function mendsOf(priority: Priority): Mend[] {
+  const higher = PRIORITIES[PRIORITIES.indexOf(priority) - 1];
+  return higher ? [{ words: `Make it ${PRIORITY_WORDS[higher]}`, change: { priority: higher } }] : [];
 }
 
 function isBelow({ verdict }: Placement): boolean {
@@ -57,16 +79,16 @@ function changeOf(p: Placement): string {
   return p.level ? describeChange(p.ideal, p.level) : "left out";
 }
 
-function reasonOf(p: Placement, bound: BoundBy, { problem }: FitProfile): string {
-  switch (bound.kind) {
+function reasonOf(p: Placement, binding: Binding, { problem }: FitProfile): string {
+  switch (binding.kind) {
     case "time":
       return timeReason(p);
     case "step":
       return "The step up from the technical drill kept before it would be too large.";
     case "window":
-      return `${problem.places[bound.place]} is not open long enough for it.`;
+      return `${problem.places[binding.place]} is not open long enough for it.`;
     case "point":
-      return `${problem.points[bound.point]?.name} is in its way.`;
+      return `${problem.points[binding.point]?.name} is in its way.`;
     case "general":
       return `It would be more than ${problem.generalMost / 60} min of general work on end.`;
     case "cap":
@@ -74,7 +96,7 @@ function reasonOf(p: Placement, bound: BoundBy, { problem }: FitProfile): string
         volume: "It would be more repetitions than the share of an ordinary session that is allowed.",
         explosive: "It would be more explosive repetitions than are allowed.",
         easy: "Too little of the warm-up would be easy.",
-      }[bound.cap];
+      }[binding.cap];
     case "pair":
       return "It must follow a drill that is not kept, or that one needs its place.";
     case "kit":

@@ -3,13 +3,13 @@ import { idealLevel, levelsOf } from "../../dose/levelsOf";
 import type { DoseLevel } from "../../dose/terms/level";
 import { actionsOf, type CountedTotal } from "../../plan/counted";
 import { kitNeeded } from "../../plan/kit";
-import { partsOf } from "../../plan/order";
+import { blocksOf } from "../../plan/order";
 import type { PlanBody, PlanItem } from "../../plan/plan";
 import { restOwed } from "../../plan/rest";
 import { type FitContext, LONGEST_DAY } from "../../venue/context";
 import { EASY_EFFORT, HARD_EFFORT } from "../../words/effort";
 import { wordKey } from "../../words/sameWord";
-import { type OpenSpans, openSpans } from "./openSpans";
+import { type Openings, openingsOf } from "./openings";
 import { type Rank, ranksOf } from "./rank";
 import { metricClosure } from "./travelTimes";
 import { type Worth, worthOf } from "./worth";
@@ -94,14 +94,14 @@ export interface FitProblem {
   /** Those that are to be fitted: what is on already is not. */
   drills: FitDrill[];
   /** Runs of drills within which the order may be free, as indices from and up to. */
-  parts: { from: number; to: number }[];
+  blocks: { from: number; to: number }[];
   places: string[];
   /** Seconds between places; always the shortest way there is. */
   travel: number[][];
   startPlace: number;
   points: BusyPoint[];
   /** When drills can be done. */
-  spans: OpenSpans;
+  openings: Openings;
   stepPoints: number;
   /** Effort the climb goes on from; −1 when it may begin anywhere. */
   reached: number;
@@ -179,12 +179,12 @@ export function problemOf(
       place: indexOf(item.place || null),
       leaders: leadersOf(item, i),
     })),
-    parts: partsLeft(plan.items).flatMap((part) => looseParts(items, part)),
+    blocks: blocksLeft(plan.items).flatMap((block) => looseBlocks(items, block)),
     places,
     travel,
     startPlace: indexOf(context.startPlace),
     points,
-    spans: openSpans(windows, points, travel, horizon),
+    openings: openingsOf(windows, points, travel, horizon),
     stepPoints: off("step") ? 100 : plan.stepPoints,
     reached: off("step") ? -1 : (context.reached ?? -1),
     leastWait: shape.leastWait,
@@ -197,19 +197,19 @@ export function problemOf(
   };
 }
 
-/** The parts of a plan without what is on already, which still parts what it stands between. */
-function partsLeft(items: readonly PlanItem[]) {
+/** The blocks of a plan without what is on already, which still parts what it stands between. */
+function blocksLeft(items: readonly PlanItem[]) {
   let from = 0;
-  return partsOf(items).flatMap((part) => {
-    const to = from + items.slice(part.from, part.to).filter((i) => !i.alreadyOn).length;
+  return blocksOf(items).flatMap((block) => {
+    const to = from + items.slice(block.from, block.to).filter((i) => !i.alreadyOn).length;
     const left = { from, to };
     from = to;
     return left.from < left.to ? [left] : [];
   });
 }
 
-/** A part in which nothing is free is as many parts as it has drills: there is only one order. */
-function looseParts(items: readonly PlanItem[], { from, to }: { from: number; to: number }) {
+/** A block in which nothing is free is as many blocks as it has drills: there is only one order. */
+function looseBlocks(items: readonly PlanItem[], { from, to }: { from: number; to: number }) {
   if (items.slice(from, to).some((i) => i.free)) return [{ from, to }];
   return Array.from({ length: to - from }, (_, k) => ({ from: from + k, to: from + k + 1 }));
 }

@@ -56,7 +56,7 @@ export class BucketCollector implements Collector {
   addAll(list: Int32Array, placing: Placing, seconds: number, worth: Worth, level: number): void {
     const { high, low, parent, span, level: levels } = this;
     const { begin: begins, high: highs, low: lows } = this.labels;
-    const { spans, deadline } = placing;
+    const { openings, deadline } = placing;
     const { high: addHigh, low: addLow } = worth;
     const isPlain = placing.busy.length === 0 || placing.way === 0;
     const shift = Math.max(placing.way, placing.rest);
@@ -72,13 +72,13 @@ export class BucketCollector implements Collector {
       let end = isPlain ? next - shift : latestEnd(placing, next, next);
       if (end > deadline) end = deadline;
       while ((end < to ? end : to) - takes < from) {
-        const open = spans[++k];
+        const open = openings[++k];
         if (!open) break;
         from = open.from;
         to = open.to;
         takes = seconds * open.turns;
       }
-      if (k >= spans.length) break;
+      if (k >= openings.length) break;
       const at = takes - (end < to ? end : to);
       const newHigh = (highs[id] as number) + addHigh;
       const oldHigh = high[at] as number;

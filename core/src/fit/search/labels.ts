@@ -5,7 +5,7 @@
 export class Labels {
   count = 0;
   /** Comparisons made among them, for giving up in time. */
-  effort = 0;
+  comparisons = 0;
   /** When its first drill begins, seconds from the start. */
   begin = new Int32Array(ROOM);
   /** Seconds its first drill takes. */
@@ -118,16 +118,16 @@ export class Sieve {
     for (let k = 0; k < champions.length; k++) {
       const champion = champions[k] as number;
       if (!labels.dominates(champion, id)) continue;
-      labels.effort += k + 1;
+      labels.comparisons += k + 1;
       champions.copyWithin(1, 0, k);
       champions[0] = champion;
       return true;
     }
-    labels.effort += champions.length;
+    labels.comparisons += champions.length;
     const least = Math.max(0, this.many - LOOKED_AT);
     for (let k = this.many - 1; k >= least; k--) {
       const other = kept[k] as number;
-      labels.effort++;
+      labels.comparisons++;
       if (!labels.dominates(other, id)) continue;
       if (champions.length < CHAMPIONS) champions.push(other);
       champions.copyWithin(1, 0, champions.length - 1);

@@ -1,6 +1,6 @@
-import { type OpenSpan, walkBack } from "../model/openSpans";
+import { type Opening, walkBack } from "../model/openings";
 
-/** What bounds the moment at which a drill may end, given what comes after it. */
+/** What limits the moment at which a drill may end, given what comes after it. */
 export interface Placing {
   /** Seconds of way to the next place. */
   way: number;
@@ -11,7 +11,7 @@ export interface Placing {
   /** Rest owed before the next work, seconds. */
   rest: number;
   /** When it can be done, the latest stretch first. */
-  spans: readonly OpenSpan[];
+  openings: readonly Opening[];
 }
 
 /**

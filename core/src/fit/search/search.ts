@@ -1,5 +1,5 @@
 import type { ActiveLimits } from "../model/activeLimits";
-import type { OpenSpan } from "../model/openSpans";
+import type { Opening } from "../model/openings";
 import type { FitDrill, FitProblem, LevelCost } from "../model/problem";
 import { has, keyOf, type State } from "../model/state";
 import { BucketCollector } from "./bucketCollector";
@@ -11,7 +11,7 @@ import { type Solution, solutionOf } from "./solution";
 import { type Ahead, canBeMended, type Spent, spend, whatIsAhead } from "./spending";
 import { type Workspace, workspaceFor } from "./workspace";
 
-/** Told after every part of the plan: how much of it is decided, from 0 to 1. */
+/** Told after every block of the plan: how much of it is decided, from 0 to 1. */
 export type OnProgress = (progress: number) => void;
 
 /** How a search is to go about it. */
@@ -43,11 +43,11 @@ export function search(
   const { labels } = workspace;
   const start: State = { place: problem.startPlace, entry: -1, warm: false, awaited: 0 };
   let fronts: Fronts = new Map([[keyOf(start), { state: start, list: Int32Array.of(0) }]]);
-  for (let p = problem.parts.length - 1; p >= 0; p--) {
-    const part = problem.parts[p] as { from: number; to: number };
-    fronts = forgetful(workspace, goThrough(workspace, part, fronts, narrowing), part);
-    if (narrowing) fronts = narrowed(workspace, fronts, part.from, narrowing);
-    onProgress?.(1 - p / problem.parts.length);
+  for (let p = problem.blocks.length - 1; p >= 0; p--) {
+    const block = problem.blocks[p] as { from: number; to: number };
+    fronts = forgetful(workspace, goThrough(workspace, block, fronts, narrowing), block);
+    if (narrowing) fronts = narrowed(workspace, fronts, block.from, narrowing);
+    onProgress?.(1 - p / problem.blocks.length);
   }
   return solutionOf(
     labels,
@@ -63,18 +63,18 @@ function goesOn({ reached, stepPoints }: FitProblem, { state: { entry } }: Front
   return reached < 0 || entry < 0 || entry - reached <= stepPoints;
 }
 
-/** All the ways through one part: which drills of it, at which level, and in which order where that is free. */
+/** All the ways through one block: which drills of it, at which level, and in which order where that is free. */
 function goThrough(
   workspace: Workspace,
-  part: { from: number; to: number },
+  block: { from: number; to: number },
   fronts: Fronts,
   narrowing: Narrowing | null,
 ): Fronts {
   const { drills } = workspace.problem;
-  const all = Array.from({ length: part.to - part.from }, (_, k) => part.from + k);
+  const all = Array.from({ length: block.to - block.from }, (_, k) => block.from + k);
   const free = all.filter((i) => drills[i]?.free);
   const fixed = all.filter((i) => !drills[i]?.free);
-  const ahead = whatIsAhead(workspace.problem, free.length > 0 ? part.to : part.from);
+  const ahead = whatIsAhead(workspace.problem, free.length > 0 ? block.to : block.from);
   const everyFree = 2 ** free.length - 1;
   // Nodes by how many of the fixed drills are still to be decided, and which of the free ones are already kept.
   let row: (Fronts | undefined)[] = [fronts];
@@ -129,7 +129,7 @@ function keep(
         );
     }
     const list = collector.drain(index);
-    if (workspace.labels.effort > workspace.within || workspace.labels.count > workspace.most)
+    if (workspace.labels.comparisons > workspace.within || workspace.labels.count > workspace.most)
       throw new TooMuchWork();
     if (list.length > 0) result.set(key, { state: next, list });
   }
@@ -206,7 +206,7 @@ function prepend(workspace: Workspace, what: Prepending, list: Int32Array): void
     let end = latestEnd(placing, next, ready);
     if (dims.owed >= 0 && cost.owes > 0)
       end = Math.min(end, -cost.owes - (labels.spent[id * dims.many + dims.owed] as number));
-    const open = placing.spans.find((s) => Math.min(end, s.to) - seconds * s.turns >= s.from);
+    const open = placing.openings.find((s) => Math.min(end, s.to) - seconds * s.turns >= s.from);
     if (!open) continue;
     const finish = Math.min(end, open.to);
     const takes = seconds * open.turns;
@@ -220,29 +220,30 @@ function prepend(workspace: Workspace, what: Prepending, list: Int32Array): void
 }
 
 function placingOf({ problem, busy }: Workspace, { drill, cost, state }: Prepending): Placing {
-  const spans = spansFor(problem, drill, state.place);
+  const openings = openingsFor(problem, drill, state.place);
   return {
     way: drill.place >= 0 && state.place >= 0 ? (problem.travel[drill.place]?.[state.place] ?? 0) : 0,
     busy,
     deadline: cost.deadline,
     rest: cost.rest,
-    spans: drill.wholePlace ? spans.filter((s) => s.whole) : spans,
+    openings: drill.wholePlace ? openings.filter((s) => s.whole) : openings,
   };
 }
 
-function spansFor({ spans }: FitProblem, drill: FitDrill, place: number): OpenSpan[] {
-  const all = drill.place >= 0 ? spans.there[drill.place] : (spans.anywhere[place] ?? spans.anywhere.at(-1));
+function openingsFor({ openings }: FitProblem, drill: FitDrill, place: number): Opening[] {
+  const all =
+    drill.place >= 0 ? openings.there[drill.place] : (openings.anywhere[place] ?? openings.anywhere.at(-1));
   return all?.[drill.calm ? 1 : 0] ?? [];
 }
 
-/** After a part: what can no longer matter is forgotten, so that more can be compared; what cannot be mended is dropped. */
-function forgetful(workspace: Workspace, fronts: Fronts, part: { from: number; to: number }): Fronts {
+/** After a block: what can no longer matter is forgotten, so that more can be compared; what cannot be mended is dropped. */
+function forgetful(workspace: Workspace, fronts: Fronts, block: { from: number; to: number }): Fronts {
   const { problem, bits } = workspace;
-  const before = problem.drills.slice(0, part.from);
+  const before = problem.drills.slice(0, block.from);
   const climbs = problem.reached >= 0 || before.some((d) => d.technical);
   const placed = before.some((d) => d.place >= 0) || problem.points.some((p) => p.place >= 0);
-  const ahead = whatIsAhead(problem, part.from);
-  const mine = Array.from({ length: part.to - part.from }, (_, k) => bits.get(part.from + k) ?? 0);
+  const ahead = whatIsAhead(problem, block.from);
+  const mine = Array.from({ length: block.to - block.from }, (_, k) => bits.get(block.from + k) ?? 0);
   let result: Fronts = new Map();
   for (const { state, list } of inOrder(fronts)) {
     if (mine.some((bit) => bit > 0 && has(state.awaited, bit))) continue;

@@ -1,6 +1,6 @@
 import type { ActiveLimits } from "../model/activeLimits";
 import { leaderBitsOf } from "../model/leaderBits";
-import { busySpans } from "../model/openSpans";
+import { busyTimes } from "../model/openings";
 import type { FitDrill, FitProblem } from "../model/problem";
 import { BucketCollector } from "./bucketCollector";
 import type { Collector } from "./collector";
@@ -44,9 +44,9 @@ export function workspaceFor(
   // Where nothing that is itself rest comes after a drill that owes one, the next work is simply the next drill.
   const lastResting = Math.max(
     -1,
-    ...problem.parts.map((p, n) => (anyIn(drills, p, (d) => d.resting) ? n : -1)),
+    ...problem.blocks.map((p, n) => (anyIn(drills, p, (d) => d.resting) ? n : -1)),
   );
-  const owing = problem.parts.slice(0, lastResting + 1);
+  const owing = problem.blocks.slice(0, lastResting + 1);
   const rests = owing.some((p) => anyIn(drills, p, (d) => d.costs.some((c) => c.rest > 0)));
   const dims = {
     rest: rests ? 0 : -1,
@@ -64,7 +64,7 @@ export function workspaceFor(
     caps,
     collector: dims.many === 0 ? new BucketCollector(labels, problem.horizon) : new SortingCollector(labels),
     dims,
-    busy: busySpans(problem.points),
+    busy: busyTimes(problem.points),
     longestRest,
     bits: leaderBitsOf(problem),
     within,

@@ -2,21 +2,21 @@ import { cutText } from "../../words/cutText";
 import type { MakeId } from "../../words/makeId";
 import { MOST_DRILLS, type PlanBody, type PlanItem } from "../plan";
 
-/** Splits a circuit into its movements and a ladder into its rungs; anything else has no parts and stays as it is. */
+/** Splits a circuit into its movements and a ladder into its rungs; anything else has no pieces and stays as it is. */
 export function splitItem(body: PlanBody, id: string, makeId: MakeId): PlanBody {
   const item = body.items.find((i) => i.id === id);
-  const parts = item ? partsOf(item, makeId) : [];
-  if (parts.length < 2 || body.items.length + parts.length - 1 > MOST_DRILLS) return body;
-  return { ...body, items: body.items.flatMap((i) => (i.id === id ? parts : [i])) };
+  const pieces = item ? piecesOf(item, makeId) : [];
+  if (pieces.length < 2 || body.items.length + pieces.length - 1 > MOST_DRILLS) return body;
+  return { ...body, items: body.items.flatMap((i) => (i.id === id ? pieces : [i])) };
 }
 
-/** Whether a drill has parts that it can be split into. */
+/** Whether a drill has pieces that it can be split into. */
 export function canSplit({ dose }: PlanItem): boolean {
   if (dose.kind === "circuit") return dose.movements.length > 1;
   return dose.kind === "ladder" && dose.rungs.length > 1;
 }
 
-function partsOf(item: PlanItem, makeId: MakeId): PlanItem[] {
+function piecesOf(item: PlanItem, makeId: MakeId): PlanItem[] {
   const { dose, why: _, ...rest } = item;
   if (dose.kind === "ladder") {
     return dose.rungs.map((rung) => ({

@@ -13,7 +13,7 @@ export interface Try {
 }
 
 /** What is counted, to keep guessing and flooding slow. */
-export interface Limits {
+export interface RateLimits {
   /**
    * Counts a try at a password. Only failures count in the end: `passwordWasRight` gives it back.
    * @throws Refusal `too_many` when there were too many
@@ -46,14 +46,21 @@ const FAILURES = { here: 8, knownDevice: 20, address: 100, machine: 300 };
 /** Most new accounts by invitation, which are no strangers', from one machine in an hour. Custom. */
 const INVITED = 200;
 
-type LimitsConfig = Pick<Config, "writesPerMinute" | "readsPerMinute" | "demosPerHour" | "accountsPerHour">;
+type RateLimitsConfig = Pick<
+  Config,
+  "writesPerMinute" | "readsPerMinute" | "demosPerHour" | "accountsPerHour"
+>;
 
 /**
  * Tries at passwords and new accounts are counted in the database, the same for every server. Writes and readings are
  * counted in each server's memory: those limits keep a runaway program off and need not be exact.
  * @param secret keys the counters, so that no address stands in them
  */
-export function makeLimits({ sequelize }: Database, secret: string, config: LimitsConfig): Limits {
+export function makeRateLimits(
+  { sequelize }: Database,
+  secret: string,
+  config: RateLimitsConfig,
+): RateLimits {
   const counter = (keyPrefix: string, points: number, duration: number) =>
     new RateLimiterPostgres({
       storeClient: sequelize,

@@ -1,13 +1,13 @@
 import { MOST_TRIES } from "../dose/kinds/gateDose";
 import type { PlainDose } from "../dose/kinds/plainDose";
-import { repsAt } from "./efforts";
+import { repsAt } from "./climbEfforts";
 import { EASY_PERCENT, type LadderWish } from "./ladderWish";
 
 /** Effort from which single repetitions are rested between, per cent. */
 const NEAR_LIMIT_PERCENT = 80;
 
 /** A rung before its amount is settled. */
-export interface RungPlan {
+export interface RungOutline {
   /** Rungs of the same key take the same time for the same amount. */
   key: string;
   label: string;
@@ -21,11 +21,11 @@ export interface RungPlan {
 }
 
 /** What one rung of a ladder is to be: its effort, its repetitions and its rest. */
-export function rungPlan(
+export function rungOutline(
   wish: LadderWish,
   intensity: number,
   label: { name: string; chancePercent?: number | null } | null,
-): RungPlan {
+): RungOutline {
   const wanted = wish.shape === "targets" ? hitsAt(wish, intensity) : repsAt(wish, intensity);
   return {
     key: intensity > NEAR_LIMIT_PERCENT ? "hard" : "flowing",
@@ -84,7 +84,7 @@ export function doseOf(wish: LadderWish, intensity: number, amount: number, leas
 }
 
 /** Raises the easy rungs at the foot of the climb until enough repetitions stand before anything above easy. */
-export function easyFirst(rungs: RungPlan[], wish: LadderWish): RungPlan[] {
+export function easyFirst(rungs: RungOutline[], wish: LadderWish): RungOutline[] {
   const firstHard = rungs.findIndex((r) => r.intensity > EASY_PERCENT);
   if (firstHard < 0 || wish.easyReps === 0) return rungs;
   const easy = rungs.slice(0, firstHard);

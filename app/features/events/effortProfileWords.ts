@@ -9,7 +9,7 @@ const WORDS: Record<EffortProfile, string> = {
 };
 
 /** What kind of effort it is, as a coach says it. */
-export const effortWords = (effort: EffortProfile): string => WORDS[effort];
+export const effortProfileWords = (profile: EffortProfile): string => WORDS[profile];
 
 /** Kinds of effort of an event, to choose from. */
-export const EFFORT_OPTIONS = EFFORT_PROFILES.map((value) => ({ value, label: WORDS[value] }));
+export const EFFORT_PROFILE_OPTIONS = EFFORT_PROFILES.map((value) => ({ value, label: WORDS[value] }));

@@ -5,23 +5,23 @@ import type { FitProfile } from "../profile";
 import { solveAt } from "../search/solve";
 
 /** What kept a drill from its ideal: time, one rule, or several things at once. */
-export type BoundBy = { kind: "time" } | Rule | { kind: "together" };
+export type Binding = { kind: "time" } | Rule | { kind: "together" };
 
 /**
- * Finds, for every drill below its ideal, what bound it: time if more of it would help, else the first rule without
- * which the drill would stand better. Solved anew without each rule, so it is what really bound, not a guess.
+ * Finds, for every drill below its ideal, what was binding: time if more of it would help, else the first rule without
+ * which the drill would stand better. Solved anew without each rule, so it is what really binding, not a guess.
  */
-export function boundsOf(profile: FitProfile, fit: Fit): Map<string, BoundBy> {
+export function bindingsOf(profile: FitProfile, fit: Fit): Map<string, Binding> {
   const { plan, context } = profile.problem;
-  const bounds = new Map<string, BoundBy>();
+  const bindings = new Map<string, Binding>();
   const given = fit.placements.filter(
     (p) => p.verdict === "left-out" || p.verdict === "floor" || p.verdict === "shortened",
   );
   const open = new Map(given.map((p) => [p.item.id, p.levelIndex]));
-  const mark = (levels: ReadonlyMap<string, number>, bound: BoundBy) => {
+  const mark = (levels: ReadonlyMap<string, number>, binding: Binding) => {
     for (const [id, had] of [...open]) {
       if ((levels.get(id) ?? -1) <= had) continue;
-      bounds.set(id, bound);
+      bindings.set(id, binding);
       open.delete(id);
     }
   };
@@ -30,8 +30,8 @@ export function boundsOf(profile: FitProfile, fit: Fit): Map<string, BoundBy> {
     if (open.size === 0) break;
     mark(levelsOf(problemOf(plan, context, { without: rule })), rule);
   }
-  for (const id of open.keys()) bounds.set(id, { kind: "together" });
-  return bounds;
+  for (const id of open.keys()) bindings.set(id, { kind: "together" });
+  return bindings;
 }
 
 /** Levels by drill in the best plan. */

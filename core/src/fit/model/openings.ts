@@ -2,7 +2,7 @@ import type { OpenWindow } from "../../venue/context";
 import type { BusyPoint } from "./problem";
 
 /** A stretch of time in which drills can be done at a place, seconds from the start. */
-export interface OpenSpan {
+export interface Opening {
   from: number;
   to: number;
   /** So many times as long does everything take here. */
@@ -12,11 +12,11 @@ export interface OpenSpan {
 }
 
 /** When drills can be done, the latest stretch first: `[place][0]` for work, `[place][1]` for what is calm. */
-export interface OpenSpans {
+export interface Openings {
   /** For drills of that place: its windows, less the fixed points. */
-  there: OpenSpan[][][];
+  there: Opening[][][];
   /** For drills that need no place, done there: all day, less the fixed points. The last is for no place at all. */
-  anywhere: OpenSpan[][][];
+  anywhere: Opening[][][];
 }
 
 /**
@@ -25,16 +25,16 @@ export interface OpenSpans {
  * @param travel seconds between places; on the way to a fixed point nothing is done either
  * @param horizon the furthest before the start that anything may begin, seconds
  */
-export function openSpans(
+export function openingsOf(
   windows: readonly (readonly OpenWindow[])[],
   points: readonly BusyPoint[],
   travel: readonly (readonly number[])[],
   horizon: number,
-): OpenSpans {
-  const day: OpenSpan[] = [{ from: -horizon, to: 0, turns: 1, whole: true }];
+): Openings {
+  const day: Opening[] = [{ from: -horizon, to: 0, turns: 1, whole: true }];
   const closing = Math.min(0, ...points.filter((p) => p.closes).map((p) => p.from));
-  const both = (spans: OpenSpan[], place: number) => {
-    const calm = points.reduce((left, point) => cut(left, blocked(point, place, travel)), spans);
+  const both = (openings: Opening[], place: number) => {
+    const calm = points.reduce((left, point) => cut(left, blocked(point, place, travel)), openings);
     return [cut(calm, [closing, Infinity]), calm].map((s) => s.sort((a, b) => b.from - a.from));
   };
   return {
@@ -45,14 +45,14 @@ export function openSpans(
   };
 }
 
-function within({ fromSeconds, toSeconds, turns, room }: OpenWindow, horizon: number): OpenSpan[] {
-  const span = {
+function within({ fromSeconds, toSeconds, turns, room }: OpenWindow, horizon: number): Opening[] {
+  const opening = {
     from: Math.max(fromSeconds, -horizon),
     to: Math.min(toSeconds, 0),
     turns,
     whole: room === "all",
   };
-  return span.from < span.to ? [span] : [];
+  return opening.from < opening.to ? [opening] : [];
 }
 
 /** When nothing can be done at a place because of a fixed point: while it lasts, and on the way there and back. */
@@ -61,9 +61,9 @@ function blocked(point: BusyPoint, place: number, travel: readonly (readonly num
   return [point.from - way, point.to + way];
 }
 
-function cut(spans: readonly OpenSpan[], [from, to]: readonly [number, number]): OpenSpan[] {
-  if (to <= from) return [...spans];
-  return spans.flatMap((s) => {
+function cut(openings: readonly Opening[], [from, to]: readonly [number, number]): Opening[] {
+  if (to <= from) return [...openings];
+  return openings.flatMap((s) => {
     if (to <= s.from || from >= s.to) return [s];
     return [
       { ...s, to: from },
@@ -73,7 +73,7 @@ function cut(spans: readonly OpenSpan[], [from, to]: readonly [number, number]):
 }
 
 /** Time in which the athlete is busy with fixed points, merged, the latest first. */
-export function busySpans(points: readonly BusyPoint[]): { from: number; to: number }[] {
+export function busyTimes(points: readonly BusyPoint[]): { from: number; to: number }[] {
   const merged: { from: number; to: number }[] = [];
   for (const { from, to } of [...points].sort((a, b) => b.to - a.to)) {
     const last = merged.at(-1);
