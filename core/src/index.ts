@@ -8,7 +8,6 @@ export {
 } from "./athlete/profile";
 export { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "./athlete/scale";
 export { type Setting, usualSetting } from "./conditions/setting";
-export { type DoseEnd, mainRange, moveEnd, withMainRange } from "./dose/adjustDose";
 export { describeChange } from "./dose/describeChange";
 export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
 export { MOST_MOVEMENTS, type Movement } from "./dose/kinds/circuitDose";
@@ -25,10 +24,12 @@ export {
 } from "./dose/ladder/ladderDose";
 export { rungName } from "./dose/ladder/ladderLevels";
 export { idealLevel, levelsOf } from "./dose/levelsOf";
+export { type DoseEnd, moveEnd } from "./dose/moveEnd";
 export { nudgeDose } from "./dose/nudgeDose";
 export type { DoseLevel, LevelRung } from "./dose/terms/level";
 export type { Range } from "./dose/terms/range";
 export type { Sides } from "./dose/terms/sides";
+export { withKind } from "./dose/withKind";
 export {
   type Distance,
   type DrillDetails,

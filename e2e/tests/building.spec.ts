@@ -131,7 +131,7 @@ test("an archer's gate ladder: generated, changed by hand, seen as rungs in the 
   const many = await rungs.getByRole("listitem").count();
   await rungs.getByRole("button").first().click();
   await sheet.getByLabel("One thing to attend to").first().fill("Feel the release");
-  await sheet.getByRole("button", { name: "Ideal hits: more" }).click();
+  await sheet.getByRole("button", { name: "How many hits: more" }).click();
   await sheet.getByRole("button", { name: "Copy the rung" }).click();
   await expect(rungs.getByRole("listitem")).toHaveCount(many + 1);
   await expectAccessible(page);

@@ -28,7 +28,7 @@ test("a drill is changed on the shelf; a warm-up keeps it as it was until it tak
   await open(page, "Corner hops");
   const sheet = page.getByRole("dialog");
   await expect(sheet).toContainText("In 1 warm-up, which keep it as it was");
-  await sheet.getByRole("button", { name: "Ideal time: more" }).click();
+  await sheet.getByRole("button", { name: "How long: more" }).click();
   await sheet.getByLabel("One thing to attend to").fill("Land softly");
   await expectAccessible(page);
   await sheet.getByRole("button", { name: "Save" }).click();

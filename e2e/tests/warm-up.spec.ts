@@ -75,7 +75,7 @@ test("a coach builds a warm-up from nothing, and it is all there later", async (
 
   await page.getByRole("button", { name: /^Landing holds/ }).click();
   const sheet = page.getByRole("dialog");
-  await sheet.getByRole("button", { name: "Ideal reps: more" }).click();
+  await sheet.getByRole("button", { name: "How many reps: more" }).click();
   await sheet.getByRole("button", { name: "Intensity: more" }).click();
   await sheet.getByRole("radio", { name: "Useful" }).click();
   await sheet.getByLabel("One thing to attend to").fill("Quiet upper body");

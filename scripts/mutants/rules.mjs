@@ -113,7 +113,7 @@ const mutants = [
   ],
   [
     "ends push each other along",
-    `${dose}adjustDose.ts`,
+    `${dose}moveEnd.ts`,
     "ideal: Math.max(value, range.ideal)",
     "ideal: range.ideal",
   ],

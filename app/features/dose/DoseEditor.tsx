@@ -2,11 +2,11 @@ import {
   type Dose,
   type DoseKind,
   doseSchema,
-  firstDose,
   firstLadder,
   formatLength,
   idealLevel,
   levelsOf,
+  withKind,
 } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
@@ -50,7 +50,8 @@ export function DoseEditor({ dose, onChange: changed }: EditProps<Dose>) {
         options={KINDS}
         value={dose.kind}
         onChange={(kind) => {
-          if (kind !== dose.kind) onChange(kind === "ladder" ? firstLadder(dose, uuid) : firstDose(kind));
+          if (kind !== "ladder" && kind !== dose.kind) onChange(withKind(dose, kind));
+          if (kind === "ladder" && dose.kind !== "ladder") onChange(firstLadder(dose, uuid));
         }}
       />
       {dose.kind === "ladder" ? (

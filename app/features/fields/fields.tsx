@@ -1,5 +1,6 @@
-import { type DoseEnd, formatLength, moveEnd, type PlainDose, type Range } from "@tonodrome/core";
+import { formatLength, type PlainDose } from "@tonodrome/core";
 import { Stepper } from "~/ui/fields/Stepper";
+import type { RangeProps } from "./Ranges";
 
 /** What an editor of a part of a dose is given. */
 export interface EditProps<D = PlainDose> {
@@ -44,45 +45,12 @@ export function Seconds(props: Omit<AmountProps, "show">) {
   return <Amount {...props} show={(n) => (n < 60 ? `${n} s` : formatLength(n))} />;
 }
 
-const ENDS: { end: DoseEnd; label: string }[] = [
-  { end: "floor", label: "Floor" },
-  { end: "ideal", label: "Ideal" },
-  { end: "ceiling", label: "Ceiling" },
-];
-
-interface RangeFieldProps {
-  noun: string;
-  range: Range;
-  limits: { step: number; least: number; most: number };
-  show?: (n: number) => string;
-  onChange: (range: Range) => void;
-}
-
-/** Floor, ideal and ceiling of one count. */
-export function RangeField({ noun, range, limits, show = String, onChange }: RangeFieldProps) {
-  return (
-    <>
-      {ENDS.map(({ end, label }) => (
-        <Stepper
-          key={end}
-          label={`${label} ${noun}`}
-          value={show(range[end])}
-          onLess={() => onChange(moveEnd(range, end, -1, limits))}
-          onMore={() => onChange(moveEnd(range, end, 1, limits))}
-          atLeast={range[end] <= limits.least}
-          atMost={range[end] >= limits.most}
-        />
-      ))}
-    </>
-  );
-}
-
 /** A count of which nothing may give: floor, ideal and ceiling are one. */
 export function Exactly({
   range,
   onChange,
   ...props
-}: Pick<AmountProps, "label" | "most"> & Pick<RangeFieldProps, "range" | "onChange">) {
+}: Pick<AmountProps, "label" | "most"> & Pick<RangeProps, "range" | "onChange">) {
   return (
     <Amount
       {...props}
@@ -90,42 +58,5 @@ export function Exactly({
       least={1}
       onChange={(n) => onChange({ floor: n, ideal: n, ceiling: n })}
     />
-  );
-}
-
-interface BoutsProps {
-  /** "Sets", "Rounds". */
-  noun: string;
-  range: Range;
-  most: number;
-  onChange: (range: Range) => void;
-}
-
-/** Sets or rounds, for which two numbers are enough: what is wanted, and the fewest. */
-export function Bouts({ noun, range, most, onChange }: BoutsProps) {
-  const limits = { step: 1, least: 1, most };
-  const move = (end: DoseEnd, steps: number) => {
-    const moved = moveEnd(range, end, steps, limits);
-    onChange({ ...moved, ceiling: moved.ideal });
-  };
-  return (
-    <>
-      <Stepper
-        label={noun}
-        value={String(range.ideal)}
-        onLess={() => move("ideal", -1)}
-        onMore={() => move("ideal", 1)}
-        atLeast={range.ideal <= 1}
-        atMost={range.ideal >= most}
-      />
-      <Stepper
-        label={`Fewest ${noun.toLowerCase()}`}
-        value={String(range.floor)}
-        onLess={() => move("floor", -1)}
-        onMore={() => move("floor", 1)}
-        atLeast={range.floor <= 1}
-        atMost={range.floor >= range.ideal}
-      />
-    </>
   );
 }

@@ -1,6 +1,7 @@
-import { mainRange, moveEnd, withMainRange } from "./adjustDose";
 import { type Dose, doseSchema } from "./dose";
+import { mainRange, withMainRange } from "./kinds/mainRange";
 import type { PlainDose } from "./kinds/plainDose";
+import { moveEnd } from "./moveEnd";
 
 /** Steps that a single press may go up to. */
 const MOST_STEPS = 40;

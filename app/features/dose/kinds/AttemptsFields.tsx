@@ -1,6 +1,7 @@
 import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
-import { Amount, type EditProps, RangeField, Seconds } from "~/features/fields/fields";
+import { Amount, type EditProps, Seconds } from "~/features/fields/fields";
+import { Ranges } from "~/features/fields/Ranges";
 import { Choice } from "~/ui/fields/Choice";
 
 /** Single efforts and the rest between them. */
@@ -8,11 +9,15 @@ export function AttemptsFields({ dose, onChange }: EditProps<Extract<PlainDose, 
   const { rest, secondsEach } = dose;
   return (
     <View className="gap-2">
-      <RangeField
-        noun="attempts"
-        range={dose.attempts}
-        limits={{ step: 1, least: 1, most: 30 }}
-        onChange={(attempts) => onChange({ ...dose, attempts })}
+      <Ranges
+        of={[
+          {
+            noun: "attempts",
+            range: dose.attempts,
+            limits: { step: 1, least: 1, most: 30 },
+            onChange: (attempts) => onChange({ ...dose, attempts }),
+          },
+        ]}
       />
       <Seconds
         label="One attempt takes"

@@ -1,7 +1,8 @@
 import { MOST_MOVEMENTS, type Movement, type PlainDose } from "@tonodrome/core";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { Amount, Bouts, type EditProps, Seconds } from "~/features/fields/fields";
+import { Amount, type EditProps, Seconds } from "~/features/fields/fields";
+import { boutsOf, Ranges } from "~/features/fields/Ranges";
 import { Button } from "~/ui/Button";
 import { Field } from "~/ui/fields/Field";
 
@@ -31,12 +32,7 @@ export function CircuitFields({ dose, onChange }: EditProps<Extract<PlainDose, {
           onPress={() => put([...movements, { ...(movements.at(-1) as Movement), name: "Movement" }])}
         />
       ) : null}
-      <Bouts
-        noun="Rounds"
-        range={dose.rounds}
-        most={10}
-        onChange={(rounds) => onChange({ ...dose, rounds })}
-      />
+      <Ranges of={[boutsOf("rounds", dose.rounds, 10, (rounds) => onChange({ ...dose, rounds }))]} />
       <Seconds
         label="Between movements"
         value={dose.restSeconds}

@@ -1,16 +1,21 @@
 import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
-import { Amount, type EditProps, RangeField } from "~/features/fields/fields";
+import { Amount, type EditProps } from "~/features/fields/fields";
+import { Ranges } from "~/features/fields/Ranges";
 
 /** Phrases of counts to a beat. */
 export function CountsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "counts" }>>) {
   return (
     <View className="gap-2">
-      <RangeField
-        noun="phrases"
-        range={dose.phrases}
-        limits={{ step: 1, least: 1, most: 60 }}
-        onChange={(phrases) => onChange({ ...dose, phrases })}
+      <Ranges
+        of={[
+          {
+            noun: "phrases",
+            range: dose.phrases,
+            limits: { step: 1, least: 1, most: 60 },
+            onChange: (phrases) => onChange({ ...dose, phrases }),
+          },
+        ]}
       />
       <Amount
         label="Counts in a phrase"

@@ -1,6 +1,7 @@
 import { type DoseLevel, idealLevel, levelsOf, type PlainDose, WIDEST_WINDOW } from "@tonodrome/core";
 import { Text, View } from "react-native";
-import { Amount, type EditProps, Percent, RangeField, Seconds } from "~/features/fields/fields";
+import { Amount, type EditProps, Percent, Seconds } from "~/features/fields/fields";
+import { Ranges } from "~/features/fields/Ranges";
 import { Choice } from "~/ui/fields/Choice";
 
 type GateDose = Extract<PlainDose, { kind: "gate" }>;
@@ -40,11 +41,15 @@ export function GateFields({ dose, onChange }: EditProps<GateDose>) {
         value={rule.kind}
         onChange={(kind) => onChange(withRule(dose, kind))}
       />
-      <RangeField
-        noun="hits"
-        range={hits}
-        limits={{ step: 1, least: 1, most: window }}
-        onChange={(next) => onChange({ ...dose, hits: next })}
+      <Ranges
+        of={[
+          {
+            noun: "hits",
+            range: hits,
+            limits: { step: 1, least: 1, most: window },
+            onChange: (next) => onChange({ ...dose, hits: next }),
+          },
+        ]}
       />
       {rule.kind === "of" ? (
         <Amount

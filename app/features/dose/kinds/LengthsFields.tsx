@@ -1,23 +1,23 @@
 import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
-import { Amount, Bouts, type EditProps, RangeField, Seconds } from "~/features/fields/fields";
+import { Amount, type EditProps, Seconds } from "~/features/fields/fields";
+import { boutsOf, Ranges } from "~/features/fields/Ranges";
 import { Choice } from "~/ui/fields/Choice";
 
 /** Rounds of lengths, and how one comes back. */
 export function LengthsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "lengths" }>>) {
   return (
     <View className="gap-2">
-      <Bouts
-        noun="Rounds"
-        range={dose.rounds}
-        most={10}
-        onChange={(rounds) => onChange({ ...dose, rounds })}
-      />
-      <RangeField
-        noun="lengths"
-        range={dose.lengths}
-        limits={{ step: 1, least: 1, most: 40 }}
-        onChange={(lengths) => onChange({ ...dose, lengths })}
+      <Ranges
+        of={[
+          boutsOf("rounds", dose.rounds, 10, (rounds) => onChange({ ...dose, rounds })),
+          {
+            noun: "lengths",
+            range: dose.lengths,
+            limits: { step: 1, least: 1, most: 40 },
+            onChange: (lengths) => onChange({ ...dose, lengths }),
+          },
+        ]}
       />
       <Choice
         label="Coming back"

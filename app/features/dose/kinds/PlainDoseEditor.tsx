@@ -1,4 +1,4 @@
-import { firstDose, type PlainDose, plainDoseSchema, type Sides } from "@tonodrome/core";
+import { type PlainDose, plainDoseSchema, type Sides, withKind } from "@tonodrome/core";
 import type { ComponentType } from "react";
 import type { EditProps } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
@@ -61,14 +61,14 @@ export function PlainDoseEditor({ dose, onChange: changed }: EditProps<PlainDose
   );
 }
 
-/** The kinds a dose of one thing can be, beginning anew with another. */
+/** The kinds a dose of one thing can be; another keeps the length that there was. */
 export function PlainKindChoice({ dose, onChange }: EditProps<PlainDose>) {
   return (
     <Choice
       label="Dose"
       options={PLAIN_KINDS}
       value={dose.kind}
-      onChange={(kind) => (kind === dose.kind ? undefined : onChange(firstDose(kind)))}
+      onChange={(kind) => (kind === dose.kind ? undefined : onChange(withKind(dose, kind)))}
     />
   );
 }

@@ -1,6 +1,7 @@
 import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
-import { Bouts, type EditProps, Exactly, RangeField, Seconds } from "~/features/fields/fields";
+import { type EditProps, Exactly, Seconds } from "~/features/fields/fields";
+import { boutsOf, type RangeProps, Ranges } from "~/features/fields/Ranges";
 import { Choice } from "~/ui/fields/Choice";
 
 type Rest = "rest" | "slot" | "whole";
@@ -14,6 +15,13 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
   };
   const work = Math.ceil(reps.ideal * dose.secondsPerRep);
   const bouts = sets.ideal * (dose.sides === "both" ? 2 : 1) * (dose.partner?.mode === "alternating" ? 2 : 1);
+  const setsRange = boutsOf("sets", sets, 10, (next) => onChange({ ...dose, sets: next }));
+  const repsRange: RangeProps = {
+    noun: "reps",
+    range: reps,
+    limits: { step: 1, least: 1, most: Math.min(100, reps.floor + 40) },
+    onChange: (next) => onChange({ ...dose, reps: next }),
+  };
   const inFives = (seconds: number) => Math.ceil(seconds / 5) * 5;
   const restIn = (way: Rest) => {
     const { slotSeconds: _, slotFor: __, ...plain } = dose;
@@ -25,25 +33,22 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
   return (
     <View className="gap-2">
       {slotFor ? (
-        <Exactly label="Sets" range={sets} most={10} onChange={(next) => onChange({ ...dose, sets: next })} />
-      ) : (
-        <Bouts noun="Sets" range={sets} most={10} onChange={(next) => onChange({ ...dose, sets: next })} />
-      )}
+        <Exactly
+          label="How many sets"
+          range={sets}
+          most={10}
+          onChange={(next) => onChange({ ...dose, sets: next })}
+        />
+      ) : null}
       {slotSeconds ? (
         <Exactly
-          label="Reps"
+          label="How many reps"
           range={reps}
           most={100}
           onChange={(next) => onChange({ ...dose, reps: next })}
         />
-      ) : (
-        <RangeField
-          noun="reps"
-          range={reps}
-          limits={{ step: 1, least: 1, most: Math.min(100, reps.floor + 40) }}
-          onChange={(next) => onChange({ ...dose, reps: next })}
-        />
-      )}
+      ) : null}
+      {slotFor ? null : <Ranges of={slotSeconds ? [setsRange] : [setsRange, repsRange]} />}
       <Choice
         label="A rep"
         options={[

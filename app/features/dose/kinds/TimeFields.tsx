@@ -1,18 +1,23 @@
 import { formatLength, type PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
-import { Amount, type EditProps, RangeField, Seconds } from "~/features/fields/fields";
+import { Amount, type EditProps, Seconds } from "~/features/fields/fields";
+import { Ranges } from "~/features/fields/Ranges";
 
 /** A length of time. */
 export function TimeFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "time" }>>) {
   const { step, seconds } = dose;
   return (
     <View className="gap-2">
-      <RangeField
-        noun="time"
-        range={seconds}
-        limits={{ step, least: step, most: Math.min(1800, seconds.floor + step * 55) }}
-        show={formatLength}
-        onChange={(next) => onChange({ ...dose, seconds: next })}
+      <Ranges
+        of={[
+          {
+            noun: null,
+            range: seconds,
+            limits: { step, least: step, most: Math.min(1800, seconds.floor + step * 55) },
+            show: formatLength,
+            onChange: (next) => onChange({ ...dose, seconds: next }),
+          },
+        ]}
       />
       {dose.sides === "both" ? (
         <Seconds

@@ -151,7 +151,7 @@ export const gateKind = {
     const side = onceSeconds(seconds, dose.partner) / sideCount(dose.sides);
     return bySide(dose.sides, 0, (name) => [work(name, side)]);
   },
-  first: () => ({
+  first: (seconds = 240) => ({
     kind: "gate",
     rule: { kind: "total" },
     hits: firstRange(2, 4),
@@ -159,7 +159,8 @@ export const gateKind = {
     secondsEach: 10,
     restSeconds: 5,
     surePercent: 80,
-    capSeconds: 240,
+    // Never longer than it is to take, in half minutes.
+    capSeconds: Math.min(1800, Math.max(30, Math.ceil(seconds / 30) * 30)),
     sides: "one",
   }),
 } satisfies PlainKind<GateDose>;

@@ -14,8 +14,10 @@ export interface PlainKind<Dose> {
   main: keyof Dose;
   /** The dose taken apart into what is counted through while it is run. */
   bouts: (dose: Dose, level: TakenLevel) => Taken;
-  /** One to begin with, for a drill that is changed to this kind. */
-  first: () => Dose;
+  /** What the main range is done in whole bouts of, where it is: sets, rounds. */
+  outer?: keyof Dose;
+  /** One to begin with. @param seconds about what it is to take, where that is known */
+  first: (seconds?: number) => Dose;
 }
 
 /** A first range, which does not grow beyond its ideal by itself. */

@@ -81,6 +81,7 @@ export const lengthsKind = {
   levels: lengthsLevels,
   ideal: (dose) => idealInChain(dose.rounds, dose.lengths),
   main: "lengths",
+  outer: "rounds",
   bouts: (dose, level) => {
     const [rounds, lengths] = amountsOf(level);
     return numbered("Round", rounds, "one", dose.restSeconds, (words) =>

@@ -16,7 +16,7 @@ export function kindOf({ kind }: Pick<PlainDose, "kind">): PlainKind<PlainDose> 
   return PLAIN_KINDS[kind] as unknown as PlainKind<PlainDose>;
 }
 
-/** A first dose of a kind, for a drill that is changed from one kind to another. */
-export function firstDose(kind: PlainDose["kind"]): PlainDose {
-  return kindOf({ kind }).first();
+/** A first dose of a kind. @param seconds about what it is to take, where that is known */
+export function firstDose(kind: PlainDose["kind"], seconds?: number): PlainDose {
+  return kindOf({ kind }).first(seconds);
 }

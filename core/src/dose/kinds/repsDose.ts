@@ -184,6 +184,7 @@ export const repsKind = {
   levels: repsLevels,
   ideal: (dose, levels) => levels.findIndex((level) => isIdealReps(dose, level)),
   main: "reps",
+  outer: "sets",
   bouts: (dose, level) => repsBouts(dose, ...amountsOf(level)),
   first: () => ({
     kind: "reps",
