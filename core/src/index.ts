@@ -58,18 +58,20 @@ export { idleLine } from "./fit/idle";
 export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";
 export { lostLabels } from "./ladder/lostLabels";
 export { type Coverage, coldFinding, coverageOf } from "./plan/coverage";
-export { type DrillContent, drillContent } from "./plan/drillContent";
+export { type DrillContent, drillContent, shelfOrigin } from "./plan/drillContent";
 export { addDrill } from "./plan/edit/addDrill";
 export { changeItem, removeItems, replaceItem } from "./plan/edit/changeItems";
 export { circuitFault, groupIntoCircuit } from "./plan/edit/circuit";
 export { copyPlan } from "./plan/edit/copyPlan";
 export { duplicateItems } from "./plan/edit/duplicateItems";
+export { type Meeting, mergePlans, type Side } from "./plan/edit/mergePlans";
 export { moveItem, moveItems } from "./plan/edit/moveItems";
 export { canSplit, splitItem } from "./plan/edit/split";
 export type { Finding } from "./plan/finding";
 export { kitStateOf, withKitState } from "./plan/kit";
 export type { Limits } from "./plan/limits";
 export { withoutBrokenPairs } from "./plan/order";
+export { peopleFindings, peopleLine } from "./plan/people";
 export {
   emptyPlan,
   MOST_DRILLS,

@@ -10,6 +10,8 @@ export class ApiFailure extends Error {
     message: string,
     readonly path: string | null = null,
     readonly current: unknown = undefined,
+    /** With a conflict: who saved that. */
+    readonly by: string | null = null,
   ) {
     super(message);
   }
@@ -102,5 +104,5 @@ function failureOf(error: ApiError | undefined): ApiFailure {
       "internal",
       "The server answered in a way this application does not know. Nothing was lost.",
     );
-  return new ApiFailure(error.code, error.message, error.path, error.current);
+  return new ApiFailure(error.code, error.message, error.path, error.current, error.by ?? null);
 }

@@ -1,6 +1,6 @@
-import { hashKey } from "@tanstack/react-query";
-import type { PlanBody } from "@tonodrome/core";
-import { planBodySchema, withoutBrokenPairs } from "@tonodrome/core";
+import { hashKey, type QueryClient, useQueryClient } from "@tanstack/react-query";
+import type { Meeting, PlanBody, Side } from "@tonodrome/core";
+import { mergePlans, planBodySchema, withoutBrokenPairs } from "@tonodrome/core";
 import type { Plan, Start } from "@tonodrome/core/api";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
@@ -10,8 +10,9 @@ import { useSavePlan } from "~/data/resources/plans";
 import { type EditHistory, edited, noHistory, redone, undone } from "./editHistory";
 
 const draftSchema = z.object({
-  /** The version it was begun from. */
+  /** The version it was begun from, and what that was. */
   version: z.number(),
+  base: planBodySchema.optional(),
   body: planBodySchema,
 });
 
@@ -26,6 +27,38 @@ const RETRY = 8000;
 /** What this page sent last for each plan: a conflict with that is none, its answer was only lost. */
 const lastSent = new Map<string, string>();
 
+/** What was edited of a plan in this visit, and the versions that one's own edits became. */
+interface Remembered {
+  history: EditHistory<PlanBody>;
+  ours: Set<number>;
+}
+
+/** Most plans whose edits can still be taken back after one has left them. */
+const MOST_REMEMBERED = 12;
+
+/** By the client of whoever is signed in, so that nothing of another club is taken back. */
+const remembered = new WeakMap<QueryClient, Map<string, Remembered>>();
+
+function rememberedOf(client: QueryClient, plan: Plan): Remembered {
+  const all = remembered.get(client) ?? new Map<string, Remembered>();
+  remembered.set(client, all);
+  const before = all.get(plan.id);
+  all.delete(plan.id);
+  const now = before?.ours.has(plan.version) ? before : { history: noHistory, ours: new Set([plan.version]) };
+  all.set(plan.id, now);
+  const [oldest] = all.keys();
+  if (all.size > MOST_REMEMBERED && oldest !== undefined) all.delete(oldest);
+  return now;
+}
+
+/** A newer plan that a save ran into, where what both changed cannot both be. */
+export interface PlanConflict {
+  theirs: Plan;
+  /** Who saved it; null where that is not known. */
+  by: string | null;
+  meetings: readonly Meeting[];
+}
+
 /** How many warm-ups have edits that only this device knows. */
 export function unsavedDrafts(): number {
   return keptKeys(PREFIX).length;
@@ -37,8 +70,11 @@ export interface PlanDraft {
   dirty: boolean;
   /** True when the edits were found on this device from an earlier visit and nothing was done about them yet. */
   restored: boolean;
-  /** The newer plan that a save ran into; null when there is none. */
-  conflict: Plan | null;
+  /** The newer plan that a save ran into and that does not go together with this one; null when there is none. */
+  conflict: PlanConflict | null;
+  /** Whose changes were put together with one's own, until that is forgotten; an empty name where nobody knows. */
+  merged: string | null;
+  forgetMerged: () => void;
   saving: boolean;
   failure: string | null;
   edit: (change: (body: PlanBody) => PlanBody) => void;
@@ -46,9 +82,16 @@ export interface PlanDraft {
   redo: (() => void) | null;
   /** Saves at once. Resolves to whether it was saved. */
   save: () => Promise<boolean>;
+  /** Puts both together, one's own where they meet. */
   keepMine: () => Promise<boolean>;
-  takeTheirs: () => void;
+  /** Puts both together, theirs where they meet. */
+  takeTheirs: () => Promise<boolean>;
+  /** Gives up what was edited here. */
+  drop: () => void;
 }
+
+/** What is said where nobody knows what both began from. */
+const WHOLE: readonly Meeting[] = [{ what: "The warm-up as a whole", mine: "yours", theirs: "theirs" }];
 
 /**
  * A start's plan as it is being edited. Edits are kept on this device until the server has them, so that neither a
@@ -62,8 +105,17 @@ export function usePlanDraft(start: Start): PlanDraft {
   const key = `${PREFIX}${plan.id}`;
   const [draft, setDraft] = useState<Draft | null>(() => readKept(key, draftSchema));
   const [restored, setRestored] = useState(draft !== null);
-  const [history, setHistory] = useState<EditHistory<PlanBody>>(noHistory);
-  const [conflict, setConflict] = useState<Plan | null>(null);
+  const client = useQueryClient();
+  const mind = useRef<Remembered | null>(null);
+  mind.current ??= rememberedOf(client, plan);
+  const [history, setOwnHistory] = useState(mind.current.history);
+  const setHistory = useCallback((change: (history: EditHistory<PlanBody>) => EditHistory<PlanBody>) => {
+    const kept = mind.current as Remembered;
+    kept.history = change(kept.history);
+    setOwnHistory(kept.history);
+  }, []);
+  const [conflict, setConflict] = useState<PlanConflict | null>(null);
+  const [merged, setMerged] = useState<string | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const saver = useSavePlan(start.id);
   const body = draft?.body ?? plan.body;
@@ -84,9 +136,10 @@ export function usePlanDraft(start: Start): PlanDraft {
   const write = useCallback(
     (next: PlanBody) => {
       setRestored(false);
-      put({ version: newest.current?.version ?? plan.version, body: next });
+      const { version, base } = newest.current ?? { version: plan.version, base: plan.body };
+      put({ version, ...(base ? { base } : {}), body: next });
     },
-    [put, plan.version],
+    [put, plan.version, plan.body],
   );
 
   const edit = useCallback(
@@ -100,14 +153,14 @@ export function usePlanDraft(start: Start): PlanDraft {
       setHistory((h) => edited(h, now));
       write(next);
     },
-    [write, plan.body],
+    [write, setHistory, plan.body],
   );
 
   const step = (way: typeof undone<PlanBody>) => {
     const moved = way(history, body);
     if (!moved) return null;
     return () => {
-      setHistory(moved.history);
+      setHistory(() => moved.history);
       write(moved.now);
     };
   };
@@ -124,8 +177,9 @@ export function usePlanDraft(start: Start): PlanDraft {
       // What was edited meanwhile is next, against the version that has just come to be.
       const later = newest.current;
       setLanded(saved);
-      put(later && later.body !== sent ? { version: saved.version, body: later.body } : null);
-      ours.current.add(saved.version);
+      const isLater = later !== null && later.body !== sent;
+      put(isLater ? { version: saved.version, base: saved.body, body: later.body } : null);
+      mind.current?.ours.add(saved.version);
       setConflict(null);
       return true;
     } catch (error) {
@@ -133,7 +187,7 @@ export function usePlanDraft(start: Start): PlanDraft {
         const current = error.current as Plan;
         if (hashKey([current.body]) === lastSent.get(plan.id) && newest.current) {
           put({ ...newest.current, version: current.version });
-        } else setConflict(current);
+        } else meet(current, error.by);
       } else setFailure((error as Error).message);
       return false;
     } finally {
@@ -141,13 +195,40 @@ export function usePlanDraft(start: Start): PlanDraft {
     }
   }
 
+  /** Somebody else saved: what both changed is put together; where they met, somebody has to decide. */
+  function meet(theirs: Plan, by: string | null): void {
+    const { base, body: mine } = newest.current ?? { base: undefined, body };
+    const together = mergePlans(base ?? theirs.body, mine, theirs.body, "mine");
+    const { meetings } = base ? together : { meetings: WHOLE };
+    if (meetings.length > 0) setConflict({ theirs, by, meetings });
+    else {
+      settle(theirs, "mine");
+      setMerged(by ?? "");
+    }
+  }
+
+  /** The edits upon what somebody else saved, and what can be taken back likewise: theirs is nobody's here to take back. */
+  function settle(theirs: Plan, side: Side): void {
+    const { base, body: mine } = newest.current ?? { base: undefined, body };
+    const upon = (own: PlanBody) => {
+      if (base) return mergePlans(base, own, theirs.body, side).body;
+      return side === "mine" ? own : theirs.body;
+    };
+    const together = upon(mine);
+    const isTheirs = hashKey([together]) === hashKey([theirs.body]);
+    put(isTheirs ? null : { version: theirs.version, base: theirs.body, body: together });
+    setHistory(({ past, future }) => ({ past: past.map(upon), future: future.map(upon) }));
+    mind.current?.ours.add(theirs.version);
+    setConflict(null);
+  }
+
   // What others saved is no edit of one's own to take back.
-  const ours = useRef(new Set([plan.version]));
   useEffect(() => {
-    if (ours.current.has(plan.version) || newest.current) return;
-    ours.current.add(plan.version);
-    setHistory(noHistory);
-  }, [plan.version]);
+    const { ours } = mind.current as Remembered;
+    if (ours.has(plan.version) || newest.current) return;
+    ours.add(plan.version);
+    setHistory(() => noHistory);
+  }, [plan.version, setHistory]);
 
   const latestSend = useRef(send);
   latestSend.current = send;
@@ -174,6 +255,12 @@ export function usePlanDraft(start: Start): PlanDraft {
     [],
   );
 
+  async function decide(side: Side): Promise<boolean> {
+    if (!conflict) return false;
+    settle(conflict.theirs, side);
+    return newest.current ? send(conflict.theirs.version) : true;
+  }
+
   return {
     body,
     dirty: draft !== null,
@@ -185,10 +272,13 @@ export function usePlanDraft(start: Start): PlanDraft {
     undo: step(undone),
     redo: step(redone),
     save: () => (draft ? send(draft.version) : Promise.resolve(true)),
-    keepMine: () => send(conflict?.version ?? plan.version),
-    takeTheirs: () => {
+    merged,
+    forgetMerged: () => setMerged(null),
+    keepMine: () => decide("mine"),
+    takeTheirs: () => decide("theirs"),
+    drop: () => {
       put(null);
-      setHistory(noHistory);
+      setHistory(() => noHistory);
       setConflict(null);
     },
   };

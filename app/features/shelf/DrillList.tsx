@@ -18,6 +18,7 @@ import { Select } from "~/ui/fields/Select";
 import { Notice } from "~/ui/layout/Notice";
 import { toneClasses } from "~/ui/tone";
 import { Filters } from "./Filters";
+import { ReadDrill } from "./ReadDrill";
 
 type Order = "phase" | "recent" | "used";
 
@@ -180,27 +181,44 @@ const Row = memo(function Row({ drill, onAdd, onOpen, isAdded }: RowProps) {
       </View>
     </>
   );
+  const [reading, setReading] = useState(false);
   const line = "flex-1 flex-row items-center gap-3";
   return (
-    <View role="listitem" className="flex-row items-center gap-3 border-t border-line py-2">
-      {onOpen ? (
-        // The whole line for a finger; for keys and those who listen there is the button at its end.
-        <Pressable tabIndex={-1} className={line} onPress={() => onOpen(drill)}>
-          {content}
-        </Pressable>
-      ) : (
-        <View className={line}>{content}</View>
-      )}
-      {onAdd ? <Button label={`Add ${drill.name}`} icon="add" iconOnly onPress={() => onAdd(drill)} /> : null}
-      {onOpen ? (
-        <Button
-          label={`Open ${drill.name}`}
-          icon="onward"
-          iconOnly
-          look="plain"
-          onPress={() => onOpen(drill)}
-        />
-      ) : null}
+    <View role="listitem" className="border-t border-line py-2">
+      <View className="flex-row items-center gap-3">
+        {onAdd ? (
+          // What it is can be read before it is added.
+          <Pressable
+            role="button"
+            aria-expanded={reading}
+            aria-label={`Read ${drill.name}`}
+            className={line}
+            onPress={() => setReading(!reading)}
+          >
+            {content}
+          </Pressable>
+        ) : onOpen ? (
+          // The whole line for a finger; for keys and those who listen there is the button at its end.
+          <Pressable tabIndex={-1} className={line} onPress={() => onOpen(drill)}>
+            {content}
+          </Pressable>
+        ) : (
+          <View className={line}>{content}</View>
+        )}
+        {onAdd ? (
+          <Button label={`Add ${drill.name}`} icon="add" iconOnly onPress={() => onAdd(drill)} />
+        ) : null}
+        {onOpen ? (
+          <Button
+            label={`Open ${drill.name}`}
+            icon="onward"
+            iconOnly
+            look="plain"
+            onPress={() => onOpen(drill)}
+          />
+        ) : null}
+      </View>
+      {reading ? <ReadDrill drill={drill} /> : null}
     </View>
   );
 });

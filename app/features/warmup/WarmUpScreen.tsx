@@ -1,4 +1,4 @@
-import type { NamedCulprit, PlanBody } from "@tonodrome/core";
+import { type NamedCulprit, type PlanBody, peopleFindings } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { memo, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
@@ -71,8 +71,13 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
   });
   const redo = useStable(() => draft.redo?.());
   const saveDraft = useStable(() => void draft.save());
-  const keepMine = useStable(() => void draft.keepMine());
-  const takeTheirs = useStable(draft.takeTheirs);
+  const { items } = draft.body;
+  const { people } = start.setting;
+  const lonely = useMemo(() => peopleFindings(items, people), [items, people]);
+  const openLonely = useStable(() => lonely[0]?.itemId && model.select(lonely[0].itemId));
+  const openConflict = useStable(() => open("conflict"));
+  const forgetMerged = useStable(draft.forgetMerged);
+  const drop = useStable(draft.drop);
   const found = fit.state === "short" ? (fit.culprit ?? model.explanation?.culprit ?? null) : null;
   const culprit = useSame(found, found?.line);
 
@@ -87,6 +92,7 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
         <Climb
           body={draft.body}
           conflict={draft.conflict}
+          merged={draft.merged}
           unsaved={draft.failure}
           restored={draft.restored}
           fit={fit}
@@ -97,6 +103,8 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
           over={model.untilStart <= 0}
           coverage={model.coverage}
           sparing={model.sparing}
+          lonely={lonely}
+          onLonely={openLonely}
           news={model.news}
           chosen={model.chosen}
           onAdd={mayBuild ? openShelf : null}
@@ -105,8 +113,9 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
           onSpare={openSpare}
           onNews={model.forgetNews}
           onSave={saveDraft}
-          onKeepMine={keepMine}
-          onTakeTheirs={takeTheirs}
+          onDecide={openConflict}
+          onMerged={forgetMerged}
+          onDrop={drop}
           onSelect={model.select}
           onMove={mayBuild ? model.move : undefined}
         />

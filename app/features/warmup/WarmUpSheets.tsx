@@ -1,4 +1,5 @@
 import { lazy, Suspense } from "react";
+import { NO_SCALES, ScalesContext } from "~/features/dose/ladder/scales";
 import { KeepTemplate } from "~/features/fill/KeepTemplate";
 import { ShareWarmUp } from "~/features/share/ShareWarmUp";
 import { ShelfPicker } from "~/features/shelf/ShelfPicker";
@@ -9,6 +10,7 @@ import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Loading } from "~/ui/layout/Loading";
 import { Sheet } from "~/ui/layout/Sheet";
 import { GivenUp } from "./dock/GivenUp";
+import { ConflictSheet } from "./editing/ConflictSheet";
 import { SelectedDrill, SelectedMoves } from "./editing/DrillPane";
 import { EarlierVersions } from "./editing/EarlierVersions";
 import { PlanSettings } from "./editing/PlanSettings";
@@ -45,6 +47,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
         <Sheet
           title={selected.item.name}
           onClose={close}
+          onUndo={model.mayBuild ? draft.undo : undefined}
           foot={model.mayBuild ? <SelectedMoves model={model} /> : null}
         >
           <SelectedDrill model={model} />
@@ -52,11 +55,14 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       ) : null;
     case "shelf":
       return (
-        <Sheet title="Add from the shelf" onClose={close}>
-          <ShelfPicker
-            added={new Set(body.items.flatMap((i) => (i.drillId ? [i.drillId] : [])))}
-            onAdd={model.add}
-          />
+        <Sheet title="Add from the shelf" onClose={close} onUndo={draft.undo}>
+          <ScalesContext value={model.athlete?.profile.scales ?? NO_SCALES}>
+            <ShelfPicker
+              added={new Set(body.items.flatMap((i) => (i.drillId ? [i.drillId] : [])))}
+              onAdd={model.add}
+              onLadder={model.addLadder}
+            />
+          </ScalesContext>
         </Sheet>
       );
     case "given-up":
@@ -121,9 +127,21 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
           <Spare sparing={model.sparing} onReplace={model.replace} />
         </Sheet>
       );
+    case "conflict":
+      return draft.conflict ? (
+        <Sheet title="Two of you changed this warm-up" onClose={close}>
+          <ConflictSheet
+            conflict={draft.conflict}
+            onDecide={(side) => {
+              close();
+              void (side === "mine" ? draft.keepMine() : draft.takeTheirs());
+            }}
+          />
+        </Sheet>
+      ) : null;
     case "settings":
       return (
-        <Sheet title="Wait, steps and limits" onClose={close}>
+        <Sheet title="Wait, steps and limits" onClose={close} onUndo={draft.undo}>
           <PlanSettings body={body} onChange={(more) => edit((b) => ({ ...b, ...more }))} />
         </Sheet>
       );

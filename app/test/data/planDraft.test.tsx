@@ -210,18 +210,78 @@ it("has both versions in hand when someone else saved, and saves over theirs onl
   const theirs = { id: start.plan.id, version: 7, body: { ...emptyPlan(), stepPoints: 40 } };
   const conflict = {
     code: "version_conflict",
-    message: "Someone else saved.",
+    message: "Bo saved.",
     path: "version",
     current: theirs,
+    by: "Bo",
   };
   answer = (write) => (write.version === 7 ? saved(write) : { ok: false, data: conflict });
   const draft = draftOf();
   act(() => draft.current.edit(steps(25)));
   await act(() => draft.current.save());
-  expect(draft.current.conflict).toEqual(theirs);
+  expect(draft.current.conflict).toEqual({
+    theirs,
+    by: "Bo",
+    meetings: [{ what: "The largest step", mine: "25", theirs: "40" }],
+  });
   expect(draft.current.body.stepPoints).toBe(25);
 
   await act(() => draft.current.keepMine());
   expect(sent.at(-1)).toMatchObject({ version: 7, body: { stepPoints: 25 } });
   expect(draft.current).toMatchObject({ conflict: null, dirty: false });
+});
+
+it("puts both together when someone else saved something else, and takes back only one's own", async () => {
+  const theirs = {
+    id: start.plan.id,
+    version: 7,
+    body: { ...emptyPlan(), wait: { leastSeconds: 60, longestSeconds: 600 } },
+  };
+  const current = { code: "version_conflict", message: "Saved.", path: "version", current: theirs };
+  answer = (write) => (write.version === 7 ? saved(write) : { ok: false, data: current });
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  await act(() => draft.current.save());
+  expect(draft.current).toMatchObject({ conflict: null, merged: "", dirty: true });
+  expect(draft.current.body).toMatchObject({ stepPoints: 25, wait: theirs.body.wait });
+  await act(() => draft.current.save());
+  expect(sent.at(-1)).toMatchObject({ version: 7, body: { stepPoints: 25, wait: theirs.body.wait } });
+  act(() => draft.current.undo?.());
+  expect(draft.current.body).toMatchObject({ stepPoints: 20, wait: theirs.body.wait });
+  act(() => draft.current.forgetMerged());
+  expect(draft.current.merged).toBeNull();
+});
+
+it("takes theirs where told so, and sends nothing then", async () => {
+  const theirs = { id: start.plan.id, version: 7, body: { ...emptyPlan(), stepPoints: 40 } };
+  answer = () => ({
+    ok: false,
+    data: { code: "version_conflict", message: "Saved.", path: "version", current: theirs },
+  });
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  await act(() => draft.current.save());
+  await act(() => draft.current.takeTheirs());
+  expect(sent).toHaveLength(1);
+  expect(draft.current).toMatchObject({ conflict: null, dirty: false });
+});
+
+it("what was done can be taken back after one has left and come back, as long as nobody else saved", async () => {
+  answer = saved;
+  const client = new QueryClient();
+  client.setQueryData(["start", start.id], start);
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={client}>{children}</QueryClientProvider>
+  );
+  const visit = (version: number) =>
+    renderHook(() => usePlanDraft({ ...start, plan: { ...start.plan, version } }), { wrapper });
+  const first = visit(3);
+  act(() => first.result.current.edit(steps(25)));
+  await act(() => first.result.current.save());
+  first.unmount();
+  const second = visit(4);
+  act(() => second.result.current.undo?.());
+  expect(second.result.current.body.stepPoints).toBe(20);
+  second.unmount();
+  expect(visit(9).result.current.undo).toBeNull();
 });

@@ -1,17 +1,21 @@
 import type { ReactNode } from "react";
 import { Modal, ScrollView, Text, View } from "react-native";
 import { Button } from "~/ui/Button";
+import { useBackCloses } from "~/ui/hooks/useBackCloses";
 
 export interface SheetProps {
   title: string;
   onClose: () => void;
+  /** Takes back the last of what was done in it; null when there is nothing, left out where there is no such thing. */
+  onUndo?: (() => void) | null | undefined;
   children: ReactNode;
   /** What stays in reach of the thumb while the rest scrolls. */
   foot?: ReactNode;
 }
 
 /** A sheet over the screen, one deep. Escape and the browser's back-out close it. */
-export function Sheet({ title, onClose, children, foot }: SheetProps) {
+export function Sheet({ title, onClose, onUndo, children, foot }: SheetProps) {
+  useBackCloses(onClose);
   return (
     <Modal transparent visible onRequestClose={onClose} aria-label={title}>
       <View className="flex-1 items-center justify-end" style={{ backgroundColor: "rgba(20, 10, 18, 0.55)" }}>
@@ -25,6 +29,16 @@ export function Sheet({ title, onClose, children, foot }: SheetProps) {
             >
               {title}
             </Text>
+            {onUndo !== undefined ? (
+              <Button
+                label="Undo"
+                icon="undo"
+                iconOnly
+                look="plain"
+                disabled={onUndo === null}
+                onPress={() => onUndo?.()}
+              />
+            ) : null}
             <Button label="Close" icon="close" iconOnly look="plain" onPress={onClose} />
           </View>
           <ScrollView tabIndex={0} contentContainerClassName="gap-4 p-4">

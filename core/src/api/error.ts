@@ -35,6 +35,8 @@ export const apiErrorSchema = z.strictObject({
     .optional(),
   /** With `version_conflict`: the resource as it now stands. */
   current: z.unknown().optional(),
+  /** With `version_conflict`: who saved that, where it is known. */
+  by: z.string().optional(),
 });
 
 export type ApiError = z.infer<typeof apiErrorSchema>;

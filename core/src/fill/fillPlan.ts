@@ -1,4 +1,4 @@
-import { drillContent } from "../plan/drillContent";
+import { drillContent, shelfOrigin } from "../plan/drillContent";
 import { emptyPlan, MOST_DRILLS, type PlanBody, type PlanItem } from "../plan/plan";
 import { approachName } from "../words/approachId";
 import { cutText } from "../words/cutText";
@@ -87,7 +87,7 @@ function itemOf({ choice, priority, why }: Chosen, approach: Approach, makeId: (
   const content = drillContent(choice.drill);
   return {
     id: makeId(),
-    drillId: choice.drill.id,
+    ...shelfOrigin(choice.drill),
     ...content,
     priority,
     dose: rested(content.dose, choice.to, approach),

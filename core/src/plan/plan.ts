@@ -34,6 +34,8 @@ export const planItemSchema = z.strictObject({
   id: z.uuid({ error: "Each drill in a plan needs an id of its own (a UUID)." }),
   /** The shelf's drill it was copied from. */
   drillId: z.uuid().nullable(),
+  /** The version of it that was copied: the shelf's is newer when it has a later one. */
+  drillVersion: z.number().int().min(1).max(2_147_483_647).optional(),
   priority: prioritySchema,
   ...drillShape,
   /** Why it was chosen, when it was not the coach who chose it. */

@@ -10,6 +10,7 @@ import {
   runPlanOf,
   runSummary,
   type Setting,
+  shelfOrigin,
   usualSetting,
 } from "@tonodrome/core";
 import { demoProfiles } from "./athletes";
@@ -95,7 +96,7 @@ function planBody(start: DemoStart, shelf: Prepared["drills"]): PlanBody {
     const drill = shelf.find((d) => d.name === name);
     if (!drill) throw new Error(`The demo names a drill that is not on its shelf: ${name}`);
     const { id, ...content } = drill;
-    return { id: randomUUID(), drillId: id, ...drillContent(content) };
+    return { id: randomUUID(), ...shelfOrigin({ id, version: 1 }), ...drillContent(content) };
   });
   return { ...emptyPlan(), items, wait: start.wait };
 }

@@ -5,7 +5,7 @@ export class Refusal extends Error {
   constructor(
     readonly code: ErrorCode,
     message: string,
-    readonly more: Partial<Pick<ApiError, "path" | "problems" | "current">> = {},
+    readonly more: Partial<Pick<ApiError, "path" | "problems" | "current" | "by">> = {},
     /** After how many seconds asking again makes sense. */
     readonly retryAfter?: number,
   ) {
@@ -18,12 +18,12 @@ export function notFound(what: string): Refusal {
   return new Refusal("not_found", `There is no such ${what}. It may have been deleted.`);
 }
 
-/** Someone saved in between. */
-export function versionConflict(what: string, current: { version: number }): Refusal {
+/** Someone saved in between. @param by their name, where it is known */
+export function versionConflict(what: string, current: { version: number }, by?: string): Refusal {
   return new Refusal(
     "version_conflict",
-    `Someone else saved this ${what} in the meantime (it is now version ${current.version}). Nothing was overwritten.`,
-    { path: "version", current },
+    `${by ?? "Someone else"} saved this ${what} in the meantime (it is now version ${current.version}). Nothing was overwritten.`,
+    { path: "version", current, ...(by ? { by } : {}) },
   );
 }
 

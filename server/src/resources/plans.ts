@@ -7,7 +7,7 @@ import {
   planSchema,
   planWriteSchema,
 } from "@tonodrome/core/api";
-import { Op, type Transaction } from "sequelize";
+import { Op, QueryTypes, type Transaction } from "sequelize";
 import { placeOf, sessionOf } from "../access/access";
 import { audit } from "../access/audit";
 import type { Along } from "../access/session/session";
@@ -69,6 +69,7 @@ export const plans: Resource = (context) => (app, _options, done) => {
             await audit(context, transaction, request, "plan.save", { clubId, id, detail });
             return toPlan(row);
           },
+          whoWrote: () => lastSaver(clubId, id, transaction),
           keepRefused: async () => {
             const kept = await models.PlanEdit.findAll({
               where: { clubId, planId: id, version, outcome: "refused" },
@@ -90,6 +91,22 @@ export const plans: Resource = (context) => (app, _options, done) => {
   /** Whether a plan's start was not deleted. */
   async function isStanding(clubId: string, id: string, transaction?: Transaction): Promise<boolean> {
     return (await models.Start.count({ where: { clubId, id }, transaction })) > 0;
+  }
+
+  /** The name of whoever saved a plan last; unknown where they are no member any more. */
+  async function lastSaver(
+    clubId: string,
+    id: string,
+    transaction: Transaction,
+  ): Promise<string | undefined> {
+    const [found] = await sequelize.query<{ name: string }>(
+      `SELECT u.name FROM audit_entries a
+      JOIN members m ON m.club_id = a.club_id AND m.user_id = a.user_id
+      JOIN users u ON u.id = a.user_id
+      WHERE a.club_id = $1 AND a.subject_id = $2 AND a.action = 'plan.save' ORDER BY a.id DESC LIMIT 1`,
+      { bind: [clubId, id], type: QueryTypes.SELECT, transaction },
+    );
+    return found?.name;
   }
 
   /** Of edits beyond the most that are kept the oldest go; what stands is never among them. */

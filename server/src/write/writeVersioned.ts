@@ -16,6 +16,8 @@ export interface VersionedWrite<Row extends { version: number }, Answer extends 
   change: (row: Row, version: number, before: Answer) => Promise<Answer>;
   /** What is kept of an edit that comes too late. */
   keepRefused?: (row: Row) => Promise<unknown>;
+  /** Who wrote what stands, where that is known. */
+  whoWrote?: (row: Row) => Promise<string | undefined>;
 }
 
 /**
@@ -26,7 +28,7 @@ export interface VersionedWrite<Row extends { version: number }, Answer extends 
  */
 export async function writeVersioned<Row extends { version: number }, Answer extends { version: number }>(
   transaction: Transaction,
-  { what, against, find, answer, isSame, change, keepRefused }: VersionedWrite<Row, Answer>,
+  { what, against, find, answer, isSame, change, keepRefused, whoWrote }: VersionedWrite<Row, Answer>,
 ): Promise<Answer | Refusal> {
   const row = await find({ transaction, lock: true });
   if (!row) throw notFound(what);
@@ -34,5 +36,5 @@ export async function writeVersioned<Row extends { version: number }, Answer ext
   if (row.version === against) return change(row, against + 1, before);
   if (row.version === against + 1 && isSame(row, before)) return before;
   await keepRefused?.(row);
-  return versionConflict(what, before);
+  return versionConflict(what, before, await whoWrote?.(row));
 }

@@ -39,7 +39,8 @@ const SHAPES = ladderShapeSchema.options.map((value) => ({ value, label: LADDER_
 const STAGED: readonly LadderShape[] = ["targets", "distances", "realism"];
 
 interface GeneratorProps {
-  onUse: (dose: LadderDose) => void;
+  /** @param name what its shape is called */
+  onUse: (dose: LadderDose, name: string) => void;
   onCancel: () => void;
 }
 
@@ -82,7 +83,7 @@ export default function Generator({ onUse, onCancel }: GeneratorProps) {
           look="full"
           className="flex-1"
           disabled={!answer.ok}
-          onPress={() => (answer.ok ? onUse(answer.dose) : undefined)}
+          onPress={() => (answer.ok ? onUse(answer.dose, LADDER_SHAPES[wish.shape].name) : undefined)}
         />
         <Button label="Back" onPress={onCancel} />
       </View>

@@ -1,7 +1,8 @@
-import type { PlanBody, Replacement } from "@tonodrome/core";
-import type { Plan, ShelfDrill } from "@tonodrome/core/api";
+import { type Finding, type PlanBody, peopleLine, type Replacement } from "@tonodrome/core";
+import type { ShelfDrill } from "@tonodrome/core/api";
 import { memo } from "react";
 import { View } from "react-native";
+import type { PlanConflict } from "~/data/plan/planDraft";
 import { FillNews } from "~/features/fill/FillNews";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
@@ -9,7 +10,9 @@ import { Notice } from "~/ui/layout/Notice";
 export interface PlanNoticesProps {
   body: PlanBody;
   /** The newer plan that a save ran into; null when there is none. */
-  conflict: Plan | null;
+  conflict: PlanConflict | null;
+  /** Whose changes were put together with one's own; null when nobody's were. */
+  merged: string | null;
   /** Why the plan could not be saved. */
   unsaved: string | null;
   /** Whether edits from an earlier visit are here and nothing was done about them yet. */
@@ -21,33 +24,41 @@ export interface PlanNoticesProps {
   /** What the last fill had to say. */
   news: readonly string[] | null;
   sparing: readonly Replacement<ShelfDrill>[];
+  /** Drills for which somebody is missing. */
+  lonely: readonly Finding[];
+  onLonely: () => void;
   /** Null for somebody who may not. */
   onAdd: (() => void) | null;
   onFill: () => void;
   onSpare: () => void;
   onNews: () => void;
   onSave: () => void;
-  onKeepMine: () => void;
-  onTakeTheirs: () => void;
+  onDecide: () => void;
+  onMerged: () => void;
+  onDrop: () => void;
 }
 
 /** Whatever there is to know about the plan as a whole, above the stair. */
 export const PlanNotices = memo(function PlanNotices({
   body,
   conflict,
+  merged,
   unsaved,
   restored,
   failure,
   over,
   news,
   sparing,
+  lonely,
+  onLonely,
   onAdd,
   onFill,
   onSpare,
   onNews,
   onSave,
-  onKeepMine,
-  onTakeTheirs,
+  onDecide,
+  onMerged,
+  onDrop,
 }: PlanNoticesProps) {
   const empty = body.items.length === 0;
   return (
@@ -55,11 +66,14 @@ export const PlanNotices = memo(function PlanNotices({
       {conflict ? (
         <Notice
           warn
-          text={`Someone else saved this warm-up while you were changing it: theirs is version ${conflict.version} with ${conflict.body.items.length} drills, yours has ${body.items.length}. Nothing is lost: whichever you take, the other stays under More, Earlier versions.`}
-          actions={[
-            { label: "Keep mine", onPress: onKeepMine },
-            { label: "Take theirs", onPress: onTakeTheirs },
-          ]}
+          text={`${conflict.by ?? "Someone else"} saved this warm-up while you were changing it, and you both changed the same. Yours is kept here until you decide.`}
+          actions={[{ label: "See both", onPress: onDecide }]}
+        />
+      ) : null}
+      {merged !== null ? (
+        <Notice
+          text={`${merged || "Someone else"} saved this warm-up meanwhile. Their changes and yours are both in it.`}
+          actions={[{ label: "Good", onPress: onMerged }]}
         />
       ) : null}
       {unsaved ? <Notice warn text={unsaved} actions={[{ label: "Try again", onPress: onSave }]} /> : null}
@@ -69,7 +83,7 @@ export const PlanNotices = memo(function PlanNotices({
           text="Changes from earlier that were not saved are here again."
           actions={[
             { label: "Save them", onPress: onSave },
-            { label: "Drop them", onPress: onTakeTheirs },
+            { label: "Drop them", onPress: onDrop },
           ]}
         />
       ) : null}
@@ -79,6 +93,13 @@ export const PlanNotices = memo(function PlanNotices({
           warn
           text={sparingWords(sparing)}
           actions={[{ label: "See alternatives", onPress: onSpare }]}
+        />
+      ) : null}
+      {lonely.length > 0 ? (
+        <Notice
+          warn
+          text={peopleLine(body.items, lonely)}
+          actions={[{ label: "Open the first", onPress: onLonely }]}
         />
       ) : null}
       {over ? <Notice text="This start has passed." /> : null}

@@ -1,5 +1,4 @@
 import {
-  type DrillContent,
   type Finding,
   nameSchema,
   noteSchema,
@@ -9,7 +8,6 @@ import {
   PRIORITIES,
   phaseName,
   topOf,
-  wordKey,
 } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
@@ -21,14 +19,17 @@ import { TextEdit } from "~/ui/fields/TextEdit";
 import { Notice } from "~/ui/layout/Notice";
 import { Alternatives } from "./Alternatives";
 import { DrillRules } from "./DrillRules";
+import { PlaceField } from "./PlaceField";
 
 interface DrillEditorProps {
   placement: Placement;
   steep: Finding | null;
   /** Why it was given up, when it was. */
   reason: string | null;
-  /** What the shelf has of it by now, where that is something else. */
-  onShelf: DrillContent | null;
+  /** That somebody it needs is not there. */
+  alone: Finding | null;
+  /** What the shelf has of it since it was copied, where that is something else. */
+  onShelf: Partial<PlanItem> | null;
   drills: readonly ShelfDrill[];
   /** All drills of the plan. */
   others: readonly PlanItem[];
@@ -49,6 +50,7 @@ export function DrillEditor({
   placement,
   steep,
   reason,
+  alone,
   onShelf,
   drills,
   others,
@@ -62,9 +64,19 @@ export function DrillEditor({
     <View className="gap-4">
       {steep ? <Notice warn text={steep.words} /> : null}
       {reason ? <Notice text={reason} /> : null}
+      {alone ? (
+        <Notice
+          warn
+          text={alone.words}
+          actions={alone.mends.map(({ words, change }) => ({
+            label: words,
+            onPress: () => onChange(change),
+          }))}
+        />
+      ) : null}
       {onShelf ? (
         <Notice
-          text="On the shelf this drill reads otherwise by now. Here it stays as it is."
+          text="This drill was changed on the shelf since it was put in here. Here it stays as it is."
           actions={[{ label: "Take the shelf's", onPress: () => onChange(onShelf) }]}
         />
       ) : null}
@@ -109,20 +121,10 @@ export function DrillEditor({
         onChange={(name) => onChange({ name })}
       />
       <DrillRules item={item} others={others} onChange={onChange} />
-      {places.length > 0 ? (
-        <Choice
-          named
-          label="Where"
-          options={[{ value: "", label: "Anywhere" }, ...places.map((value) => ({ value, label: value }))]}
-          value={places.find((p) => wordKey(p) === wordKey(item.place)) ?? ""}
-          onChange={(place) => onChange({ place })}
-        />
-      ) : null}
-      <TextEdit
+      <PlaceField
         key={`place-${item.id}`}
-        label="Place"
-        value={item.place}
-        check={noteSchema}
+        place={item.place}
+        known={places}
         onChange={(place) => onChange({ place })}
       />
       <View className="gap-1">

@@ -4,11 +4,12 @@ import {
   type DrillContent,
   drillContent,
   type PlanItem,
-  type Scale,
+  peopleFindings,
+  shelfOrigin,
   stepFindings,
 } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
-import { ScalesContext } from "~/features/dose/ladder/scales";
+import { NO_SCALES, ScalesContext } from "~/features/dose/ladder/scales";
 import { DrillFacts } from "~/features/stair/DrillFacts";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { DrillEditor } from "./DrillEditor";
@@ -24,15 +25,13 @@ export function DrillPane({ model }: { model: WarmUpModel }) {
   );
 }
 
-const NO_SCALES: readonly Scale[] = [];
-
 /** The editor of the selected drill. */
 export function SelectedDrill({ model }: { model: WarmUpModel }) {
   const { selected, draft, explanation } = model;
   if (!selected) return null;
   const { id } = selected.item;
   const reason = explanation?.given.find((g) => g.itemId === id)?.reason ?? null;
-  const onShelf = shelfVersion(selected.item, model.drills);
+  const onShelf = newerOnShelf(selected.item, model.drills);
   if (!model.mayBuild) return <DrillFacts placement={selected} reason={reason} />;
   return (
     <ScalesContext value={model.athlete?.profile.scales ?? NO_SCALES}>
@@ -41,6 +40,9 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
         placement={selected}
         steep={stepFindings(draft.body.items, draft.body.stepPoints).find((f) => f.itemId === id) ?? null}
         reason={reason}
+        alone={
+          peopleFindings(draft.body.items, model.start.setting.people).find((f) => f.itemId === id) ?? null
+        }
         onShelf={onShelf}
         drills={model.drills}
         others={draft.body.items}
@@ -52,12 +54,16 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
   );
 }
 
-/** What the shelf has of a drill of the plan by now; null where that is the same, or nothing. */
-function shelfVersion(item: PlanItem, drills: readonly ShelfDrill[]): DrillContent | null {
+/**
+ * What the shelf has of a drill of the plan since it was copied; null where it has nothing newer, or the same. What was
+ * changed here, in the plan, is nobody's news.
+ */
+function newerOnShelf(item: PlanItem, drills: readonly ShelfDrill[]): Partial<PlanItem> | null {
   const found = drills.find((d) => d.id === item.drillId);
-  if (!found) return null;
+  if (!found || found.version <= (item.drillVersion ?? Infinity)) return null;
   const theirs = drillContent(found);
-  return hashKey([comparable(drillContent(item))]) === hashKey([comparable(theirs)]) ? null : theirs;
+  if (hashKey([comparable(drillContent(item))]) === hashKey([comparable(theirs)])) return null;
+  return { ...theirs, ...shelfOrigin(found) };
 }
 
 /** Without the ids of rungs, which say nothing about the drill. */

@@ -4,6 +4,7 @@ import {
   changeItem,
   duplicateItems,
   groupIntoCircuit,
+  type LadderDose,
   moveItem,
   moveItems,
   nudgeDose,
@@ -13,6 +14,7 @@ import {
   removeItems,
   replaceItem,
   splitItem,
+  topOf,
 } from "@tonodrome/core";
 import type { Drill, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
@@ -37,6 +39,8 @@ export interface PlanEdits {
   /** More or less of the selected drill. */
   dose: (steps: 1 | -1) => void;
   add: (drill: Drill) => void;
+  /** Adds a ladder that was made for this plan, and opens it. */
+  addLadder: (dose: LadderDose, name: string) => void;
   remove: () => void;
   /** Puts another drill of the shelf in the place of the selected one. */
   swap: (drill: ShelfDrill) => void;
@@ -72,7 +76,7 @@ function sparedWords(list: readonly Replacement<ShelfDrill>[]): string[] {
 /** @param close closes whatever sheet is open */
 export function usePlanEdits(
   { body, edit }: Pick<PlanDraft, "body" | "edit">,
-  { selectedId, index, chosen, put, clear }: ReturnType<typeof useSelection>,
+  { selectedId, index, chosen, put, clear, select: open }: ReturnType<typeof useSelection>,
   mayBuild: boolean,
   close: () => void,
 ): PlanEdits {
@@ -89,6 +93,12 @@ export function usePlanEdits(
       if (item && mayBuild) change({ dose: nudgeDose(item.dose, steps) });
     }),
     add: useStable((drill: Drill) => edit((b) => addDrill(b, drill, uuid).body)),
+    addLadder: useStable((dose: LadderDose, name: string) => {
+      const content = { phase: "technical", priority: "essential", focus: "", place: "" } as const;
+      const { body: next, id } = addDrill(body, { ...content, name, dose, intensity: topOf(dose) }, uuid);
+      edit(() => next);
+      open(id);
+    }),
     changeDrill: useStable((itemId: string, more: Partial<PlanItem>) =>
       edit((b) => changeItem(b, itemId, more)),
     ),

@@ -1,7 +1,7 @@
 import type { Placement } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { useMay } from "~/data/account/account";
 import { type PlanDraft, usePlanDraft } from "~/data/plan/planDraft";
 import { useOpenRun } from "~/data/runs/hooks";
@@ -29,6 +29,7 @@ export type OpenSheet =
   | "day"
   | "coverage"
   | "spare"
+  | "conflict"
   | null;
 
 /** Everything the warm-up's screen draws, and everything that can be done there. */
@@ -60,7 +61,11 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
   const draft = usePlanDraft(start);
   const openRun = useOpenRun(start);
   const [sheet, open] = useState<OpenSheet>(first);
-  const { body } = draft;
+  const { body, conflict } = draft;
+  // In front of whatever is open: until it is decided nothing more is saved.
+  useEffect(() => {
+    if (conflict) open("conflict");
+  }, [conflict]);
   const selection = useSelection(body.items, () => open(wide ? null : "drill"));
   const close = useStable(() => open(null));
   const edits = usePlanEdits(draft, selection, mayBuild, close);

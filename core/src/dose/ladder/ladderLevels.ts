@@ -98,17 +98,25 @@ function levelOf(rungs: readonly { rung: Rung; levels: DoseLevel[] }[], climb: C
     };
   });
   const levels = climbed.map((c) => c.level);
-  const volume = volumeOf(levels);
+  const held = heldIn(levels);
   const first = climbed[0]?.of.intensity ?? 0;
   const top = Math.max(...climbed.map((c) => c.of.intensity));
+  const sums = held.filter((h) => h.amount > 0).map(countWords);
+  const all = new Set(rungs.flatMap((r) => r.levels.map((level) => unitOf(level.volume))));
   return {
     seconds: climbed.reduce((sum, { of }) => sum + of.seconds + of.restSeconds, 0),
     workSeconds: levels.reduce((sum, level) => sum + level.workSeconds, 0),
-    volume,
+    volume: volumeOf(levels),
     actions: levels.reduce((sum, level) => sum + level.actions, 0),
     ...(levels.some((level) => level.uncounted) ? { uncounted: true as const } : {}),
-    words: `${climb.length} ${climb.length === 1 ? "rung" : "rungs"}, ${first} → ${top} %, ${volumeWords(volume)}`,
-    counts: [{ noun: ["rung", "rungs"], amount: climb.length }, volumeCount(volume)],
+    words: [`${climb.length} ${climb.length === 1 ? "rung" : "rungs"}`, `${first} → ${top} %`, ...sums].join(
+      ", ",
+    ),
+    // The same things at every level of it, so that two levels can be told apart thing by thing.
+    counts: [
+      { noun: ["rung", "rungs"], amount: climb.length },
+      ...held.filter((h) => all.has(h.unit)).map(({ noun, amount }) => ({ noun, amount })),
+    ],
     rungs: climbed.map((c) => c.of),
   };
 }
@@ -126,10 +134,31 @@ function volumeOf(levels: readonly DoseLevel[]): Volume {
     : { unit: "seconds", amount: levels.reduce((sum, { workSeconds }) => sum + workSeconds, 0) };
 }
 
-function volumeWords({ unit, amount }: Volume): string {
-  return unit === "seconds" ? formatLength(amount) : `${amount} ${amount === 1 ? "rep" : "reps"}`;
+/** What the rungs of a ladder are counted in. */
+type Unit = "reps" | "tries" | "metres" | "counts" | "seconds";
+
+/** In the order in which they are said. */
+const UNITS: readonly { unit: Unit; noun: LevelCount["noun"] }[] = [
+  { unit: "reps", noun: ["rep", "reps"] },
+  { unit: "tries", noun: ["try", "tries"] },
+  { unit: "metres", noun: ["m", "m"] },
+  { unit: "counts", noun: ["count", "counts"] },
+  { unit: "seconds", noun: null },
+];
+
+const unitOf = ({ unit }: Volume): Unit => (unit === "attempts" ? "reps" : unit);
+
+/** Everything that rungs hold, each in what it is counted in: nothing of a ladder goes unsaid because another rung is counted otherwise. */
+function heldIn(levels: readonly DoseLevel[]): (LevelCount & { unit: Unit })[] {
+  return UNITS.map(({ unit, noun }) => ({
+    unit,
+    noun,
+    amount: levels
+      .filter(({ volume }) => unitOf(volume) === unit)
+      .reduce((sum, { volume }) => sum + volume.amount, 0),
+  }));
 }
 
-function volumeCount({ unit, amount }: Volume): LevelCount {
-  return { noun: unit === "seconds" ? null : ["rep", "reps"], amount };
+function countWords({ noun, amount }: LevelCount): string {
+  return noun ? `${amount} ${noun[amount === 1 ? 0 : 1]}` : formatLength(amount);
 }

@@ -1,6 +1,6 @@
 import type { MakeId } from "../../words/makeId";
 import { PHASES, type Phase } from "../../words/phase";
-import { type DrillContent, drillContent } from "../drillContent";
+import { drillContent, type ShelfContent, shelfOrigin } from "../drillContent";
 import type { PlanBody, PlanItem } from "../plan";
 import { withOwnIds } from "./ownIds";
 
@@ -11,10 +11,10 @@ import { withOwnIds } from "./ownIds";
  */
 export function addDrill(
   body: PlanBody,
-  drill: DrillContent & { id: string },
+  drill: ShelfContent,
   makeId: MakeId,
 ): { body: PlanBody; id: string } {
-  const copy: PlanItem = { id: makeId(), drillId: drill.id, ...drillContent(drill) };
+  const copy: PlanItem = { id: makeId(), ...shelfOrigin(drill), ...drillContent(drill) };
   // The same ladder twice in a plan is run rung by rung all the same: no two rungs may be taken for one.
   const taken = new Set(body.items.flatMap(rungIds));
   const item = rungIds(copy).some((id) => taken.has(id)) ? withOwnIds(copy, makeId) : copy;

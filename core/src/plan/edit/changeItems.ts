@@ -1,6 +1,6 @@
 import { cutText } from "../../words/cutText";
 import { LONGEST_NOTE } from "../../words/text";
-import { type DrillContent, drillContent } from "../drillContent";
+import { drillContent, type ShelfContent, shelfOrigin } from "../drillContent";
 import type { PlanBody, PlanItem } from "../plan";
 
 /** Changes one drill of the plan. */
@@ -14,13 +14,13 @@ export function removeItems(body: PlanBody, ids: readonly string[]): PlanBody {
 }
 
 /** Puts a drill of the shelf in the place of another, as important as that was. */
-export function replaceItem(body: PlanBody, id: string, drill: DrillContent & { id: string }): PlanBody {
+export function replaceItem(body: PlanBody, id: string, drill: ShelfContent): PlanBody {
   const old = body.items.find((i) => i.id === id);
   if (!old) return body;
   const { priority } = old;
   const item = {
     id,
-    drillId: drill.id,
+    ...shelfOrigin(drill),
     ...drillContent(drill),
     priority,
     // Not what for: what is said of health stays with the athlete.

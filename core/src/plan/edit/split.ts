@@ -17,7 +17,7 @@ export function canSplit({ dose }: PlanItem): boolean {
 }
 
 function piecesOf(item: PlanItem, makeId: MakeId): PlanItem[] {
-  const { dose, why: _, ...rest } = item;
+  const { dose, why: _, drillVersion: __, ...rest } = item;
   if (dose.kind === "ladder") {
     return dose.rungs.map((rung) => ({
       ...rest,
