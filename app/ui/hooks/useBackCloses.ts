@@ -15,15 +15,17 @@ const guardOf = (state: unknown): number | null =>
 function listen(): void {
   if (listens) return;
   listens = true;
-  // Where one is is also changed by the router.
+  // Where one is is also changed by the router; what it writes into the entry of the page one is on changes nothing.
   for (const method of ["pushState", "replaceState"] as const) {
     const change = history[method].bind(history);
     history[method] = (state: unknown, unused: string, url?: string | URL | null) => {
+      const { pathname } = location;
       change(state, unused, url);
-      at = guardOf(state);
+      if (method === "pushState" || guardOf(state) !== null || location.pathname !== pathname)
+        at = guardOf(state);
     };
   }
-  window.addEventListener("popstate", (event) => {
+  const onPop = (event: PopStateEvent) => {
     const from = at;
     at = guardOf(event.state);
     const top = open.at(-1);
@@ -35,7 +37,8 @@ function listen(): void {
     if (from === null && at === null) return;
     at = null;
     history.back();
-  });
+  };
+  window.addEventListener("popstate", onPop);
 }
 
 /**

@@ -1,12 +1,13 @@
 import { formatLength, idealLevel, type LadderDose, levelsOf } from "@tonodrome/core";
 import {
   generateLadder,
+  idleWishes,
   LADDER_SHAPES,
   type LadderShape,
   type LadderWish,
   ladderShapeSchema,
 } from "@tonodrome/core/ladder-maker";
-import { useMemo, useState } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import { ScrollView, Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { Amount, Percent, Seconds } from "~/features/fields/fields";
@@ -49,7 +50,7 @@ export default function Generator({ onUse, onCancel }: GeneratorProps) {
   const [wish, setWish] = useState(FIRST);
   const change = (more: Partial<LadderWish>) => setWish({ ...wish, ...more });
   const answer = useMemo(() => generateLadder(wish, uuid), [wish]);
-  const rungs = answer.ok ? (levelsOf(answer.dose)[idealLevel(answer.dose)]?.rungs ?? []) : [];
+  const ideal = answer.ok ? levelsOf(answer.dose)[idealLevel(answer.dose)] : undefined;
   return (
     <View className="gap-3">
       <Choice label="Shape" options={SHAPES} value={wish.shape} onChange={(shape) => change({ shape })} />
@@ -66,12 +67,12 @@ export default function Generator({ onUse, onCancel }: GeneratorProps) {
         {answer.ok ? (
           <>
             <Text className="font-strong text-body text-ink">
-              {rungs.length} {rungs.length === 1 ? "rung" : "rungs"}, {formatLength(answer.seconds)}
+              {ideal?.words}, {formatLength(answer.seconds)}
             </Text>
             {answer.gaveUp.length > 0 ? (
               <Notice text={`Given up for time: ${answer.gaveUp.join(" ")}`} />
             ) : null}
-            <RungStair rungs={rungs} />
+            <RungStair rungs={ideal?.rungs ?? []} small />
           </>
         ) : (
           <Notice warn text={answer.message} />
@@ -93,6 +94,9 @@ export default function Generator({ onUse, onCancel }: GeneratorProps) {
 }
 
 function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial<LadderWish>) => void }) {
+  // Tried out after the ladder itself is drawn.
+  const tried = useDeferredValue(wish);
+  const idle = useMemo(() => idleWishes(tried), [tried]);
   return (
     <View className="gap-2">
       <Seconds
@@ -103,6 +107,7 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
         step={30}
         onChange={(seconds) => onChange({ seconds })}
       />
+      <Why text={idle.seconds} />
       <Percent
         label="Bottom"
         value={wish.bottom}
@@ -110,7 +115,9 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
         most={100}
         onChange={(bottom) => onChange({ bottom })}
       />
+      <Why text={idle.bottom} />
       <Percent label="Top" value={wish.top} least={5} most={100} onChange={(top) => onChange({ top })} />
+      <Why text={idle.top} />
       <Amount
         label="Largest step"
         value={wish.stepPoints}
@@ -120,6 +127,7 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
         show={(n) => `${n} pts`}
         onChange={(stepPoints) => onChange({ stepPoints })}
       />
+      <Why text={idle.stepPoints} />
       <Amount
         label="Easy reps first"
         value={wish.easyReps}
@@ -127,6 +135,7 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
         most={40}
         onChange={(easyReps) => onChange({ easyReps })}
       />
+      <Why text={idle.easyReps} />
       <Amount
         label="Reps at the bottom"
         value={wish.reps}
@@ -134,6 +143,7 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
         most={30}
         onChange={(reps) => onChange({ reps })}
       />
+      <Why text={idle.reps} />
       <Percent
         label="Fewer at the top by"
         value={wish.taperPercent}
@@ -142,6 +152,7 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
         step={10}
         onChange={(taperPercent) => onChange({ taperPercent })}
       />
+      <Why text={idle.taperPercent} />
       <Seconds
         label="One repetition takes"
         value={wish.secondsEach}
@@ -150,6 +161,7 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
         step={wish.secondsEach >= 30 ? 5 : 1}
         onChange={(secondsEach) => onChange({ secondsEach })}
       />
+      <Why text={idle.secondsEach} />
       <RestWish wish={wish} onChange={onChange} />
       {wish.shape === "targets" ? (
         <>
@@ -160,6 +172,7 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
             most={10}
             onChange={(hits) => onChange({ hits })}
           />
+          <Why text={idle.hits} />
           <Percent
             label="Chance of a hit"
             value={wish.chancePercent}
@@ -167,11 +180,17 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
             most={95}
             onChange={(chancePercent) => onChange({ chancePercent })}
           />
+          <Why text={idle.chancePercent} />
         </>
       ) : null}
       <Labels wish={wish} onChange={onChange} />
     </View>
   );
+}
+
+/** Why a wish changes nothing, under it. */
+function Why({ text }: { text: string | undefined }) {
+  return text ? <Text className="font-text text-small text-muted">{text}</Text> : null;
 }
 
 function RestWish({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial<LadderWish>) => void }) {

@@ -14,9 +14,21 @@ interface DrillMovesProps {
 /** A drill's place in the order, without dragging, and the way out of the plan. */
 export function DrillMoves({ first, last, onMove, onCopy, onSplit, onRemove }: DrillMovesProps) {
   return (
-    <View className="flex-row flex-wrap gap-2">
-      <Button label="Earlier" icon="up" className="flex-1" disabled={first} onPress={() => onMove(-1)} />
-      <Button label="Later" icon="down" className="flex-1" disabled={last} onPress={() => onMove(1)} />
+    <View className="flex-row flex-wrap gap-1">
+      <Button
+        label="Earlier"
+        icon={onSplit ? undefined : "up"}
+        className="flex-1"
+        disabled={first}
+        onPress={() => onMove(-1)}
+      />
+      <Button
+        label="Later"
+        icon={onSplit ? undefined : "down"}
+        className="flex-1"
+        disabled={last}
+        onPress={() => onMove(1)}
+      />
       {onSplit ? <Button label="Split" onPress={onSplit} /> : null}
       <Button label="Copy" icon="copy" iconOnly onPress={onCopy} />
       <Button label="Remove" icon="remove" iconOnly onPress={onRemove} />
