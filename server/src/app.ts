@@ -29,6 +29,7 @@ import { health } from "./resources/health";
 import { invites } from "./resources/invites";
 import { me } from "./resources/me";
 import { members } from "./resources/members";
+import { openRuns } from "./resources/openRuns";
 import { plans } from "./resources/plans";
 import { runningOrder } from "./resources/runningOrder";
 import { runs } from "./resources/runs";
@@ -74,6 +75,7 @@ const resources = [
   starters,
   starts,
   plans,
+  openRuns,
   runs,
   runningOrder,
   shares,

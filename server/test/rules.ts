@@ -71,6 +71,7 @@ export const RULES: Record<string, Role[] | "anybody" | "signed-in"> = {
   "PUT /api/clubs/:clubId/plans/:id": BUILDERS,
   "GET /api/clubs/:clubId/plans/:id/edits": READERS,
   "GET /api/clubs/:clubId/runs": ALL,
+  "GET /api/clubs/:clubId/open-runs": ALL,
   "POST /api/clubs/:clubId/runs": READERS,
   "GET /api/clubs/:clubId/runs/:id": ALL,
   "POST /api/clubs/:clubId/runs/:id/events": READERS,

@@ -86,6 +86,9 @@ describe("plans", () => {
     expect(refused.status).toBe(409);
     expect(refused.body).toMatchObject({ code: "version_conflict", current: { version: 2, body: theirs } });
     expect(refused.body.message).toContain("Nothing was overwritten");
+    const { name } = (await server.ask("GET", "/api/me")).body;
+    expect(refused.body.by).toBe(name);
+    expect(refused.body.message).toContain(`${name} saved this warm-up`);
 
     await server.ask("PUT", `/api/:club/plans/${plan.id}`, { version: 1, body: mine });
     const { edits } = (await server.ask("GET", `/api/:club/plans/${plan.id}/edits`)).body;

@@ -9,7 +9,7 @@ export const KEYS: Record<Topic, string[]> = {
   events: ["events", "starts", "start"],
   templates: ["templates"],
   starts: ["starts", "start", "edits", "before"],
-  runs: ["runs", "run"],
+  runs: ["runs", "run", "open-runs"],
 };
 
 /** Questions whose answers are kept on this device. Athletes' profiles are not: they hold what is sensitive. */

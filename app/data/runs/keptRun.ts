@@ -1,4 +1,4 @@
-import { isRunOver } from "@tonodrome/core";
+import { isRunOver, lastTake } from "@tonodrome/core";
 import { runEventSchema, runSchema } from "@tonodrome/core/api";
 import { z } from "zod";
 import { timeNow } from "~/data/client/clock";
@@ -9,6 +9,8 @@ export const aboutSchema = z.object({
   clubId: z.string(),
   /** Whose it is; not known of one that was taken up from the server. */
   athleteId: z.string().nullish(),
+  /** Whether it was begun on this device. */
+  begunHere: z.boolean().default(true),
   run: runSchema.omit({ events: true }),
 });
 
@@ -23,6 +25,8 @@ export const pressedSchema = z.object({
   refused: z.string().nullable(),
   /** Presses that the server will never take, while it takes the others: kept, and not counted. */
   setAside: z.array(runEventSchema).default([]),
+  /** The presses with which this device went on with a run of another. */
+  took: z.array(z.string()).default([]),
 });
 
 /** What was pressed in a run, and what of it the server has. */
@@ -42,6 +46,7 @@ export function merged(here: Pressed | undefined, there: Pressed): Pressed {
   const events = here.events.filter((e) => !away.has(e.id));
   return {
     setAside,
+    took: [...new Set([...here.took, ...there.took])],
     events: news.length > 0 ? [...events, ...news] : events,
     created: created || there.created,
     recorded: [...new Set([...recorded, ...there.recorded])],
@@ -58,3 +63,13 @@ export const isUnsent = ({ created, events, recorded }: KeptRun) =>
 
 /** Whether a run goes on: it was not ended, and something has been heard of it lately. */
 export const isUnderWay = ({ run, events }: KeptRun): boolean => !isRunOver(run.startsAt, events, timeNow());
+
+/** Whether another device runs it, and this one follows: it was begun there, or taken over there since. */
+export function isFollowed({
+  begunHere,
+  took,
+  events,
+}: Pick<KeptRun, "begunHere" | "took" | "events">): boolean {
+  const last = lastTake(events);
+  return last ? !took.includes(last.id) : !begunHere;
+}

@@ -1,7 +1,7 @@
 import type { RunEvent, RunPlan } from "@tonodrome/core";
 import type { Run, Start } from "@tonodrome/core/api";
 import { v4 as uuid } from "uuid";
-import { currentMembership } from "~/data/account/account";
+import { currentAccount, currentMembership } from "~/data/account/account";
 import { timeNow } from "~/data/client/clock";
 import { sendAll, sendSoon } from "./send";
 import { lastOf } from "./stamps";
@@ -14,12 +14,14 @@ export function createRun(start: Start, plan: RunPlan): string {
   put({
     clubId: currentMembership().id,
     athleteId: start.athlete.id,
+    begunHere: true,
     run: { id, startId: start.id, athleteName: start.athlete.name, title, venue, zone, startsAt, plan },
     events: [],
     created: false,
     recorded: [],
     refused: null,
     setAside: [],
+    took: [],
   });
   void sendAll();
   return id;
@@ -34,12 +36,14 @@ export function adoptRun({ events, ...run }: Run): void {
   if (!kept) {
     put({
       clubId: currentMembership().id,
+      begunHere: false,
       run,
       events,
       created: true,
       recorded: events.map((e) => e.id),
       refused: null,
       setAside: [],
+      took: [],
     });
     return;
   }
@@ -67,6 +71,13 @@ export function pressRun(id: string, press: NewPress): void {
   // Never before what has been seen: another phone's clock may be a little ahead of this one's.
   const at = Math.max(timeNow(), lastOf(kept.events) + 1);
   const event = { ...press, id: uuid(), at: new Date(at).toISOString() } as RunEvent;
-  put({ ...kept, events: [...kept.events, event] });
+  const took = event.kind === "take" ? [...kept.took, event.id] : kept.took;
+  put({ ...kept, took, events: [...kept.events, event] });
   sendSoon();
+}
+
+/** Goes on here with a run of another device, which follows from then on. */
+export function takeRun(id: string): void {
+  const { me } = currentAccount();
+  if (me) pressRun(id, { kind: "take", who: me.id });
 }

@@ -43,8 +43,8 @@ function load(): void {
       runs.delete(id);
       continue;
     }
-    const { clubId, athleteId, run } = about;
-    runs.set(id, { clubId, athleteId, run, ...merged(here, pressed) });
+    const { clubId, athleteId, begunHere, run } = about;
+    runs.set(id, { clubId, athleteId, begunHere, run, ...merged(here, pressed) });
   }
   runStore.setState({ runs });
 }
@@ -62,7 +62,7 @@ export function get(id: string): KeptRun | null {
 
 /** Keeps what is known of a run. What another tab has pressed in the meantime stays with it: nothing is written over. */
 export function put(kept: KeptRun): void {
-  const { clubId, athleteId, run } = kept;
+  const { clubId, athleteId, begunHere, run } = kept;
   const { runs } = runStore.getState();
   const isNew = !runs.has(run.id);
   const key = `${PRESSED}${run.id}`;
@@ -70,12 +70,15 @@ export function put(kept: KeptRun): void {
   const isOwn = written.get(run.id) === keptText(key);
   const stored = isOwn ? null : readKept(key, pressedSchema);
   const pressed = merged(kept, stored ?? kept);
-  const { events, created, recorded, refused, setAside } = pressed;
+  const { events, created, recorded, refused, setAside, took } = pressed;
   const isAboutKept =
-    isNew || !isStored(run.id) ? keep(`${ABOUT}${run.id}`, { clubId, athleteId, run }) : true;
-  const keeps = keep(key, { events, created, recorded, refused, setAside }) && isAboutKept;
+    isNew || !isStored(run.id) ? keep(`${ABOUT}${run.id}`, { clubId, athleteId, begunHere, run }) : true;
+  const keeps = keep(key, { events, created, recorded, refused, setAside, took }) && isAboutKept;
   written.set(run.id, keptText(key));
-  runStore.setState({ runs: new Map(runs).set(run.id, { clubId, athleteId, run, ...pressed }), keeps });
+  runStore.setState({
+    runs: new Map(runs).set(run.id, { clubId, athleteId, begunHere, run, ...pressed }),
+    keeps,
+  });
 }
 
 /** Whether what does not change of a run is on this device, where that could be kept. */

@@ -6,7 +6,8 @@ import { useMay } from "~/data/account/account";
 import { timeNow } from "~/data/client/clock";
 import { useNow } from "~/data/client/useNow";
 import { useOpenRuns } from "~/data/runs/hooks";
-import type { KeptRun } from "~/data/runs/keptRun";
+import { isFollowed, type KeptRun } from "~/data/runs/keptRun";
+import { takeRun } from "~/data/runs/press";
 import { Button } from "~/ui/Button";
 import { useKeys } from "~/ui/hooks/useKeys";
 import { useStable } from "~/ui/hooks/useStable";
@@ -18,6 +19,7 @@ import { useRunSettings } from "./device/runSettings";
 import { useWakeLock } from "./device/useWakeLock";
 import { type FaceModel, inkOf, isBreathing } from "./faces/faceModel";
 import { RunFace, type RunFaceProps } from "./faces/RunFace";
+import { FollowBar } from "./follow/FollowBar";
 import { simulatedOrderOf } from "./follow/simulatedOrder";
 import { simulatedPulse } from "./follow/simulatedPulse";
 import { usePulse } from "./follow/usePulse";
@@ -33,6 +35,8 @@ import { useCues } from "./sound/useCues";
 interface RunLiveProps {
   run: KeptRun["run"];
   state: RunState;
+  /** Whether another device runs it. */
+  follows: boolean;
   /** What is wrong with keeping the log or with the clock, if anything. */
   trouble: string | null;
 }
@@ -67,7 +71,7 @@ function isFine(plan: KeptRun["run"]["plan"], state: RunState): boolean {
 }
 
 /** The running screen: it fills with ink as the drill elapses, and every word is cut at the ink's edge. */
-export function RunLive({ run, state, trouble }: RunLiveProps) {
+export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
   const { plan } = run;
   const router = useRouter();
   const tick = useNow(isFine(plan, state) ? FINE : COARSE);
@@ -76,20 +80,22 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
   const wide = useWide();
   const settings = useRunSettings();
   const mayRun = useMay("run");
+  const drives = mayRun && !follows;
   const runs = useOpenRuns();
   const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | null>(null);
   const clock = runClock(state, now);
   const presses = usePresses(run.id, state);
   const { offer, failure, leave } = useRefit(plan, state, clock.ahead, settings);
   useCues(state, clock, settings);
+  const own = useMemo(() => (mayRun ? runs.filter((kept) => !isFollowed(kept)) : NO_RUNS), [mayRun, runs]);
   useWakeLock(state.status !== "ended");
-  const pulse = usePulse(simulatedPulse, run.id, state, settings.strap && mayRun);
-  const order = useRunningOrder(simulatedOrderOf, run, state, settings.followsOrder && mayRun);
-  useAutomatics(mayRun ? runs : NO_RUNS, now, settings.beginsItself);
+  const pulse = usePulse(simulatedPulse, run.id, state, settings.strap && drives);
+  const order = useRunningOrder(simulatedOrderOf, run, state, settings.followsOrder && drives);
+  useAutomatics(own, now, settings.beginsItself);
 
   // At once, but not again what has been taken back: then it is an offer like any other.
   const appliedAtOnce = useRef(new Set<string>());
-  const applies = offer !== null && settings.appliesAtOnce && mayRun && !appliedAtOnce.current.has(offer.key);
+  const applies = offer !== null && settings.appliesAtOnce && drives && !appliedAtOnce.current.has(offer.key);
   useEffect(() => {
     if (!applies || !offer) return;
     appliedAtOnce.current.add(offer.key);
@@ -100,7 +106,7 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
   const gate = running && state.splits[state.index]?.drill.gate !== undefined;
   const none = () => {};
   useKeys(
-    settings.mirror || !mayRun
+    settings.mirror || !drives
       ? {}
       : {
           enter:
@@ -128,7 +134,7 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
     offer: applies ? null : offer,
     applied: lastRefit && state.undoable.at(-1) === lastRefit ? lastRefit.line : null,
     settings,
-    presses: !mayRun ? "none" : settings.mirror ? "hidden" : "all",
+    presses: !drives ? "none" : settings.mirror ? "hidden" : "all",
     pulse,
     order,
   };
@@ -173,6 +179,9 @@ export function RunLive({ run, state, trouble }: RunLiveProps) {
         </View>
         {wide && !settings.bigType ? <StepList state={state} /> : null}
       </View>
+      {follows && state.status !== "ended" ? (
+        <FollowBar runId={run.id} onTake={mayRun ? () => takeRun(run.id) : null} />
+      ) : null}
       {sheet === "menu" ? (
         <RunMenu
           state={state}

@@ -5,7 +5,7 @@ import { useMay } from "~/data/account/account";
 import { clockWords, useClockAhead } from "~/data/client/clock";
 import { useRun } from "~/data/resources/log";
 import { useKeeps, useKeptRun, useLink, useOpenRuns } from "~/data/runs/hooks";
-import type { KeptRun } from "~/data/runs/keptRun";
+import { isFollowed, type KeptRun } from "~/data/runs/keptRun";
 import { adoptRun, pressRun } from "~/data/runs/press";
 import { Loaded } from "~/ui/layout/Loading";
 import { useTitle } from "~/ui/layout/Screen";
@@ -46,10 +46,11 @@ function Live({ kept }: { kept: KeptRun }) {
   const { run, events } = kept;
   const state = useMemo(() => runState(run.plan, events), [run.plan, events]);
   const mayRun = useMay("run");
+  const follows = isFollowed(kept);
   useFollowedStart(kept, state);
   const ahead = useClockAhead();
-  useNotedClock(run.id, mayRun ? ahead : state.clockAhead, state.clockAhead);
-  return <RunLive run={run} state={state} trouble={useTrouble(kept, ahead)} />;
+  useNotedClock(run.id, mayRun && !follows ? ahead : state.clockAhead, state.clockAhead);
+  return <RunLive run={run} state={state} follows={follows} trouble={useTrouble(kept, ahead)} />;
 }
 
 /** Another run under way on this device, which is not shown: it goes on following its start. */
@@ -59,7 +60,7 @@ function Beside({ kept }: { kept: KeptRun }) {
   const mayRun = useMay("run");
   const { followsOrder } = useRunSettings();
   useFollowedStart(kept, state);
-  useRunningOrder(simulatedOrderOf, run, state, followsOrder && mayRun);
+  useRunningOrder(simulatedOrderOf, run, state, followsOrder && mayRun && !isFollowed(kept));
   return null;
 }
 

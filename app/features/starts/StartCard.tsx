@@ -1,10 +1,11 @@
 import { contextOf, givenUpLine, spokenLength } from "@tonodrome/core";
-import type { Start } from "@tonodrome/core/api";
+import type { OpenRun, Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
 import { memo, useMemo, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { useEvents } from "~/data/resources/events";
+import { useRunElsewhere } from "~/data/resources/openRuns";
 import { useMoveStart } from "~/data/resources/starts";
 import { useOpenRun } from "~/data/runs/hooks";
 import { stateWord } from "~/features/fit/stateWord";
@@ -30,6 +31,8 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
   /** The start as it was before it was moved here; null where it was not. */
   const [before, setBefore] = useState<Start | null>(null);
   const openRun = useOpenRun(start);
+  const elsewhere = useRunElsewhere(start.id);
+  const goesOn = openRun !== null || elsewhere !== null;
   const mayRun = useMay("run");
   const { startRun, failure: runFailure } = useStartRun();
   const event = useEvents().data?.find((e) => e.id === start.eventId) ?? null;
@@ -75,16 +78,26 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
             {listed ? <Text className="font-text text-small text-muted">on the list {listed}</Text> : null}
           </View>
         </View>
-        <Standing start={start} view={view} isBest={isBest} failed={failure !== null} over={over} now={now} />
+        <Standing
+          start={start}
+          view={view}
+          isBest={isBest}
+          failed={failure !== null}
+          over={over}
+          now={now}
+          running={goesOn ? runningWords(start, elsewhere) : null}
+        />
         {over ? null : <Kit start={start} />}
       </Link>
       <View className="flex-row flex-wrap items-center gap-2 pt-2">
         {openRun ? (
           <GoLink href={`/run/${openRun}`} label="Back to the run" />
+        ) : elsewhere ? (
+          <GoLink href={`/run/${elsewhere.id}`} label="Follow the run" />
         ) : first ? (
           <GoLink href={`/start/${start.id}`} label="Warm-up" />
         ) : null}
-        {mayRun && !openRun && !over && view.fit.workSeconds > 0 ? (
+        {mayRun && !goesOn && !over && view.fit.workSeconds > 0 ? (
           <Button label="Run" icon="run" onPress={run} />
         ) : null}
         {mayRun ? (
@@ -163,9 +176,17 @@ interface StandingProps {
   failed: boolean;
   over: boolean;
   now: number;
+  /** That it is run right now, by whom and since when; null when it is not. */
+  running: string | null;
 }
 
-function Standing({ start, view, isBest, failed, over, now }: StandingProps) {
+/** "Running since 13:02, by Bo Larch." */
+function runningWords({ zone }: Start, run: OpenRun | null): string {
+  const since = run?.beganAt ? ` since ${clockTime(run.beganAt, zone)}` : "";
+  return `Running${since}${run?.by ? `, by ${run.by}` : ""}`;
+}
+
+function Standing({ start, view, isBest, failed, over, now, running }: StandingProps) {
   if (over) {
     return (
       <Text className="pt-1 font-text text-body text-muted">Started {roughLength(-view.untilStart)} ago</Text>
@@ -175,6 +196,12 @@ function Standing({ start, view, isBest, failed, over, now }: StandingProps) {
     return <Text className="pt-1 font-strong text-body text-ink">No warm-up yet. Open it to build one.</Text>;
   }
   const { fit, beginsAt, untilBegin } = view;
+  if (running)
+    return (
+      <Text className="pt-1 font-strong text-body text-ink" testID="running">
+        {running}
+      </Text>
+    );
   const begin =
     untilBegin > 0
       ? `Begin at ${clockTime(beginsAt, start.zone)}, in ${roughLength(untilBegin)}`

@@ -12,6 +12,7 @@ const mock = {
   may: new Set(["read", "build", "run"]),
   isWide: false,
   openRun: null as string | null,
+  elsewhere: null as { id: string } | null,
   went: [] as string[],
   begun: [] as { start: Start; fit: { workSeconds: number } }[],
   saved: [] as { changes: object }[],
@@ -37,6 +38,7 @@ jest.mock("~/data/account/account", () => ({ useMay: (action: string) => mock.ma
 jest.mock("~/ui/hooks/useWide", () => ({ useWide: () => mock.isWide }));
 jest.mock("expo-router", () => ({ useRouter: () => ({ push: (to: string) => mock.went.push(to) }) }));
 jest.mock("~/data/runs/hooks", () => ({ useOpenRun: () => mock.openRun }));
+jest.mock("~/data/resources/openRuns", () => ({ useRunElsewhere: () => mock.elsewhere }));
 jest.mock("~/features/run/useStartRun", () => ({
   useStartRun: () => ({
     startRun: (what: (typeof mock.begun)[number]) => mock.begun.push(what),
@@ -94,7 +96,7 @@ const drill = (n: number, more: Partial<ShelfDrill> = {}) =>
 
 beforeEach(() => {
   mock.may = new Set(["read", "build", "run"]);
-  Object.assign(mock, { isWide: false, openRun: null, isSaved: true, sent: 0 });
+  Object.assign(mock, { isWide: false, openRun: null, elsewhere: null, isSaved: true, sent: 0 });
   Object.assign(mock, { went: [], begun: [], saved: [], athletes: [], events: [], drills: [] });
 });
 
@@ -305,10 +307,17 @@ describe("a warm-up", () => {
     expect(mock.begun).toMatchObject([{ start, fit: { workSeconds: 240 } }]);
     mock.openRun = "run-1";
     const running = hook();
-    expect(running.current.running).toBe(true);
+    expect(running.current.running).toBe("here");
     act(() => running.current.run());
     expect(mock.went).toEqual(["/run/run-1"]);
     mock.openRun = null;
+    // One that another device runs is followed: no second one comes about by chance.
+    mock.elsewhere = { id: "run-2" };
+    const elsewhere = hook();
+    expect(elsewhere.current.running).toBe("elsewhere");
+    act(() => elsewhere.current.run());
+    expect([mock.went.at(-1), mock.begun.length]).toEqual(["/run/run-2", 1]);
+    mock.elsewhere = null;
     const empty = hook(makeStart({}, emptyPlan()));
     act(() => empty.current.run());
     expect(empty.current.sheet).toBe("shelf");

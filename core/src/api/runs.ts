@@ -55,6 +55,18 @@ export const runRowSchema = z.strictObject({
   realSeconds: z.number(),
 });
 
+/** A run that goes on on some device. */
+export const openRunSchema = z.strictObject({
+  id: z.uuid(),
+  startId: z.uuid(),
+  kind: z.enum(["warm-up", "cool-down"]),
+  beganAt: z.iso.datetime().nullable(),
+  /** Whoever runs it: who made it, or went on with it last; null where they are no member any more. */
+  by: z.string().nullable(),
+});
+/** Runs that go on, the latest made first. */
+export const openRunListSchema = z.strictObject({ runs: z.array(openRunSchema).max(MOST.page) });
+
 /** Which page of the log. */
 export const runListQuerySchema = z.strictObject({
   /** Only runs made before this one: `next` of the page before. */
@@ -69,5 +81,6 @@ export const runListSchema = z.strictObject({
 
 export type RunEventsInput = z.infer<typeof runEventsInputSchema>;
 export type RunInput = z.infer<typeof runInputSchema>;
+export type OpenRun = z.infer<typeof openRunSchema>;
 export type Run = z.infer<typeof runSchema>;
 export type RunRow = z.infer<typeof runRowSchema>;

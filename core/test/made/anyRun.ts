@@ -57,6 +57,7 @@ const KINDS = [
     "clock",
     "rating",
     "pulse",
+    "take",
   ],
 ] as const;
 
@@ -96,6 +97,7 @@ export const anyRun: fc.Arbitrary<{ plan: RunPlan; events: RunEvent[] }> = fc
         "start-moved": { startsAt: iso(3600 + which) },
         clock: { aheadSeconds: which },
         rating: { ready: (which % 5) + 1, first: `f${which}`, note: `n${which}` },
+        take: { who: id(which) },
         pulse: { everySeconds: 5, rates: [120] },
       };
       const of = named && /^(done|skip|extend|back|hit|miss)$/.test(kind) ? { of: key } : {};

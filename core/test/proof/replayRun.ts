@@ -46,7 +46,7 @@ export interface Replayed {
 }
 
 const keyOf = ({ itemId, wait }: RunDrill) => (wait ? `${itemId}~` : itemId);
-const FREE = /^(begin|end|undo|start-moved|clock|pulse|rating)$/;
+const FREE = /^(begin|end|undo|start-moved|clock|pulse|rating|take)$/;
 
 /** In the order of time, of the same instant the smaller id first; each once; without what was taken back. */
 function inOrder(events: readonly RunEvent[]): RunEvent[] {
@@ -154,6 +154,7 @@ class Course {
       this.ahead = event.aheadSeconds;
       return true;
     }
+    if (event.kind === "take") return false;
     if (event.kind === "rating") {
       this.answers = { ready: event.ready, first: event.first, note: event.note };
       return true;

@@ -29,7 +29,7 @@ import type { Resource } from "./context";
 import { factsOf } from "./starts";
 
 /** Presses that a link does not show. */
-const OWN: ReadonlySet<string> = new Set(["rating", "pulse", "clock"]);
+const OWN: ReadonlySet<string> = new Set(["rating", "pulse", "clock", "take"]);
 
 const build = { access: "build" } as const;
 const anybody = { access: "anybody" } as const;

@@ -1,5 +1,6 @@
 import { memo } from "react";
 import { View } from "react-native";
+import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
 
 interface ActionsProps {
@@ -7,7 +8,7 @@ interface ActionsProps {
   newMinutes: number | null;
   saving: boolean;
   /** Whether a run of this start is under way. */
-  running: boolean;
+  running: WarmUpModel["running"];
   mayBuild: boolean;
   mayRun: boolean;
   onRun: () => void;
@@ -44,7 +45,7 @@ export const Actions = memo(function Actions({
         />
       ) : mayRun ? (
         <Button
-          label={running ? "Back to the run" : "Run"}
+          label={running === "here" ? "Back to the run" : running ? "Follow the run" : "Run"}
           icon="run"
           look="full"
           className="flex-1"

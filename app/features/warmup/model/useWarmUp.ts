@@ -4,6 +4,7 @@ import { useRouter } from "expo-router";
 import { useEffect, useState } from "react";
 import { useMay } from "~/data/account/account";
 import { type PlanDraft, usePlanDraft } from "~/data/plan/planDraft";
+import { useRunElsewhere } from "~/data/resources/openRuns";
 import { useOpenRun } from "~/data/runs/hooks";
 import { useStartRun } from "~/features/run/useStartRun";
 import { useStable } from "~/ui/hooks/useStable";
@@ -39,7 +40,8 @@ export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowled
   mayBuild: boolean;
   mayRun: boolean;
   draft: PlanDraft;
-  running: boolean;
+  /** Whether a run of this start is under way, on this device or on another. */
+  running: "here" | "elsewhere" | null;
   selected: Placement | null;
   select: (itemId: string) => void;
   sheet: OpenSheet;
@@ -59,7 +61,10 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
   const mayBuild = useMay("build");
   const mayRun = useMay("run");
   const draft = usePlanDraft(start);
-  const openRun = useOpenRun(start);
+  const own = useOpenRun(start);
+  const elsewhere = useRunElsewhere(start.id);
+  // One begun on another device is gone to as well: no second one comes about by chance.
+  const openRun = own ?? elsewhere?.id ?? null;
   const [sheet, open] = useState<OpenSheet>(first);
   const { body, conflict } = draft;
   // In front of whatever is open: until it is decided nothing more is saved.
@@ -82,7 +87,7 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
     mayBuild,
     mayRun,
     draft,
-    running: openRun !== null,
+    running: own ? "here" : elsewhere ? "elsewhere" : null,
     selected: fit.placements.find((p) => p.item.id === selection.selectedId) ?? null,
     choose: useStable((on: boolean) => {
       selection.choose(on);

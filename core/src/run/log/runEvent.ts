@@ -91,6 +91,8 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     first: lineSchema(200),
     note: lineSchema(500),
   }),
+  /** Somebody goes on with it on another device: whoever had it follows from then on. */
+  z.strictObject({ ...base, kind: z.literal("take"), who: z.uuid() }),
   z.strictObject({ ...base, kind: z.literal("end") }),
 ]);
 

@@ -76,6 +76,7 @@ const NOT_UNDOABLE: ReadonlySet<RunEvent["kind"]> = new Set([
   "clock",
   "pulse",
   "rating",
+  "take",
 ]);
 
 /**
@@ -164,6 +165,7 @@ function apply(state: RunState, event: RunEvent, brought: Brought): boolean {
       state.rating = { ready: event.ready, first: event.first, note: event.note };
       return true;
     case "pulse":
+    case "take":
     case "undo":
       return false;
     default:
@@ -171,7 +173,7 @@ function apply(state: RunState, event: RunEvent, brought: Brought): boolean {
   }
 }
 
-type Press = Exclude<RunEvent, { kind: "start-moved" | "clock" | "rating" | "pulse" | "undo" }>;
+type Press = Exclude<RunEvent, { kind: "start-moved" | "clock" | "rating" | "pulse" | "take" | "undo" }>;
 
 function press(state: RunState, event: Press, at: number, brought: Brought): boolean {
   switch (event.kind) {
