@@ -55,9 +55,7 @@ export function Button({
     >
       {icon ? <Icon name={icon} size={22} color={ink[look].icon} /> : null}
       {iconOnly ? null : (
-        <Text className={`font-strong text-body ${ink[look].text}`} numberOfLines={2}>
-          {short ?? label}
-        </Text>
+        <Text className={`shrink font-strong text-body ${ink[look].text}`}>{short ?? label}</Text>
       )}
     </Pressable>
   );

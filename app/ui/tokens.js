@@ -67,14 +67,17 @@ const fonts = {
   figures: "ArchivoNarrow_700Bold",
 };
 
-/** Sizes and line heights, pixels. */
+/**
+ * Sizes and line heights, pixels at the browser's usual text size: they grow with the person's. What is large already takes
+ * at most so much of the screen's width, per cent.
+ */
 const type = {
   small: [15, 20],
   body: [17, 24],
   lead: [20, 26],
-  title: [26, 32],
-  figure: [34, 38],
-  huge: [52, 54],
+  title: [26, 32, 9],
+  figure: [34, 38, 9.5],
+  huge: [52, 64, 17],
   giant: [128, 128],
   /** The running clock on a wide screen. */
   colossal: [240, 240],

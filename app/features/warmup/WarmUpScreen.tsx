@@ -10,6 +10,7 @@ import { beginWords, StartBand } from "~/features/stair/StartBand";
 import { CoverageStrip } from "~/features/warmup/dock/CoverageStrip";
 import { Button } from "~/ui/Button";
 import { useKeys } from "~/ui/hooks/useKeys";
+import { useLies } from "~/ui/hooks/useLies";
 import { useSame } from "~/ui/hooks/useSame";
 import { useStable } from "~/ui/hooks/useStable";
 import { useWide } from "~/ui/hooks/useWide";
@@ -36,6 +37,7 @@ export function WarmUpScreen({ id, sheet }: { id: string; sheet?: OpenSheet }) {
 
 function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
   const wide = useWide();
+  const lies = useLies();
   const model = useWarmUp(start, sheet);
   const { draft, fit, open, mayBuild } = model;
   useTitle(`${start.athlete.name}, ${start.title}`);
@@ -83,77 +85,83 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
 
   return (
     <View className="min-h-0 flex-1 flex-row">
-      <View className={`min-h-0 ${wide ? "w-[600px]" : "flex-1"}`}>
-        <Head
-          start={start}
-          saved={mayBuild ? savedWords(draft) : null}
-          onShare={mayBuild ? openShare : null}
-        />
-        <Climb
-          body={draft.body}
-          conflict={draft.conflict}
-          merged={draft.merged}
-          unsaved={draft.failure}
-          restored={draft.restored}
-          fit={fit}
-          context={model.context}
-          culprit={culprit}
-          failure={model.failure}
-          selectedId={model.selected?.item.id ?? null}
-          over={model.untilStart <= 0}
-          coverage={model.coverage}
-          sparing={model.sparing}
-          lonely={lonely}
-          onLonely={openLonely}
-          news={model.news}
-          chosen={model.chosen}
-          onAdd={mayBuild ? openShelf : null}
-          onFill={openFill}
-          onCoverage={openCoverage}
-          onSpare={openSpare}
-          onNews={model.forgetNews}
-          onSave={saveDraft}
-          onDecide={openConflict}
-          onMerged={forgetMerged}
-          onDrop={drop}
-          onSelect={model.select}
-          onMove={mayBuild ? model.move : undefined}
-        />
-        <View className="border-t-2 border-line px-4 pt-2">
-          <Dock
-            minutes={model.minutes}
-            mostMinutes={model.mostMinutes}
-            fit={fit}
-            isBest={model.isBest}
-            progress={model.progress}
-            failed={model.fitFailure !== null}
-            cappedBy={model.isCapped ? model.untilStart : null}
-            onMinutes={model.setMinutes}
-            onExplain={openGivenUp}
+      <View
+        className={`min-h-0 overflow-y-auto overflow-x-hidden ${wide ? "w-[600px]" : "flex-1"} ${lies ? "flex-row" : ""}`}
+      >
+        <View className="min-h-[200px] shrink-0 grow basis-0">
+          <Head
+            start={start}
+            saved={mayBuild ? savedWords(draft) : null}
+            onShare={mayBuild ? openShare : null}
           />
-          {model.chosen ? (
-            <ChosenActions model={model} />
-          ) : (
-            <Actions
-              newMinutes={model.newMinutes ? model.minutes : null}
-              saving={model.saving}
-              running={model.running}
-              onRun={model.run}
-              mayBuild={mayBuild}
-              mayRun={model.mayRun}
-              onAdd={openShelf}
-              onSave={model.save}
-              onUndo={draft.undo ? undo : null}
-              onRedo={draft.redo ? redo : null}
-              onMore={openMore}
-            />
-          )}
+          <Climb
+            body={draft.body}
+            conflict={draft.conflict}
+            merged={draft.merged}
+            unsaved={draft.failure}
+            restored={draft.restored}
+            fit={fit}
+            context={model.context}
+            culprit={culprit}
+            failure={model.failure}
+            selectedId={model.selected?.item.id ?? null}
+            over={model.untilStart <= 0}
+            coverage={model.coverage}
+            sparing={model.sparing}
+            lonely={lonely}
+            onLonely={openLonely}
+            news={model.news}
+            chosen={model.chosen}
+            onAdd={mayBuild ? openShelf : null}
+            onFill={openFill}
+            onCoverage={openCoverage}
+            onSpare={openSpare}
+            onNews={model.forgetNews}
+            onSave={saveDraft}
+            onDecide={openConflict}
+            onMerged={forgetMerged}
+            onDrop={drop}
+            onSelect={model.select}
+            onMove={mayBuild ? model.move : undefined}
+          />
         </View>
-        <StartBand
-          start={start}
-          untilStart={model.untilStart}
-          begin={beginWords(start, Date.parse(start.startsAt) + fit.beginSeconds * 1000, model.now)}
-        />
+        <View className={lies ? "w-[46%] justify-end overflow-y-auto border-l-2 border-line" : ""}>
+          <View className="border-t-2 border-line px-4 pt-2">
+            <Dock
+              minutes={model.minutes}
+              mostMinutes={model.mostMinutes}
+              fit={fit}
+              isBest={model.isBest}
+              progress={model.progress}
+              failed={model.fitFailure !== null}
+              cappedBy={model.isCapped ? model.untilStart : null}
+              onMinutes={model.setMinutes}
+              onExplain={openGivenUp}
+            />
+            {model.chosen ? (
+              <ChosenActions model={model} />
+            ) : (
+              <Actions
+                newMinutes={model.newMinutes ? model.minutes : null}
+                saving={model.saving}
+                running={model.running}
+                onRun={model.run}
+                mayBuild={mayBuild}
+                mayRun={model.mayRun}
+                onAdd={openShelf}
+                onSave={model.save}
+                onUndo={draft.undo ? undo : null}
+                onRedo={draft.redo ? redo : null}
+                onMore={openMore}
+              />
+            )}
+          </View>
+          <StartBand
+            start={start}
+            untilStart={model.untilStart}
+            begin={beginWords(start, Date.parse(start.startsAt) + fit.beginSeconds * 1000, model.now)}
+          />
+        </View>
       </View>
       {wide ? (
         <ScrollView
@@ -185,7 +193,7 @@ interface HeadProps {
 
 const Head = memo(function Head({ start, saved, onShare }: HeadProps) {
   return (
-    <View className="flex-row items-center gap-1 px-2 pt-1">
+    <View className="flex-row flex-wrap items-center gap-1 px-2 pt-1">
       <BackButton to="/" />
       <Heading
         small

@@ -25,7 +25,7 @@ export function Screen({ title, over, back, action, children }: ScreenProps) {
       role="main"
       contentContainerClassName="mx-auto w-full max-w-[760px] gap-4 p-4 pb-10"
     >
-      <View className="flex-row items-start gap-2">
+      <View className="flex-row flex-wrap items-start gap-2">
         {back ? <BackButton to={back} /> : null}
         <Heading title={title} over={over} />
         {action}
@@ -46,7 +46,7 @@ export function Heading({
   small?: boolean;
 }) {
   return (
-    <View className="min-h-press flex-1 justify-center">
+    <View className="min-h-press min-w-[9rem] flex-1 justify-center">
       {over ? (
         <Text className="font-text text-body text-muted" numberOfLines={1}>
           {over}

@@ -14,9 +14,9 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
   const held = state.heldSince !== null;
   return (
     <div className="break-words">
-      <div className={`line-clamp-2 font-strong text-title ${text}`}>{drill.name}</div>
+      <div className={`run-name line-clamp-2 font-strong text-title ${text}`}>{drill.name}</div>
       {settings.bigType ? null : (
-        <div className={`line-clamp-2 font-text text-lead ${text}`}>
+        <div className={`run-aside line-clamp-2 font-text text-lead ${text}`}>
           {[
             drill.wait ? "" : `${drills.findIndex((d) => d.includes(split)) + 1} of ${drills.length}`,
             drill.wait ? "" : drill.phase === "kit" ? phaseName(drill.phase) : `${drill.intensity} %`,
@@ -43,7 +43,9 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
             .join(", ")}
         </div>
       ) : null}
-      <div className={`font-strong text-title ${settings.bigType ? "line-clamp-2" : "line-clamp-3"} ${text}`}>
+      <div
+        className={`run-focus font-strong text-title ${settings.bigType ? "line-clamp-2" : "line-clamp-3"} ${text}`}
+      >
         {held
           ? "On hold. The start is not."
           : drill.breath

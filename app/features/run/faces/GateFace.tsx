@@ -16,12 +16,12 @@ export function GateFace({ model, text }: { model: FaceModel; text: string }) {
   const left = capLeft(model);
   return (
     <div className="break-words">
-      <div className={`line-clamp-2 font-strong text-title ${text}`}>
+      <div className={`run-name line-clamp-2 font-strong text-title ${text}`}>
         {split.drill.name}
         {tally.sides > 1 ? `, ${SIDES[tally.side] ?? ""}` : ""}
       </div>
       {settings.bigType || model.offer ? null : (
-        <div className={`line-clamp-2 font-text text-lead ${text}`}>{split.drill.words}</div>
+        <div className={`run-aside line-clamp-2 font-text text-lead ${text}`}>{split.drill.words}</div>
       )}
       <Timer text={text} big={settings.bigType}>
         {`${tally.counting}/${tally.wanted}`}
@@ -30,7 +30,9 @@ export function GateFace({ model, text }: { model: FaceModel; text: string }) {
         {tally.hits + tally.misses === 0 ? "First try" : `Try ${tally.hits + tally.misses + 1}`}
         {left > 0 ? `, ${formatLength(left)} left` : ". Time is up: move on"}
       </div>
-      <div className={`font-strong text-title ${model.offer ? "line-clamp-1" : "line-clamp-2"} ${text}`}>
+      <div
+        className={`run-focus font-strong text-title ${model.offer ? "line-clamp-1" : "line-clamp-2"} ${text}`}
+      >
         {state.heldSince === null ? split.drill.focus : "On hold. The start is not."}
       </div>
       <span className="sr-only">{formatLength(Math.max(0, clock.elapsed))}</span>
@@ -49,7 +51,7 @@ export function capLeft({ state, clock }: Pick<FaceModel, "state" | "clock">): n
 /** Hit and miss: the two largest areas there are. */
 export function GatePresses({ presses, ground }: { presses: Presses; ground: Ground }) {
   return (
-    <div className="flex min-h-[168px] gap-2 pt-2">
+    <div className="run-gate flex gap-2 pt-2">
       <Press label="Miss" ground={ground} onPress={presses.miss} fills />
       <Press label="Hit" ground={ground} onPress={presses.hit} fills full />
     </div>

@@ -1,8 +1,9 @@
 import { formatLength, formatMinus, type RunDrill, spokenLength, waitPrompt } from "@tonodrome/core";
-import { Text, useWindowDimensions, View } from "react-native";
+import { Text, View } from "react-native";
 import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
 import type { Presses } from "~/features/run/presses/usePresses";
 import { roughLength } from "~/ui/dates";
+import { useLies } from "~/ui/hooks/useLies";
 import { DrillFace } from "./DrillFace";
 import type { FaceModel } from "./faceModel";
 import { GateFace } from "./GateFace";
@@ -25,19 +26,18 @@ const ON_TIME = 15;
 /** Everything on the running screen, in the colours of one ground. */
 export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
   const { run, clock, trouble, settings, pulse, order } = model;
-  const { width, height } = useWindowDimensions();
-  const lies = width > height && height < 620;
+  const lies = useLies();
   const { text, now } = WORDS[ground];
   return (
-    <div className={`flex min-h-0 flex-1 p-4 ${lies ? "gap-4" : "flex-col"}`}>
+    <div className={`run-face flex min-h-0 flex-1 p-4 ${lies ? "gap-4" : "flex-col"}`}>
       <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-        <div className="flex items-center gap-3">
+        <div className="flex flex-wrap items-center gap-x-3">
           <Press label="Leave" sign="←" ground={ground} onPress={actions.leave} narrow />
-          <span className={`line-clamp-2 flex-1 break-words font-strong text-body ${text}`}>
+          <span className={`line-clamp-2 min-w-[4rem] flex-1 break-words font-strong text-body ${text}`}>
             {run.athleteName}
           </span>
           <span className={`whitespace-nowrap font-figures text-figure tabular-nums ${now}`}>
-            <span className="text-lead">start </span>
+            <span className="run-start-word text-lead">start </span>
             {formatMinus(-clock.untilStart)}
           </span>
         </div>
@@ -48,11 +48,13 @@ export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
           {trouble ?? [paceWords(model), orderWords(order)].filter(Boolean).join(", ")}
         </div>
         {pulse ? <PulseStrip pulse={pulse} text={text} /> : null}
-        <div className="run-room flex min-h-0 flex-1 flex-col justify-center overflow-hidden">
+        <div data-whole className="run-room flex min-h-0 flex-1 flex-col overflow-y-auto overflow-x-hidden">
           <Middle model={model} text={text} />
         </div>
         {settings.bigType || lies || model.offer ? null : (
-          <div className={`mb-2 line-clamp-2 min-h-[1lh] shrink-0 break-words font-text text-lead ${text}`}>
+          <div
+            className={`run-next mb-2 line-clamp-2 min-h-[1lh] shrink-0 break-words font-text text-lead ${text}`}
+          >
             {nextWords(model)}
           </div>
         )}

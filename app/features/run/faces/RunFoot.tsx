@@ -54,7 +54,7 @@ export const RunFoot = memo(function RunFoot(props: RunFootProps) {
   if (allowed === "none") return null;
   if (allowed === "hidden") {
     return (
-      <div className="flex gap-2 pt-2">
+      <div className="run-foot flex flex-wrap gap-2 pt-2">
         <Press label="Show the presses" ground={ground} onPress={showPresses} />
       </div>
     );
@@ -62,8 +62,8 @@ export const RunFoot = memo(function RunFoot(props: RunFootProps) {
   switch (status) {
     case "ready":
       return (
-        <div className="flex gap-2 pt-2">
-          <div className="flex flex-[3]">
+        <div className="run-foot flex flex-wrap gap-2 pt-2">
+          <div className="flex grow-[3]">
             <Press label="Begin" ground={ground} onPress={presses.begin} full tall />
           </div>
           <Press label="More" ground={ground} onPress={actions.menu} tall />
@@ -71,14 +71,14 @@ export const RunFoot = memo(function RunFoot(props: RunFootProps) {
       );
     case "ended":
       return (
-        <div className="flex gap-2 pt-2">
+        <div className="run-foot flex flex-wrap gap-2 pt-2">
           <Press label="How it was" ground={ground} onPress={actions.after} full tall />
         </div>
       );
     case "waiting":
       return (
-        <div className="flex gap-2 pt-2">
-          <div className="flex flex-[2]">
+        <div className="run-foot flex flex-wrap gap-2 pt-2">
+          <div className="flex grow-[2]">
             <Press label="End the run" ground={ground} onPress={actions.end} full={isOver} tall />
           </div>
           {canUndo ? <Press label="Undo" ground={ground} onPress={presses.undo} tall /> : null}
@@ -90,13 +90,13 @@ export const RunFoot = memo(function RunFoot(props: RunFootProps) {
       return (
         <div>
           {main ? null : <GatePresses presses={presses} ground={ground} />}
-          <div className="flex gap-2 pt-2">
-            <div className="flex flex-[2]">
+          <div className="run-foot flex flex-wrap gap-2 pt-2">
+            <div className="flex grow-[2]">
               <Press label={DONE[step]} ground={ground} onPress={presses.done} full={main} tall={main} />
             </div>
             <Press label="+30 s" ground={ground} onPress={presses.more} tall={main} />
           </div>
-          <div className="flex gap-2 pt-2">
+          <div className="run-foot flex flex-wrap gap-2 pt-2">
             <Press label={isHeld ? "Go on" : "Hold"} ground={ground} onPress={presses.hold} full={isHeld} />
             <Press label="Skip" ground={ground} onPress={presses.skip} />
             <Press label="Back" ground={ground} onPress={presses.back} />

@@ -35,7 +35,7 @@ export interface PressProps {
 export const Press = memo(function Press(props: PressProps) {
   const { label, ground, onPress, full, tall, fills, narrow, sign, disabled } = props;
   const look = LOOKS[ground];
-  const height = fills ? "min-h-[120px]" : tall ? "h-[84px]" : "";
+  const height = fills ? "min-h-[88px]" : tall ? "h-[84px]" : "";
   return (
     <Pressable
       role="button"
@@ -43,7 +43,7 @@ export const Press = memo(function Press(props: PressProps) {
       disabled={disabled}
       onPress={onPress}
       tabIndex={ground === "paper" ? 0 : -1}
-      className={`min-h-run min-w-run items-center justify-center border-2 px-1 ${narrow ? "" : "flex-1"} ${height} ${look.edge} ${full ? look.full : ""} ${disabled ? "opacity-40" : ""}`}
+      className={`min-h-run min-w-run items-center justify-center border-2 px-1 ${narrow ? "" : "shrink-0 grow basis-auto"} ${height} ${look.edge} ${full ? look.full : ""} ${disabled ? "opacity-40" : ""}`}
     >
       <Text
         className={`text-center font-strong ${fills ? "text-huge" : tall ? "text-title" : "text-body"} ${full ? look.fullText : look.text}`}

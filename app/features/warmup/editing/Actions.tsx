@@ -34,12 +34,12 @@ export const Actions = memo(function Actions({
   onMore,
 }: ActionsProps) {
   return (
-    <View className="flex-row gap-2 pb-2">
+    <View className="flex-row flex-wrap gap-2 pb-2">
       {newMinutes !== null ? (
         <Button
           label={saving ? "Saving …" : `Keep ${newMinutes} min`}
           look="full"
-          className="flex-1"
+          className="shrink-0 grow basis-auto"
           disabled={saving}
           onPress={onSave}
         />
@@ -48,7 +48,7 @@ export const Actions = memo(function Actions({
           label={running === "here" ? "Back to the run" : running ? "Follow the run" : "Run"}
           icon="run"
           look="full"
-          className="flex-1"
+          className="shrink-0 grow basis-auto"
           onPress={onRun}
         />
       ) : null}

@@ -1,0 +1,151 @@
+import { expect, type Page, test } from "@playwright/test";
+import { GATE, givePlan, openFilledClub, openStart, shareStart } from "../coach";
+import { layoutFaults } from "../layout";
+
+/** The sizes that a screen has to do at; text as large as a person may wish it. */
+const SIZES = [
+  { name: "320 × 640", width: 320, height: 640, text: 100 },
+  { name: "390 × 844 with text at 200 %", width: 390, height: 844, text: 200 },
+  { name: "844 × 390, a phone on its side", width: 844, height: 390, text: 100 },
+  { name: "1280 × 800", width: 1280, height: 800, text: 100 },
+];
+
+const press = (page: Page, name: string | RegExp) =>
+  page
+    .getByRole("button", { name, exact: typeof name === "string" })
+    .first()
+    .click();
+
+async function closeSheet(page: Page): Promise<void> {
+  await press(page, "Close");
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+}
+
+for (const { name, width, height, text } of SIZES) {
+  test(`every main screen at ${name}: nothing cut, covered, too small or out of reach`, async ({ page }) => {
+    test.slow();
+    await page.setViewportSize({ width, height });
+    await page.addInitScript(
+      (percent) =>
+        document.addEventListener("DOMContentLoaded", () => {
+          document.documentElement.style.fontSize = `${percent}%`;
+        }),
+      text,
+    );
+    const found: Record<string, string[]> = {};
+    const look = async (what: string) => {
+      const faults = await layoutFaults(page);
+      if (faults.length > 0) found[what] = faults;
+    };
+
+    await page.goto("/");
+    await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+    await look("the way in");
+    await openFilledClub(page);
+    const shared = await shareStart(page, "Noor Whitlock");
+
+    await page.goto("/");
+    await expect(page.getByRole("group", { name: /^Noor Whitlock/ })).toBeVisible();
+    await press(page, "Move start");
+    await look("Today, moving a start");
+    await page.goto("/start/new");
+    await expect(page.getByLabel("What is started")).toBeVisible();
+    await look("a new start");
+
+    for (const [to, heading] of [
+      ["/shelf", "Shelf"],
+      ["/log", "Log"],
+      ["/club", "Club"],
+      ["/club/athletes", "Athletes"],
+      ["/club/events", "Events"],
+      ["/club/members", "Members"],
+      ["/club/history", "Who changed what"],
+      ["/account", "Account"],
+    ] as const) {
+      await page.goto(to);
+      await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+      await expect(page.getByText("Loading")).toHaveCount(0);
+      await look(`${heading} (${to})`);
+    }
+    await page.goto("/shelf");
+    await press(page, /^Open /);
+    await look("a drill of the shelf");
+    await page.goto("/log");
+    await page.getByRole("main").getByRole("link").first().click();
+    await expect(page.getByRole("list").first()).toBeVisible();
+    await look("a run in the log");
+    await page.goto(shared);
+    await expect(page.getByTestId("stair")).toBeVisible();
+    await look("a shared warm-up");
+
+    await page.goto("/");
+    await openStart(page, "Noor Whitlock");
+    await expect(page.getByTestId("stair")).toBeVisible();
+    await look("a warm-up");
+    expect
+      .soft(await page.getByTestId("stair").evaluate((e) => e.clientHeight), "the stair's height")
+      .toBeGreaterThan(140);
+    await press(page, "Add");
+    await press(page, /^Read /);
+    await look("adding from the shelf");
+    await press(page, "Make a ladder");
+    await expect(page.getByText("Use these rungs")).toBeVisible();
+    await look("making a ladder");
+    await closeSheet(page);
+    await page.getByTestId("stair").getByRole("button").nth(2).click();
+    await look("a drill of the warm-up");
+    if (width < 1000) await closeSheet(page);
+    await page.getByTestId("given-up").click();
+    await look("what was given up");
+    await closeSheet(page);
+    for (const [entry, ready] of [
+      [/^The start/, "What is started"],
+      [/^Places/, null],
+      [/^Wait, steps/, null],
+      [/^Earlier versions/, null],
+      [/^Keep as a template/, null],
+    ] as const) {
+      await press(page, "More");
+      await look("More, of the warm-up");
+      await press(page, entry);
+      if (ready) await expect(page.getByLabel(ready)).toBeVisible();
+      await look(`More, ${entry.source}`);
+      await closeSheet(page);
+    }
+    await press(page, "Share");
+    await look("sharing");
+    await closeSheet(page);
+
+    await press(page, "Run");
+    await expect(page.getByRole("button", { name: "Begin", exact: true }).first()).toBeVisible();
+    await look("a run, ready");
+    await press(page, "Begin");
+    await look("a run, under way");
+    expect
+      .soft(
+        await page
+          .getByRole("timer")
+          .first()
+          .evaluate((e) => e.getBoundingClientRect().height),
+        "the timer's height",
+      )
+      .toBeGreaterThan(48);
+    await press(page, "More");
+    await look("a run's More");
+    await closeSheet(page);
+
+    await openStart(page, "Ilse Marrow");
+    await givePlan(page, [GATE], { wait: { leastSeconds: 60, longestSeconds: 600 } });
+    await press(page, "Run");
+    await press(page, "Begin");
+    await expect(page.getByRole("button", { name: "Hit", exact: true }).first()).toBeVisible();
+    await look("a gate");
+    await press(page, "Skip");
+    await expect(page.getByTestId("prompt").first()).toBeVisible();
+    await look("the wait before the start");
+    await press(page, "End the run");
+    await press(page, "End and keep it in the log");
+    await look("after a run");
+    expect(found).toEqual({});
+  });
+}
