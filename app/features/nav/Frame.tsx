@@ -1,15 +1,18 @@
 import { listOf } from "@tonodrome/core";
 import { type Action, may, rolesThat } from "@tonodrome/core/api";
-import { Link, usePathname } from "expo-router";
-import type { ReactNode } from "react";
+import { Link, usePathname, useRouter } from "expo-router";
+import { type ReactNode, useState } from "react";
 import { Text, View } from "react-native";
 import { useAccount, useMembership } from "~/data/account/account";
 import { useTheme } from "~/data/device/theme";
 import { Button } from "~/ui/Button";
+import { useKeys } from "~/ui/hooks/useKeys";
 import { useWide } from "~/ui/hooks/useWide";
 import { Icon, type IconName } from "~/ui/Icon";
+import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
+import { Sheet } from "~/ui/layout/Sheet";
 import { ROLE_AS, ROLE_NAMES } from "~/ui/roleWords";
 
 interface MainPlace {
@@ -59,6 +62,33 @@ export function Frame({ children }: { children: ReactNode }) {
   const { role } = useMembership();
   const places = PLACES.filter((place) => may(role, place.needs));
   // A warm-up and a run have the whole phone to themselves; their foot is the start.
+  const router = useRouter();
+  const [helps, setHelps] = useState(false);
+  // A warm-up and a run have keys of their own.
+  const isOwn = /^\/(run|start)\/(?!new)/.test(path);
+  useKeys(
+    isOwn
+      ? {}
+      : {
+          ...Object.fromEntries(places.map(({ href }, i) => [String(i + 1), () => router.push(href)])),
+          n: () => may(role, "build") && router.push("/start/new"),
+          "/": () => document.querySelector<HTMLElement>("input[type=search]")?.focus(),
+          "?": () => setHelps(true),
+        },
+  );
+  const help = helps ? (
+    <Sheet title="Keys" onClose={() => setHelps(false)}>
+      <KeysHelp
+        keys={[
+          ...places.map(({ label }, i) => [String(i + 1), label] as const),
+          ...(may(role, "build") ? [["n", "A new start"] as const] : []),
+          ["/", "Find, where there is something to find"],
+          ["Escape", "Closes what lies over the page"],
+          ["?", "These keys"],
+        ]}
+      />
+    </Sheet>
+  ) : null;
   const bare = /^\/(run|start)\//.test(path) && (!wide || path.startsWith("/run/"));
   if (bare)
     return (
@@ -68,6 +98,8 @@ export function Frame({ children }: { children: ReactNode }) {
     );
   return (
     <View className={`h-dvh bg-paper ${wide ? "flex-row" : "flex-col"}`}>
+      <SkipLink />
+      {help}
       {wide ? <Rail path={path} places={places} /> : null}
       <View className="min-h-0 flex-1">
         <Page path={path}>{children}</Page>
@@ -80,6 +112,23 @@ export function Frame({ children }: { children: ReactNode }) {
         </View>
       )}
     </View>
+  );
+}
+
+/** The first thing that Tab comes to: past the places, to what the page is about. */
+function SkipLink() {
+  return (
+    <button
+      type="button"
+      className="sr-only bg-press text-body text-on-press focus:not-sr-only focus:absolute focus:z-20 focus:p-3"
+      onClick={() => {
+        const main = document.querySelector<HTMLElement>("[role=main]");
+        main?.setAttribute("tabindex", "-1");
+        main?.focus();
+      }}
+    >
+      Skip to the content
+    </button>
   );
 }
 

@@ -26,7 +26,7 @@ import { usePulse } from "./follow/usePulse";
 import { useRunningOrder } from "./follow/useRunningOrder";
 import { useAutomatics } from "./presses/useAutomatics";
 import { usePresses } from "./presses/usePresses";
-import { RunMenu } from "./RunMenu";
+import { type MenuPlace, RunMenu } from "./RunMenu";
 import { RunStrip } from "./RunStrip";
 import { useRefit } from "./refit/useRefit";
 import { StepList } from "./StepList";
@@ -49,6 +49,10 @@ const KEYS = [
   ["x", "Skip"],
   ["b", "Back"],
   ["r", "Re-fit"],
+  ["j", "Jump to a drill"],
+  ["i", "Put in a drill"],
+  ["t", "Move the start"],
+  ["o", "More"],
   ["u", "Undo"],
   ["e", "End the run"],
   ["?", "These keys"],
@@ -102,6 +106,11 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
     presses.refit(offer.refit);
   }, [applies, offer, presses]);
 
+  const [menuAt, setMenuAt] = useState<MenuPlace | null>(null);
+  const openMenu = useStable((at: MenuPlace | null) => {
+    setMenuAt(at);
+    setSheet("menu");
+  });
   const running = state.status === "under-way";
   const gate = running && state.splits[state.index]?.drill.gate !== undefined;
   const none = () => {};
@@ -119,6 +128,10 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
           r: offer ? () => presses.refit(offer.refit) : none,
           u: () => presses.undo(),
           e: () => setSheet("end"),
+          j: () => openMenu("jump"),
+          i: () => openMenu("insert"),
+          t: () => openMenu("start"),
+          o: () => openMenu(null),
           "?": () => setSheet("keys"),
         },
   );
@@ -145,13 +158,13 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
   const leaveOffer = useStable(leave);
   const actions = useMemo(
     () => ({
-      menu: () => setSheet("menu"),
+      menu: () => openMenu(null),
       end: () => setSheet("end"),
       after: () => setSheet("after"),
       leave: () => (router.canGoBack() ? router.back() : router.replace("/")),
       leaveOffer,
     }),
-    [router, leaveOffer],
+    [router, leaveOffer, openMenu],
   );
   const face: Pick<RunFaceProps, "model" | "presses" | "actions"> = {
     model,
@@ -188,6 +201,7 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
           zone={run.zone}
           points={plan.source?.context.points.map((p) => p.name) ?? []}
           presses={presses}
+          at={menuAt}
           onClose={close}
           onEnd={() => setSheet("end")}
         />

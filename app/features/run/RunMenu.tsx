@@ -1,5 +1,5 @@
 import { formatLength, listOf, passedPoints, type RunState, type Split, stepOfDrill } from "@tonodrome/core";
-import { lazy, Suspense, useState } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { useMay } from "~/data/account/account";
@@ -23,16 +23,24 @@ interface RunMenuProps {
   /** Names of the day's fixed points. */
   points: readonly string[];
   presses: Presses;
+  /** Where it is opened. */
+  at: MenuPlace | null;
   onClose: () => void;
   onEnd: () => void;
 }
+
+/** What a key opens it at. */
+export type MenuPlace = "start" | "jump" | "insert";
 
 const NOTHING: ReadonlySet<string> = new Set();
 const SHIFTS = [-5, -1, 1, 5];
 
 /** What is seldom pressed: moving the start, another drill, taking back, sound, and the end. */
-export function RunMenu({ state, zone, points, presses, onClose, onEnd }: RunMenuProps) {
-  const [inserting, setInserting] = useState(false);
+export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: RunMenuProps) {
+  const [inserting, setInserting] = useState(at === "insert");
+  useEffect(() => {
+    if (at) document.querySelector<HTMLElement>(`[data-testid="run-${at}"] [role=button]`)?.focus();
+  }, [at]);
   const [asked, setAsked] = useState<Split | null>(null);
   const mayRead = useMay("read");
   const jump = ({ key }: Split) => {
@@ -69,7 +77,7 @@ export function RunMenu({ state, zone, points, presses, onClose, onEnd }: RunMen
           <Text role="status" className="font-text text-body text-ink">
             Start at {clockTime(new Date(state.startsAt).toISOString(), zone)}.
           </Text>
-          <View className="flex-row gap-2">
+          <View className="flex-row gap-2" testID="run-start">
             {SHIFTS.map((minutes) => (
               <Button
                 key={minutes}
@@ -95,7 +103,7 @@ export function RunMenu({ state, zone, points, presses, onClose, onEnd }: RunMen
               ]}
             />
           ) : null}
-          <View role="list">
+          <View role="list" testID="run-jump">
             {state.splits.map((split, i) => (
               <View
                 key={split.key}

@@ -64,6 +64,8 @@ export function DrillList({ drills, onAdd, onOpen, added }: DrillListProps) {
       <Field
         label="Find"
         type="search"
+        // Where there are keys one begins by typing; a finger would only get its keyboard in the way.
+        autoFocus={onAdd !== undefined && window.matchMedia?.("(pointer: fine)").matches}
         value={filter.words}
         onChange={(e) => change({ words: e.currentTarget.value })}
       />

@@ -48,6 +48,7 @@ export const Strip = memo(function Strip(props: StripProps) {
           type="button"
           aria-label={describe(props)}
           aria-pressed={selected}
+          data-drill={item.id}
           onClick={() => onSelect(item.id)}
           className={`mb-[3px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}
           style={look.style}

@@ -1,6 +1,6 @@
 import { type NamedCulprit, type PlanBody, peopleFindings } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { memo, useMemo } from "react";
+import { memo, useEffect, useMemo, useRef } from "react";
 import { ScrollView, Text, View } from "react-native";
 import type { PlanDraft } from "~/data/plan/planDraft";
 import { useStart } from "~/data/resources/starts";
@@ -41,9 +41,10 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
   const model = useWarmUp(start, sheet);
   const { draft, fit, open, mayBuild } = model;
   useTitle(`${start.athlete.name}, ${start.title}`);
+  const stepBy = useFocusedStep(model);
   useKeys({
-    arrowdown: () => model.step(1),
-    arrowup: () => model.step(-1),
+    arrowdown: () => stepBy(1),
+    arrowup: () => stepBy(-1),
     "alt+arrowdown": () => model.selected && model.move(model.selected.item.id, model.index + 1),
     "alt+arrowup": () => model.selected && model.move(model.selected.item.id, model.index - 1),
     "+": () => model.dose(1),
@@ -138,6 +139,11 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
               onMinutes={model.setMinutes}
               onExplain={openGivenUp}
             />
+            {model.said ? (
+              <Text role="status" className="pb-2 font-text text-body text-ink" testID="said">
+                {model.said}
+              </Text>
+            ) : null}
             {model.chosen ? (
               <ChosenActions model={model} />
             ) : (
@@ -176,6 +182,20 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
       <WarmUpSheets model={model} wide={wide} />
     </View>
   );
+}
+
+/** Selects a drill further up or down, and has the keyboard follow: it is read out, and Enter opens it. */
+function useFocusedStep({ step, selectedId }: WarmUpModel): (by: number) => void {
+  const stepped = useRef(false);
+  useEffect(() => {
+    if (!stepped.current || !selectedId) return;
+    stepped.current = false;
+    document.querySelector<HTMLElement>(`[data-drill="${selectedId}"]`)?.focus();
+  }, [selectedId]);
+  return (by) => {
+    stepped.current = true;
+    step(by);
+  };
 }
 
 /** Whether what is seen is what the server has. */

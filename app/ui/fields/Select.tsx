@@ -16,7 +16,7 @@ export function Select({ label, options, value, onChange, error }: SelectProps) 
   const id = useId();
   return (
     <View className="gap-1">
-      <label htmlFor={id} style={{ fontFamily: fonts.strong, fontSize: 17 }}>
+      <label htmlFor={id} style={{ fontFamily: fonts.strong, fontSize: "1.0625rem" }}>
         {label}
       </label>
       <select

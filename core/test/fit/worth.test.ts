@@ -33,7 +33,9 @@ it("weighs every rank above all below it together", () => {
   const top = (from: number) => rows.slice(from).reduce((sum, row) => sum + (row.at(-1)?.high ?? 0), 0);
   expect(high(0, 0)).toBeGreaterThan(high(1, 2) + wait + top(2));
   expect(high(1, 0)).toBeGreaterThan(wait + (high(1, 2) - high(1, 0)) + top(2));
-  expect(wait).toBeGreaterThan(high(1, 2) - high(1, 0) + top(2));
+  expect(wait).toBeGreaterThan(high(0, 1) - high(0, 0) + high(1, 2) - high(1, 0) + top(2));
+  // No second of lacing is given up while any other drill is above its floor.
+  expect(high(0, 1) - high(0, 0)).toBeGreaterThan(high(1, 2) - high(1, 0) + top(2));
   expect(high(1, 1) - high(1, 0)).toBeGreaterThan(top(2));
   expect(high(2, 0)).toBeGreaterThan(top(42));
 });

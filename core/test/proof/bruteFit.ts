@@ -4,9 +4,9 @@ import type { FitContext } from "../../src/venue/context";
 import { checkSchedule, type Done, spelled, waitsTooLong } from "./checkSchedule";
 import { compare } from "./compareRanks";
 
-/** Essential kit kept, essential kept, the wait, essential points, useful …, extra …, beyond the ideal, ties. */
+/** Essential kit kept, essential kept, the wait, points of essential kit, of other essentials, useful …, extra …, beyond the ideal, ties. */
 export function rankOf(plan: PlanBody, levels: readonly number[], waitHolds: boolean): number[] {
-  const rank = [0, 0, waitHolds ? 1 : 0, 0, 0, 0, 0, 0, 0, 0];
+  const rank = [0, 0, waitHolds ? 1 : 0, 0, 0, 0, 0, 0, 0, 0, 0];
   const add = (at: number, points: number) => {
     rank[at] = (rank[at] as number) + points;
   };
@@ -15,19 +15,18 @@ export function rankOf(plan: PlanBody, levels: readonly number[], waitHolds: boo
     if (!item.alreadyOn) line++;
     const level = levels[i] as number;
     if (level < 0) return;
-    const [kept, points] = { essential: [1, 3], useful: [4, 5], extra: [6, 7] }[item.priority] as [
-      number,
-      number,
-    ];
+    const [kept, points] = { essential: [1, item.phase === "kit" ? 3 : 4], useful: [5, 6], extra: [7, 8] }[
+      item.priority
+    ] as [number, number];
     const ideal = idealLevel(item.dose);
     const last = levelsOf(item.dose).length - 1;
     const towards = level >= ideal ? 60 : Math.round((60 * level) / ideal);
     if (item.phase === "kit" && item.priority === "essential") add(0, 1);
     add(kept, 1);
     add(points, towards);
-    if (level > ideal) add(8, Math.round((60 * (level - ideal)) / (last - ideal)));
+    if (level > ideal) add(9, Math.round((60 * (level - ideal)) / (last - ideal)));
     const easier = item.intensity < 33.4 ? 2 : item.intensity < 66.7 ? 1 : 0;
-    add(9, (line * 4 + easier) * Math.max(1, towards));
+    add(10, (line * 4 + easier) * Math.max(1, towards));
   });
   return rank;
 }

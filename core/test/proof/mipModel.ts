@@ -391,7 +391,14 @@ function stagesOf(lines: readonly Line[], held: string): Term[][] {
     of.flatMap((x) => x.y.map((v, k): Term => [worth(x, k), v]));
   return [
     [...of("essential").map((x): Term => [isKit(x.item) ? 2 * many + 2 : 2, x.kept]), [1, held]],
-    levels(of("essential"), points),
+    levels(
+      of("essential").filter((x) => isKit(x.item)),
+      points,
+    ),
+    levels(
+      of("essential").filter((x) => !isKit(x.item)),
+      points,
+    ),
     levels(of("useful"), (x, k) => 60 * many + points(x, k)),
     levels(of("extra"), (x, k) => 60 * many + points(x, k)),
     levels(lines, beyond),

@@ -44,6 +44,8 @@ export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowled
   running: "here" | "elsewhere" | null;
   selected: Placement | null;
   select: (itemId: string) => void;
+  /** Why the last key did nothing; null when it did something. */
+  said: string | null;
   sheet: OpenSheet;
   open: (sheet: OpenSheet) => void;
   save: () => void;
@@ -77,6 +79,9 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
   const { saveMinutes, ...fitted } = useStartFit(start, body, mayBuild);
   const { fit, isBest, context } = fitted;
   const known = useClubKnowledge(start, body, fit, mayBuild);
+  const selected = fit.placements.find((p) => p.item.id === selection.selectedId) ?? null;
+  const [said, say] = useState<{ of: string; words: string } | null>(null);
+  const reason = fitted.explanation?.given.find((g) => g.itemId === selection.selectedId)?.reason;
   return {
     ...fitted,
     failure: fitted.failure ?? fitted.fitFailure ?? runFailure,
@@ -88,7 +93,18 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
     mayRun,
     draft,
     running: own ? "here" : elsewhere ? "elsewhere" : null,
-    selected: fit.placements.find((p) => p.item.id === selection.selectedId) ?? null,
+    selected,
+    said: said !== null && said.of === selection.selectedId ? said.words : null,
+    dose: useStable((steps: 1 | -1) => {
+      say(null);
+      if (steps < 0 || !selected || selected.level) edits.dose(steps);
+      // It is not there: more of it would only make it harder to get in.
+      else
+        say({
+          of: selected.item.id,
+          words: `${selected.item.name} is left out. ${reason ?? "More of it would not bring it back."}`,
+        });
+    }),
     choose: useStable((on: boolean) => {
       selection.choose(on);
       open(null);

@@ -24,8 +24,8 @@ export interface Worths {
  * The worth of every level of every drill of a plan.
  *
  * The order it stands for, most important first (docs/fit.md gives the reasons): essential kit kept (nothing after it
- * can be done without it), essential drills kept, a wait that is not too long, essential levels up to their ideal,
- * useful drills kept, their levels, extra drills kept (all of this in `high`); then the levels of extras, growth
+ * can be done without it), essential drills kept, a wait that is not too long, levels of essential kit up to their ideal
+ * (nobody laces faster because time is short), those of other essentials, useful drills kept, their levels, extra drills kept (all of this in `high`); then the levels of extras, growth
  * beyond the ideal, then the ties: what is nearest the start, then the easier work (in `low`).
  *
  * Each rank weighs more than everything below it can add up to, so plain sums compare in strict order. With at most
@@ -45,8 +45,9 @@ export function worthOf(items: readonly PlanItem[]): Worths {
       const beyond = k <= ideal ? 0 : share(k - ideal, levels.length - 1 - ideal);
       const low = beyond * beyondPoint + tie * Math.max(1, points);
       if (item.priority === "extra") return { high: 1, low: low + points * extraPoint };
-      const { kept, keptKit, point } = item.priority === "essential" ? essential : useful;
-      return { high: (item.phase === "kit" ? keptKit : kept) + point * points, low };
+      const { kept, keptKit, point, kitPoint } = item.priority === "essential" ? essential : useful;
+      const isKit = item.phase === "kit";
+      return { high: (isKit ? keptKit : kept) + (isKit ? kitPoint : point) * points, low };
     });
   });
   return { rows, wait, units };
@@ -57,11 +58,12 @@ function share(k: number, all: number): number {
   return Math.round((POINTS * k) / all);
 }
 
-/** Worth of keeping a drill, of keeping a kit change, and of one point towards the ideal. */
+/** Worth of keeping a drill, of keeping a kit change, and of one point towards the ideal of each. */
 interface RankWeight {
   kept: number;
   keptKit: number;
   point: number;
+  kitPoint: number;
 }
 
 function highWeights(items: readonly PlanItem[]): {
@@ -75,13 +77,17 @@ function highWeights(items: readonly PlanItem[]): {
   const many = count("useful");
   const usefulPoint = below + 1;
   const usefulKept = usefulPoint * (POINTS * many + 1);
-  const useful = { kept: usefulKept, keptKit: usefulKept, point: usefulPoint };
+  const useful = { kept: usefulKept, keptKit: usefulKept, point: usefulPoint, kitPoint: usefulPoint };
 
   const essentials = count("essential");
   const point = below + many * (usefulKept + POINTS * usefulPoint) + 1;
-  const wait = point * (POINTS * essentials + 1);
+  const kits = items.filter((i) => i.priority === "essential" && i.phase === "kit").length;
+  const kitPoint = point * (POINTS * (essentials - kits) + 1);
+  const wait = kitPoint * (POINTS * kits + 1);
   const kept = 2 * wait;
-  // Essentials kept and the wait, essential points, useful kept, useful points, extras kept.
-  const units = [wait, point, usefulKept, usefulPoint, 1].filter((u, i, all) => all.indexOf(u) === i);
-  return { essential: { kept, keptKit: kept * (essentials + 1), point }, useful, wait, units };
+  // Essentials kept and the wait, points of essential kit, of other essentials, useful kept, useful points, extras kept.
+  const units = [wait, kitPoint, point, usefulKept, usefulPoint, 1].filter(
+    (u, i, all) => all.indexOf(u) === i,
+  );
+  return { essential: { kept, keptKit: kept * (essentials + 1), point, kitPoint }, useful, wait, units };
 }
