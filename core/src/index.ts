@@ -53,6 +53,7 @@ export {
 export { type Circumstances, obstacleTo } from "./fill/input/usable";
 export type { NamedCulprit } from "./fit/culprit";
 export { type GivenUp, givenUpLine } from "./fit/explain/explain";
+export { steepLeftOut } from "./fit/explain/steepLeftOut";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
 export { idleLine } from "./fit/idle";
 export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";

@@ -1,4 +1,4 @@
-import type { Fit } from "@tonodrome/core";
+import { type Fit, steepLeftOut } from "@tonodrome/core";
 
 const WORDS: Record<Fit["state"], string> = {
   fits: "fits",
@@ -20,4 +20,18 @@ export function stateWord(
   if (isBest) return WORDS[state];
   if (failed) return "not fitted";
   return progress === null ? "fitting …" : `fitting ${Math.round(progress * 100)} %`;
+}
+
+/** The same of a fit with its plan: what is left out for a step that is too steep is not for want of time, and nothing is no fit. */
+export function fitWord(
+  fit: Fit,
+  stepPoints: number,
+  ...[isBest, progress, failed]: [isBest: boolean, progress: number | null, failed: boolean]
+): string {
+  if (isBest && fit.placements.length === 0) return "nothing yet";
+  const lost = fit.placements.filter((p) => /left-out|floor|shortened/.test(p.verdict));
+  const steep = fit.state === "tight" ? steepLeftOut(fit, stepPoints) : [];
+  const isStep =
+    isBest && steep.length > 0 && lost.every((p) => p.item.priority === "extra" || steep.includes(p));
+  return isStep ? "fits but for a step" : stateWord(fit.state, isBest, progress, failed);
 }

@@ -85,16 +85,17 @@ export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit 
       windowed.set(item.id, place.windows.length > 0);
       if (!sameName(place.name, here)) {
         here = place.name;
-        const windows = place.windows
-          .map((w) => `${formatMinus(w.fromSeconds)} to ${formatMinus(Math.min(0, w.toSeconds))}${shared(w)}`)
-          .join(", ");
-        marks.push({ kind: "place", name: place.name, windows });
+        marks.push({ kind: "place", name: place.name, windows: windowsOf(place) });
         if (isCulprit("window", at)) say(marks);
       }
     }
     if (marks.length > 0) above.set(item.id, marks);
   }
-  return { above, windowed, below: pointsUntil(1) };
+  const used = new Set(fit.placements.filter((p) => p.level).map((p) => wordKey(p.item.place)));
+  const unused = context.places
+    .filter((p) => p.windows.some((w) => w.toSeconds > -fit.availableSeconds) && !used.has(wordKey(p.name)))
+    .map((p): Mark => ({ kind: "place", name: p.name, windows: `${windowsOf(p)}, nothing there yet` }));
+  return { above, windowed, below: [...pointsUntil(1), ...unused] };
 }
 
 function idleMark(idle: Segment | undefined): Mark[] {
@@ -104,6 +105,13 @@ function idleMark(idle: Segment | undefined): Mark[] {
   const { fromSeconds, toSeconds } = idle;
   const words = idleLine({ reasons });
   return [{ kind: "idle", atSeconds: fromSeconds, seconds: toSeconds - fromSeconds, words }];
+}
+
+/** "−30:00 to −10:00, half of it". */
+function windowsOf({ windows }: FitContext["places"][number]): string {
+  return windows
+    .map((w) => `${formatMinus(w.fromSeconds)} to ${formatMinus(Math.min(0, w.toSeconds))}${shared(w)}`)
+    .join(", ");
 }
 
 function shared({ room, turns }: { room: "all" | "half"; turns: number }): string {

@@ -8,7 +8,7 @@ import { useEvents } from "~/data/resources/events";
 import { useRunElsewhere } from "~/data/resources/openRuns";
 import { useMoveStart } from "~/data/resources/starts";
 import { useOpenRun } from "~/data/runs/hooks";
-import { stateWord } from "~/features/fit/stateWord";
+import { fitWord } from "~/features/fit/stateWord";
 import { useFitAt } from "~/features/fit/useFitAt";
 import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
@@ -211,14 +211,14 @@ function Standing({ start, view, isBest, failed, over, now, running }: StandingP
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
         <Text className={`text-body text-ink ${untilBegin > 0 ? "font-text" : "font-strong"}`}>{begin}</Text>
         <Text className={`text-body text-ink ${fit.state === "fits" ? "font-text" : "font-strong"}`}>
-          {stateWord(fit.state, isBest, null, failed)},{" "}
+          {fitWord(fit, start.plan.body.stepPoints, isBest, null, failed)},{" "}
           {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
         </Text>
       </View>
       <Latest start={start} view={view} now={now} />
       {fit.state === "fits" ? null : (
         <Text className="font-text text-small text-muted" numberOfLines={2}>
-          {givenUpLine(fit)}
+          {givenUpLine(fit, start.plan.body.stepPoints)}
         </Text>
       )}
     </View>

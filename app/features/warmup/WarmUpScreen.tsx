@@ -132,6 +132,7 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
               minutes={model.minutes}
               mostMinutes={model.mostMinutes}
               fit={fit}
+              stepPoints={draft.body.stepPoints}
               isBest={model.isBest}
               progress={model.progress}
               failed={model.fitFailure !== null}
@@ -151,6 +152,7 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
                 newMinutes={model.newMinutes ? model.minutes : null}
                 saving={model.saving}
                 running={model.running}
+                empty={draft.body.items.length === 0}
                 onRun={model.run}
                 mayBuild={mayBuild}
                 mayRun={model.mayRun}

@@ -87,7 +87,7 @@ describe("what keeps the essentials from fitting", () => {
       rule: { kind: "point", point: 0 },
       line: "Call is the reason.",
     });
-    expect(below.map((m) => m.kind)).toEqual(["point", "conflict"]);
+    expect(below.map((m) => m.kind)).toEqual(["point", "conflict", "place"]);
     expect(all).toHaveLength(1);
   });
 });
@@ -95,5 +95,13 @@ describe("what keeps the essentials from fitting", () => {
 it("has nothing to say of an empty warm-up but what is fixed", () => {
   const { above, below } = marksOf([]);
   expect(above.size).toBe(0);
-  expect(below).toHaveLength(1);
+  expect(below.map((m) => m.kind)).toEqual(["point", "place"]);
+});
+
+it("draws a window as soon as there is one, before anything is done in it", () => {
+  const unused = { kind: "place", name: "Ice", windows: "−15:00 to −10:00, nothing there yet" };
+  expect(marksOf([at(1, "Hall")]).below).toContainEqual(unused);
+  expect(marksOf([at(1, "Hall"), at(2, "Ice")]).below).not.toContainEqual(unused);
+  // One that is over before there is any time is nobody's business.
+  expect(marksOf([at(1, "Hall")], 500).below).not.toContainEqual(unused);
 });

@@ -1,4 +1,4 @@
-import { compareFits, givenUp, givenUpLine } from "../../src/fit/explain/explain";
+import { compareFits, costOf, givenUp, givenUpLine } from "../../src/fit/explain/explain";
 import { explanationOf } from "../../src/fit/explain/explanation";
 import { fitAt, fitPlan } from "../../src/fit/fit";
 import { profileOf } from "../../src/fit/profile";
@@ -116,4 +116,38 @@ it("a wait that is too long is in the word for the whole", () => {
     points: [{ name: "Call", fromSeconds: -300, toSeconds: 0, place: null, closesPractice: true }],
   });
   expect(late).toMatchObject({ state: "tight", waitSeconds: 300, waitOverSeconds: 200 });
+});
+
+it("what less time costs is what is lost; what comes in for it is said as that", () => {
+  const long = drill("Long", {
+    dose: {
+      kind: "time",
+      seconds: { floor: 120, ideal: 120, ceiling: 120 },
+      step: 30,
+      sides: "one",
+      changeoverSeconds: 0,
+    },
+  });
+  const short = drill("Short", {
+    priority: "extra",
+    dose: {
+      kind: "time",
+      seconds: { floor: 60, ideal: 60, ceiling: 60 },
+      step: 30,
+      sides: "one",
+      changeoverSeconds: 0,
+    },
+  });
+  const two = planOf([long, short]);
+  expect(costOf(fitPlan(two, 150), fitPlan(two, 90))).toEqual(["Long left out", "for it Short comes back"]);
+});
+
+it("names what is left out for a step as that, and only where there would be time for it", () => {
+  const steep = planOf([
+    drill("Waltz", { phase: "technical", intensity: 30 }),
+    drill("Axel", { phase: "technical", intensity: 90 }),
+  ]);
+  expect(givenUpLine(fitPlan(steep, 900), 20)).toBe("Gave up 1: Waltz left out, the step is too steep");
+  expect(givenUpLine(fitPlan(steep, 900))).toBe("Gave up 1: Waltz left out");
+  expect(givenUpLine(fitPlan(steep, 60), 20)).not.toContain("too steep");
 });

@@ -1,7 +1,7 @@
 import { type Fit, formatLength, givenUpLine } from "@tonodrome/core";
 import { memo, useCallback, useEffect, useState } from "react";
 import { Pressable, Text } from "react-native";
-import { stateWord } from "~/features/fit/stateWord";
+import { fitWord } from "~/features/fit/stateWord";
 import { Slider } from "~/ui/fields/Slider";
 import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
 import { Progress } from "~/ui/layout/Progress";
@@ -10,6 +10,8 @@ interface DockProps {
   minutes: number;
   mostMinutes: number;
   fit: Fit;
+  /** The largest step that the plan allows, points. */
+  stepPoints: number;
   /** False while limits on totals are still being reckoned with. */
   isBest: boolean;
   /** How far the worker is with it, or else with every other time, from 0 to 1; null while there is nothing to tell. */
@@ -27,6 +29,7 @@ export const Dock = memo(function Dock({
   minutes,
   mostMinutes,
   fit,
+  stepPoints,
   isBest,
   progress,
   failed,
@@ -40,12 +43,12 @@ export const Dock = memo(function Dock({
       <Finger
         minutes={minutes}
         mostMinutes={mostMinutes}
-        word={stateWord(fit.state, isBest, progress, failed)}
+        word={fitWord(fit, stepPoints, isBest, progress, failed)}
         strong={fit.state !== "fits"}
         cappedBy={cappedBy}
         onMinutes={onMinutes}
       />
-      <GivenUpLine text={givenUpLine(fit)} onPress={onExplain} />
+      <GivenUpLine text={givenUpLine(fit, stepPoints)} onPress={onExplain} />
     </div>
   );
 });

@@ -9,6 +9,8 @@ interface ActionsProps {
   saving: boolean;
   /** Whether a run of this start is under way. */
   running: WarmUpModel["running"];
+  /** Whether there is nothing to run. */
+  empty: boolean;
   mayBuild: boolean;
   mayRun: boolean;
   onRun: () => void;
@@ -24,6 +26,7 @@ export const Actions = memo(function Actions({
   newMinutes,
   saving,
   running,
+  empty,
   mayBuild,
   mayRun,
   onRun,
@@ -43,7 +46,7 @@ export const Actions = memo(function Actions({
           disabled={saving}
           onPress={onSave}
         />
-      ) : mayRun ? (
+      ) : mayRun && !empty ? (
         <Button
           label={running === "here" ? "Back to the run" : running ? "Follow the run" : "Run"}
           icon="run"
@@ -52,12 +55,20 @@ export const Actions = memo(function Actions({
           onPress={onRun}
         />
       ) : null}
-      {newMinutes !== null && mayRun ? <Button label="Run" icon="run" iconOnly onPress={onRun} /> : null}
+      {newMinutes !== null && mayRun && !empty ? (
+        <Button label="Run" icon="run" iconOnly onPress={onRun} />
+      ) : null}
       {onUndo ? <Button label="Undo" icon="undo" iconOnly onPress={onUndo} /> : null}
       {onRedo ? <Button label="Redo" icon="redo" iconOnly onPress={onRedo} /> : null}
       {mayBuild ? (
         <>
-          <Button label="Add" icon="add" onPress={onAdd} />
+          <Button
+            label="Add"
+            icon="add"
+            look={empty && newMinutes === null ? "full" : "outline"}
+            className={empty ? "shrink-0 grow basis-auto" : ""}
+            onPress={onAdd}
+          />
           <Button label="More" icon="settings" iconOnly onPress={onMore} />
         </>
       ) : null}

@@ -5,6 +5,7 @@ import { PRIORITIES, type Priority } from "../../words/priority";
 import type { Fit, Placement } from "../fit";
 import type { FitProfile } from "../profile";
 import { type Binding, bindingsOf } from "./bindings";
+import { steepLeftOut } from "./steepLeftOut";
 
 /** One thing the fit gave up, in words; what mends it is to let it matter more. */
 export interface GivenUp extends Finding {
@@ -58,9 +59,10 @@ function isBelow({ verdict }: Placement): boolean {
 
 /**
  * One line saying what was given up.
+ * @param stepPoints the largest rise that the plan allows, to say what was left out for that; left out, nothing is said of it
  * @example "Gave up 2: Walking lunges 3 → 2 sets, Ice strides left out"
  */
-export function givenUpLine(fit: Fit): string {
+export function givenUpLine(fit: Fit, stepPoints?: number): string {
   if (fit.placements.length === 0) return "No drills yet.";
   const list = fit.placements.filter(isBelow);
   if (fit.neverFits) return fit.culprit?.line ?? "Not every essential drill can be done, whatever the time.";
@@ -69,7 +71,10 @@ export function givenUpLine(fit: Fit): string {
     return fit.spareSeconds > 0
       ? `Nothing given up, ${spokenLength(fit.spareSeconds)} spare.`
       : "Nothing given up.";
-  const named = list.map((p) => `${p.item.name} ${changeOf(p)}`);
+  const steep = new Set(stepPoints === undefined ? [] : steepLeftOut(fit, stepPoints));
+  const named = list.map(
+    (p) => `${p.item.name} ${changeOf(p)}${steep.has(p) ? ", the step is too steep" : ""}`,
+  );
   const shown = named.slice(0, 3).join(", ");
   const more = named.length > 3 ? ` and ${named.length - 3} more` : "";
   return `${lead}Gave up ${list.length}: ${shown}${more}`;
@@ -123,17 +128,38 @@ function timeReason(p: Placement): string {
 }
 
 /**
- * What one fit has over another, drill by drill: what five more minutes buy, or five fewer cost.
- * @returns sentences in the order of the first, empty when both are the same
+ * What one fit has over another, drill by drill: what five more minutes buy.
+ * @returns sentences, what is gained first, empty when both are the same
  * @example compareFits(now, later) // ["Spins comes back", "Walking lunges 2 → 3 sets"]
  */
 export function compareFits(from: Fit, to: Fit): string[] {
+  const { less, more } = changesBetween(from, to);
+  return [...more, ...less];
+}
+
+/**
+ * What less time costs: what is lost, and then what comes in for it, which is no cost.
+ * @example costOf(now, sooner) // ["Axel left out", "for it Spins comes back"]
+ */
+export function costOf(from: Fit, to: Fit): string[] {
+  const { less, more } = changesBetween(from, to);
+  return [...less, ...more.map((line) => `for it ${line}`)];
+}
+
+/** What there is less of, and more of, drill by drill in the order of the first. */
+function changesBetween(from: Fit, to: Fit): { less: string[]; more: string[] } {
   const then = new Map(to.placements.map((p) => [p.item.id, p]));
-  return from.placements.flatMap((was) => {
+  const changes: { less: string[]; more: string[] } = { less: [], more: [] };
+  for (const was of from.placements) {
     const is = then.get(was.item.id);
-    if (!is || was.levelIndex === is.levelIndex) return [];
-    if (!was.level) return [`${was.item.name} comes back`];
-    if (!is.level) return [`${was.item.name} left out`];
-    return [`${was.item.name} ${describeChange(was.level, is.level)}`];
-  });
+    if (!is || was.levelIndex === is.levelIndex) continue;
+    const { name } = was.item;
+    if (!was.level) changes.more.push(`${name} comes back`);
+    else if (!is.level) changes.less.push(`${name} left out`);
+    else {
+      const side = is.levelIndex < was.levelIndex ? changes.less : changes.more;
+      side.push(`${name} ${describeChange(was.level, is.level)}`);
+    }
+  }
+  return changes;
 }

@@ -5,7 +5,7 @@ import { type NamedCulprit, namedCulprit } from "../culprit";
 import { fitAt, fitPlan } from "../fit";
 import type { Needs } from "../needs";
 import { profileAt } from "../profile";
-import { compareFits, type GivenUp, givenUp } from "./explain";
+import { compareFits, costOf, type GivenUp, givenUp } from "./explain";
 import { remarksOn } from "./remarks";
 
 /** Everything there is to say about a fit beyond the plan itself. */
@@ -30,15 +30,15 @@ const FIVE = 300;
 export function explanationOf(plan: PlanBody, context: FitContext, availableSeconds: number): Explanation {
   const profile = profileAt(plan, context, availableSeconds);
   const fit = fitAt(profile, availableSeconds);
-  const changed = (by: number) => compareFits(fit, fitPlan(plan, availableSeconds + by, context));
+  const other = (by: number) => fitPlan(plan, availableSeconds + by, context);
   return {
     availableSeconds: fit.availableSeconds,
     given: givenUp(profile, fit),
     culprit:
       fit.state === "short" ? namedCulprit(profile.problem, profile.needs, fit.availableSeconds) : null,
     needs: profile.needs,
-    fiveMore: changed(FIVE),
-    fiveFewer: changed(-FIVE),
+    fiveMore: compareFits(fit, other(FIVE)),
+    fiveFewer: costOf(fit, other(-FIVE)),
     remarks: remarksOn(plan, context),
   };
 }
