@@ -53,41 +53,45 @@ test("a gate's time follows the chance of a hit and never passes its cap; partne
   page,
 }) => {
   await newDrill(page, "Gold at 18 m", "Gate");
-  await expect(words(page)).toHaveText("4 hits, at most 4:00");
+  // As long as the two minutes that it was before, and never longer.
+  await expect(words(page)).toHaveText("5 hits, at most 2:00");
+  await press(page, "Never longer than: more", 4);
+  await expect(words(page)).toHaveText("5 hits, at most 4:00");
   const time = async () => (await length(page).textContent()) ?? "";
   const before = await time();
   await press(page, "Chance of a hit: less", 4);
   expect(Number(before.replace(":", ""))).toBeLessThan(Number((await time()).replace(":", "")));
   await page.getByRole("radio", { name: "Hits in a row" }).click();
-  await expect(words(page)).toHaveText("4 hits in a row, at most 4:00");
-  // Four in a row at 40 % do not come in time: the cap is the time.
+  await expect(words(page)).toHaveText("5 hits in a row, at most 4:00");
+  // Five in a row at 40 % do not come in time: the cap is the time.
   await expect(length(page)).toHaveText("4:00");
   await page.getByRole("radio", { name: "In turn" }).click();
   await expect(length(page)).toHaveText("8:00");
   await page.getByRole("radio", { name: "Alone" }).click();
   await page.getByRole("radio", { name: "Of the last …" }).click();
-  await expect(words(page)).toHaveText("4 of the last 6, at most 4:00");
+  await expect(words(page)).toHaveText("5 of the last 7, at most 4:00");
   await expectAccessible(page);
   await page.getByRole("button", { name: "Put on the shelf" }).click();
-  await expect(page.getByText("4 of the last 6, at most 4:00", { exact: false })).toBeVisible();
+  await expect(page.getByText("5 of the last 7, at most 4:00", { exact: false })).toBeVisible();
 });
 
 test("lengths, counts, tempo and slots are set in whole steps", async ({ page }) => {
   await newDrill(page, "Lunges down the mat", "Lengths");
-  await expect(words(page)).toHaveText("4 lengths of 25 m there and back, 200 m");
+  await expect(words(page)).toHaveText("3 lengths of 25 m there and back, 150 m");
   await page.getByRole("radio", { name: "Walk back" }).click();
-  await expect(words(page)).toHaveText("4 lengths of 25 m, walk back, 100 m");
+  await expect(words(page)).toHaveText("3 lengths of 25 m, walk back, 75 m");
   await page.getByRole("radio", { name: "Counts", exact: true }).click();
-  await expect(words(page)).toHaveText("4 × 8 counts at 120 a minute");
+  await expect(words(page)).toHaveText(/^\d+ × 8 counts at 120 a minute$/);
   await press(page, "Beats a minute: less", 2);
-  await expect(words(page)).toHaveText("4 × 8 counts at 116 a minute");
-  await page.getByRole("radio", { name: "Reps", exact: true }).click();
+  await expect(words(page)).toHaveText(/^\d+ × 8 counts at 116 a minute$/);
+  await page.getByRole("button", { name: "Cancel" }).click();
+  await newDrill(page, "Squats", "Reps");
   await page.getByRole("radio", { name: "To a tempo" }).click();
-  await expect(words(page)).toHaveText("2 × 8, 2 s down 2 s up, 20 s rest");
+  await expect(words(page)).toHaveText("3 × 8, 2 s down 2 s up, 20 s rest");
   await page.getByRole("radio", { name: "One set every …" }).click();
-  await expect(words(page)).toHaveText("2 × 8, 2 s down 2 s up, one every 0:55");
+  await expect(words(page)).toHaveText("3 × 8, 2 s down 2 s up, one every 0:55");
   await page.getByRole("radio", { name: "Each side" }).click();
-  await expect(length(page)).toHaveText("3:40");
+  await expect(length(page)).toHaveText("5:30");
   await expectAccessible(page);
 });
 
@@ -97,22 +101,22 @@ test("a slot for all of it, half seconds, the partner's set as the rest, and a c
   await newDrill(page, "Slow squats", "Reps");
   await page.getByRole("radio", { name: "To a tempo" }).click();
   await press(page, "Down: more", 1);
-  await expect(words(page)).toHaveText("2 × 8, 2.5 s down 2 s up, 20 s rest");
-  // Two sets of 36 s and 20 s of rest are 92 s: the slot begins at the next five.
+  await expect(words(page)).toHaveText("3 × 8, 2.5 s down 2 s up, 20 s rest");
+  // Three sets of 36 s and twice 20 s of rest are 148 s: the slot begins at the next five.
   await page.getByRole("radio", { name: "All in a slot" }).click();
-  await expect(words(page)).toHaveText("2 × 8, 2.5 s down 2 s up, 23 s rest, in a slot of 1:35");
+  await expect(words(page)).toHaveText("3 × 8, 2.5 s down 2 s up, 21 s rest, in a slot of 2:30");
   await press(page, "The slot: more", 5);
-  await expect(words(page)).toHaveText("2 × 8, 2.5 s down 2 s up, 48 s rest, in a slot of 2:00");
-  await expect(length(page)).toHaveText("2:00");
+  await expect(words(page)).toHaveText("3 × 8, 2.5 s down 2 s up, 33 s rest, in a slot of 2:55");
+  await expect(length(page)).toHaveText("2:55");
   await page.getByRole("radio", { name: "Rest", exact: true }).click();
   await page.getByRole("radio", { name: "In turn" }).click();
-  // Two sets of 36 s, each followed by the partner's: 20 s of rest lie within that.
-  await expect(length(page)).toHaveText("2:24");
+  // Three sets of 36 s, each followed by the partner's: 20 s of rest lie within that.
+  await expect(length(page)).toHaveText("3:36");
 
   await page.getByRole("radio", { name: "Circuit", exact: true }).click();
   await page.getByRole("button", { name: "There and back, movement 1" }).click();
   await press(page, "Movement 1 covers, one way: more", 5);
-  await expect(words(page)).toHaveText(/, 50 m a round, 100 m$/);
+  await expect(words(page)).toHaveText(/, 50 m a round, \d+ m, in turn$/);
   await expectAccessible(page);
 
   await page.getByRole("radio", { name: "Gate", exact: true }).click();
@@ -135,4 +139,65 @@ test("what needs boots waits for them, unless they are on already", async ({ pag
   await sheet.getByRole("button", { name: "Close" }).click();
   await expect(edges).not.toHaveAccessibleName(/left out/);
   await expect(page.getByRole("button", { name: /^Boots on, kit, already on/ })).toBeVisible();
+});
+
+test("less of a drill is less of it in the plan too, also with minutes to spare, and undone in its sheet", async ({
+  page,
+}) => {
+  await makeStart(page, "Kaisa Lund", 60);
+  await addDrills(page, "Easy laps of the corridor");
+  const strip = page.getByRole("button", { name: /^Easy laps of the corridor, / });
+  const before = (await strip.textContent()) ?? "";
+  await strip.click();
+  const sheet = page.getByRole("dialog");
+  await press(page, "How long: less", 2);
+  await expect(strip).not.toHaveText(before);
+  await expect(strip).toContainText("6:00");
+  await sheet.getByRole("button", { name: "Undo" }).click();
+  await sheet.getByRole("button", { name: "Undo" }).click();
+  await expect(strip).toHaveText(before);
+  await sheet.getByRole("button", { name: "Close" }).click();
+  // Taken back here, done again after leaving and coming back.
+  await page.getByRole("button", { name: "Redo" }).click();
+  await page.getByRole("button", { name: "Back", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
+  await page
+    .getByRole("group", { name: /^Kaisa Lund/ })
+    .getByRole("link")
+    .first()
+    .click();
+  await expect(page.getByRole("button", { name: "Undo" })).toBeVisible();
+});
+
+test("drills are read before they are added, a ladder is made on the way, and nobody there is pointed out", async ({
+  page,
+}) => {
+  await makeStart(page, "Kaisa Lund", 60);
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  const sheet = page.getByRole("dialog");
+  await sheet.getByRole("searchbox", { name: "Find" }).fill("swings");
+  await sheet.getByRole("button", { name: "Read Leg swings" }).click();
+  await expect(sheet.getByText("Attend to")).toBeVisible();
+  await sheet.getByRole("button", { name: "Make a ladder" }).click();
+  await expect(sheet.getByTestId("made-ladder")).toContainText(/^5 rungs, 15 → 85 %, 20 reps, 4:35/);
+  await expect(sheet.getByText(/^All that is wished for takes 4:35/)).toBeVisible();
+  await expectAccessible(page);
+  await sheet.getByRole("button", { name: "Back", exact: true }).click();
+  // The list is where it was left.
+  await expect(sheet.getByRole("searchbox", { name: "Find" })).toHaveValue("swings");
+  await sheet.getByRole("button", { name: "Make a ladder" }).click();
+  await sheet.getByRole("button", { name: "Use these rungs" }).click();
+  await expect(page.getByRole("dialog", { name: "Even climb" })).toBeVisible();
+  await sheet.getByRole("radio", { name: "Attempts", exact: true }).click();
+  await sheet.getByRole("radio", { name: "In turn" }).click();
+  await sheet.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: /^The start/ }).click();
+  await sheet.getByRole("button", { name: "People at hand: less" }).click();
+  await sheet.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByText("Too few people for Even climb: the start says who is at hand.")).toBeVisible();
+  await page.getByRole("button", { name: "Open the first" }).click();
+  await sheet.getByRole("button", { name: "Do it alone" }).click();
+  await sheet.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByText(/^Too few people/)).toHaveCount(0);
 });

@@ -25,37 +25,6 @@ test("the start is moved in two taps, the fit follows, and the move is taken bac
   await expect(card).not.toContainText("list");
 });
 
-test("two tabs: saving an older version is refused, and nothing of either is lost", async ({
-  page,
-  context,
-}) => {
-  await makeStart(page, "Liv Aster");
-  const other = await context.newPage();
-  await other.goto(page.url());
-  await expect(other.getByText("No drills yet", { exact: false }).first()).toBeVisible();
-
-  // The second tab was opened before and does not hear of it.
-  await other.route("**/api/clubs/*/starts**", (route) => route.abort());
-  await addDrills(page, "Leg swings");
-  await saved(page);
-  await addDrills(other, "Walking lunges");
-  await expect(other.getByText("Someone else saved this warm-up")).toBeVisible();
-  expect(await stairNames(other)).toEqual(["Walking lunges"]);
-  await other.unroute("**/api/clubs/*/starts**");
-  await other.getByRole("button", { name: "Take theirs" }).click();
-  await expect.poll(() => stairNames(other)).toEqual(["Leg swings"]);
-
-  await other.getByRole("button", { name: "More", exact: true }).click();
-  await other.getByRole("button", { name: "Earlier versions" }).click();
-  await expect(other.getByRole("dialog")).toContainText("Not saved, made from version 1");
-  await other
-    .getByRole("listitem")
-    .filter({ hasText: "Not saved" })
-    .getByRole("button", { name: "Open" })
-    .click();
-  expect(await stairNames(other)).toEqual(["Walking lunges"]);
-});
-
 test("the server goes away while saving: it is said, and the edits outlive a reload", async ({ page }) => {
   await makeStart(page, "Runa Blythe");
   await page.route("**/api/clubs/*/plans/**", (route) => route.abort());

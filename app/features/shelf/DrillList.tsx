@@ -15,6 +15,7 @@ import { Pressable, Text, View } from "react-native";
 import { Button } from "~/ui/Button";
 import { Field } from "~/ui/fields/Field";
 import { Select } from "~/ui/fields/Select";
+import { isByKey } from "~/ui/hooks/useKeys";
 import { Notice } from "~/ui/layout/Notice";
 import { toneClasses } from "~/ui/tone";
 import { Filters } from "./Filters";
@@ -55,6 +56,7 @@ export function DrillList({ drills, onAdd, onOpen, added }: DrillListProps) {
   const [most, setMost] = useState(PAGE);
   const found = useMemo(() => sorted(findDrills(drills, filter), order), [drills, filter, order]);
   const narrowed = filterCount(filter) - (filter.phase ? 1 : 0);
+  const [hasKeys] = useState(() => isByKey() || window.matchMedia?.("(pointer: fine)").matches === true);
   const change = (more: Partial<DrillFilter>) => {
     setFilter({ ...filter, ...more });
     setMost(PAGE);
@@ -65,7 +67,7 @@ export function DrillList({ drills, onAdd, onOpen, added }: DrillListProps) {
         label="Find"
         type="search"
         // Where there are keys one begins by typing; a finger would only get its keyboard in the way.
-        autoFocus={onAdd !== undefined && window.matchMedia?.("(pointer: fine)").matches}
+        autoFocus={onAdd !== undefined && hasKeys}
         value={filter.words}
         onChange={(e) => change({ words: e.currentTarget.value })}
       />

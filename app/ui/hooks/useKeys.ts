@@ -3,6 +3,15 @@ import { useEffect, useRef } from "react";
 /** Keys by their name in lower case ("arrowup", "+", "alt+arrowup", " ") and what they do. */
 export type KeyMap = Record<string, () => void>;
 
+/** When a key last did something here, as `performance.now()` has it. */
+let actedAt = -Infinity;
+
+/** Whether what is happening was brought about by a key: then the keyboard is where the hands are. */
+export const isByKey = (): boolean => performance.now() - actedAt < RECENT;
+
+/** So soon after a key, milliseconds. Custom. */
+const RECENT = 1000;
+
 /** Listens for keys while the screen is there, except in a field or on a control that uses the key itself. */
 export function useKeys(keys: KeyMap): void {
   const latest = useRef(keys);
@@ -18,6 +27,7 @@ export function useKeys(keys: KeyMap): void {
       const act = latest.current[name];
       if (!act) return;
       event.preventDefault();
+      actedAt = performance.now();
       act();
     };
     window.addEventListener("keydown", press);

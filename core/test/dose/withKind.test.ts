@@ -23,8 +23,8 @@ const KINDS = ["time", "reps", "lengths", "counts", "attempts", "gate", "circuit
 
 it("two minutes stay two minutes, or the nearest whole count to that", () => {
   const dose = time(60, 120, 120);
-  // By hand: 4 sets of 5 reps of 3 s with 20 s between; 30 phrases of 4 s; 5 attempts of 10 s with 20 s between.
-  expect(seconds(withKind(dose, "reps"))[1]).toBe(4 * 5 * 3 + 3 * 20);
+  // By hand: 3 sets of 8 reps of 3 s with 20 s between, as usual as may be within a tenth; 30 phrases of 4 s; 5 attempts of 10 s with 20 s between.
+  expect(seconds(withKind(dose, "reps"))[1]).toBe(3 * 8 * 3 + 2 * 20);
   expect(seconds(withKind(dose, "counts"))[1]).toBe(30 * 4);
   expect(seconds(withKind(dose, "attempts"))[1]).toBe(5 * 10 + 4 * 20);
   expect(seconds(withKind(dose, "gate"))[1]).toBeLessThanOrEqual(120);

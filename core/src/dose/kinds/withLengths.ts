@@ -10,6 +10,8 @@ const MOST_IN_BOUT = 20;
 const MOST_COUNTED = 60;
 /** Times are chosen in so many seconds, up to so long. Custom. */
 const TIME_STEP = 5;
+/** Where there are bouts, so near is near enough for the more usual of two amounts, as a share of the length. Custom. */
+const NEAR = 0.1;
 const LONGEST = 3600;
 
 /** How many bouts, and how much in each; one bout where a kind has none. */
@@ -57,7 +59,7 @@ function lengthAt(dose: PlainDose, amount: Amount): number | null {
   return isDose(exactly) ? (plainLevels(exactly)[0]?.seconds ?? null) : null;
 }
 
-/** The amount whose length is nearest; of several, the one most like another. */
+/** The amount whose length is nearest, or near enough; of several, the one most like another. */
 function nearest(
   dose: PlainDose,
   seconds: number,
@@ -65,12 +67,13 @@ function nearest(
   lengthOf: (amount: Amount) => number | null,
 ): Amount {
   const off = ({ bouts, each }: Amount) => Math.abs(bouts - like.bouts) + Math.abs(each - like.each);
+  const near = kindOf(dose).outer ? NEAR * seconds : 0;
   let best = like;
   let least = Infinity;
   for (const amount of amounts(dose)) {
     const length = lengthOf(amount);
     if (length === null) continue;
-    const by = Math.abs(length - seconds);
+    const by = Math.max(near, Math.abs(length - seconds));
     if (by > least || (by === least && off(amount) >= off(best))) continue;
     best = amount;
     least = by;
