@@ -3,7 +3,7 @@ import { existsSync } from "node:fs";
 import { availableParallelism } from "node:os";
 import { ensureBuilt } from "./lib/build.mjs";
 import { ensureServerBuilt } from "./lib/buildServer.mjs";
-import { run, runQuietly } from "./lib/command.mjs";
+import { runQuietly } from "./lib/command.mjs";
 import { ensureDebian } from "./lib/debian.mjs";
 import { ensurePackages } from "./lib/install.mjs";
 import { inRoot } from "./lib/paths.mjs";
@@ -41,11 +41,34 @@ async function prepare(names) {
   await ensureServerBuilt();
 }
 
-async function check(name, runCommand) {
+/** Runs a check to its end, heard only where it is asked to be. */
+async function check(name, aloud) {
   const began = Date.now();
   let ok = true;
-  for (const [command, ...args] of await checks[name]()) if (ok) ok = (await runCommand(command, args)) === 0;
-  return { name, ok, seconds: Math.round((Date.now() - began) / 1000) };
+  let output = "";
+  for (const [command, ...args] of await checks[name]()) {
+    if (!ok) break;
+    const done = await runQuietly(command, args, { aloud });
+    ok = done.code === 0;
+    output += done.output;
+  }
+  return { name, ok, output, seconds: Math.round((Date.now() - began) / 1000) };
+}
+
+/** Told of what goes on in a few lines: how a check began and ended, and all that it said where it failed. */
+function tell({ name, ok, output, seconds }, isTold) {
+  const sums = output.match(/^(?:Tests: .*|Test Suites: .*|\s*\d+ passed.*)$/gm) ?? [];
+  if (ok)
+    say(
+      `── ${name}: passed in ${seconds} s${sums.map((line) => `; ${line.trim().replace(/ +/g, " ")}`).join("")}`,
+    );
+  else say(`\n── ${name}: FAILED after ${seconds} s\n${isTold ? "" : output}`);
+}
+
+/** What failed within a check, by name, as its own report has it. */
+function failedIn({ output }) {
+  const lines = output.match(/^ *(?:●|✘|error |.*: error TS).*$/gm) ?? [];
+  return [...new Set(lines.map((line) => line.trim()))].filter((line) => line !== "● Console").slice(0, 30);
 }
 
 /** One check after the other, each shown as it goes. */
@@ -53,7 +76,9 @@ async function inTurn(names) {
   const results = [];
   for (const name of names) {
     say(`\n── ${name}`);
-    results.push(await check(name, run));
+    const result = await check(name, (piece) => process.stdout.write(piece));
+    tell(result, true);
+    results.push(result);
   }
   return results;
 }
@@ -61,22 +86,16 @@ async function inTurn(names) {
 /** The longest first, after what is told soonest; the browser, which mostly waits for clocks, goes beside them. */
 const ORDER = ["browser", "lint", "arrows", "unused", "api", "proof", "unit", "types"];
 
-/** Two at a time: what each said is shown when it is over, and of the first as it goes. */
+/** Two at a time, each in a line: all that one said is shown only where it failed. */
 async function twoAtATime(names) {
   const queue = ORDER.filter((name) => names.includes(name));
   const results = [];
-  const first = queue[0];
   const lane = async () => {
     for (let name = queue.shift(); name; name = queue.shift()) {
-      const said = [];
-      const quietly = async (command, args) => {
-        const { code, output } = await runQuietly(command, args);
-        said.push(output);
-        return code;
-      };
-      if (name === first) say(`\n── ${name}`);
-      results.push(await check(name, name === first ? run : quietly));
-      if (name !== first) say(`\n── ${name}\n${said.join("")}`);
+      say(`── ${name} …`);
+      const result = await check(name);
+      tell(result, false);
+      results.push(result);
     }
   };
   await Promise.all([lane(), lane()]);
@@ -89,11 +108,13 @@ main(async () => {
   const names = asked.length > 0 ? asked : Object.keys(checks);
   const began = Date.now();
   await prepare(names);
-  const results = await (availableParallelism() > 1 ? twoAtATime(names) : inTurn(names));
+  const results = await (names.length > 1 && availableParallelism() > 1 ? twoAtATime(names) : inTurn(names));
   say("\n── Summary");
   for (const name of names) {
-    const { ok, seconds } = results.find((r) => r.name === name);
+    const result = results.find((r) => r.name === name);
+    const { ok, seconds } = result;
     say(`${ok ? "passed" : "FAILED"}  ${name.padEnd(8)} ${seconds} s`);
+    if (!ok) for (const line of failedIn(result)) say(`          ${line}`);
   }
   const failed = results.filter((r) => !r.ok).length;
   say(`\n${results.length - failed} passed, ${failed} failed, ${Math.round((Date.now() - began) / 1000)} s`);

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { GATE, givePlan, openFilledClub, openStart, shareStart } from "../coach";
+import { GATE, givePlan, makeStart, openFilledClub, openStart, shareStart } from "../coach";
 import { layoutFaults } from "../layout";
 
 /** The sizes that a screen has to do at; text as large as a person may wish it. */
@@ -43,6 +43,10 @@ for (const { name, width, height, text } of SIZES) {
     await look("the way in");
     await openFilledClub(page);
     const shared = await shareStart(page, "Noor Whitlock");
+    // Names as long as names get, and from right to left.
+    await makeStart(page, "Aleksandra-Konstantina Wolfeschlegelsteinhausenbergerdorff-Ruiz", 50);
+    await look("an empty warm-up of somebody with a long name");
+    await makeStart(page, "مريم عبد الرحمن بنت الحسين المنصوري", 55);
 
     await page.goto("/");
     await expect(page.getByRole("group", { name: /^Noor Whitlock/ })).toBeVisible();

@@ -78,6 +78,20 @@ test("one minute to go: it says what is short, and the application goes on worki
   await expect(page.getByRole("dialog")).toContainText("need");
 });
 
+test("no connection is said on every screen, and is over when it is over", async ({ page, context }) => {
+  await openDemo(page);
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
+  await context.setOffline(true);
+  await expect(page.getByTestId("offline")).toContainText("No connection.");
+  await page.getByRole("link", { name: "Club" }).click();
+  await expect(page.getByRole("heading", { name: "Club" })).toBeVisible();
+  await expect(page.getByTestId("offline")).toBeVisible();
+  await expectAccessible(page);
+  await context.setOffline(false);
+  await expect(page.getByTestId("offline")).toHaveCount(0, { timeout: 15_000 });
+});
+
 test("addresses that lead nowhere, and a list that cannot be loaded", async ({ page }) => {
   await page.goto("/nothing/here");
   await expect(page.getByText("There is nothing at this address")).toBeVisible();

@@ -18,13 +18,17 @@ export function ask(command, args, options = {}) {
 
 export const isRoot = process.getuid?.() === 0;
 
-/** Runs a command to its end; resolves to its exit code and whatever it said. */
-export function runQuietly(command, args, options = {}) {
+/**
+ * Runs a command to its end; resolves to its exit code and whatever it said.
+ * @param aloud told every piece of that as it comes
+ */
+export function runQuietly(command, args, { aloud, ...options } = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, { cwd: root, stdio: ["ignore", "pipe", "pipe"], ...options });
     let output = "";
     const hear = (chunk) => {
       output += chunk;
+      aloud?.(chunk);
     };
     child.stdout.setEncoding("utf8").on("data", hear);
     child.stderr.setEncoding("utf8").on("data", hear);

@@ -17,9 +17,17 @@ async function exported({ cookie }: Person, clubId: string, query = ""): Promise
   return answer.body;
 }
 
-function read({ cookie }: Pick<Person, "cookie">, clubId: string, payload: string | Buffer) {
+function read(
+  { cookie }: Pick<Person, "cookie">,
+  clubId: string,
+  payload: string | Buffer,
+  query = "?name=take",
+) {
   const headers = { "content-type": "application/x-ndjson" };
-  return server.send({ method: "POST", url: `/api/clubs/${clubId}/import`, payload, headers }, cookie);
+  return server.send(
+    { method: "POST", url: `/api/clubs/${clubId}/import${query}`, payload, headers },
+    cookie,
+  );
 }
 
 /** An empty club and its owner. */
@@ -87,6 +95,16 @@ const anyFile = fc
     ([head, ...records]) =>
       clubHeadSchema.safeParse(head).success && records.every((r) => clubRecordSchema.safeParse(r).success),
   );
+
+it("keeps the club's own name unless it is told to take the file's", async () => {
+  const { person, clubId } = await emptyClub();
+  const file = textOf([{ ...HEAD, name: "From afar" }, END(0)]);
+  expect((await read(person, clubId, file, "")).statusCode).toBe(200);
+  expect(linesOf(await exported(person, clubId))[0]).toMatchObject({ name: "Empty" });
+  expect((await read(person, clubId, file)).statusCode).toBe(200);
+  expect(linesOf(await exported(person, clubId))[0]).toMatchObject({ name: "From afar" });
+  expect((await read(person, clubId, file, "?name=mine")).statusCode).toBe(400);
+});
 
 it("exports what was imported, byte for byte, whatever is in it", async () => {
   await fc.assert(

@@ -1,6 +1,7 @@
 import { type ApiError, apiErrorSchema, type ErrorCode } from "@tonodrome/core/api";
 import type { z } from "zod";
 import { askedNow, hearServerTime } from "./clock";
+import { heard } from "./reach";
 
 /** A request that did not do what was asked, in words for the person. */
 export class ApiFailure extends Error {
@@ -71,6 +72,7 @@ async function request<S extends z.ZodType>(
   );
   hearServerTime(answer?.headers?.get("date") ?? null, asked);
   const data: unknown = await answer?.json().catch(() => null);
+  heard(answer !== null && data !== null && data !== undefined);
   if (!answer || data === null || data === undefined) throw unreachable();
   if (!answer.ok) {
     const failure = failureOf(apiErrorSchema.safeParse(data).data);

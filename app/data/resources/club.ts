@@ -38,7 +38,8 @@ export function useImportClub() {
   const { id } = useMembership();
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (file: Blob) => sendFile(doneSchema, `/clubs/${id}/import`, file, IMPORT_PATIENCE),
+    mutationFn: ({ file, name }: { file: Blob; name: "keep" | "take" }) =>
+      sendFile(doneSchema, `/clubs/${id}/import?name=${name}`, file, IMPORT_PATIENCE),
     onSuccess: async () => {
       await client.invalidateQueries();
       await refreshMe();

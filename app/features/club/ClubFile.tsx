@@ -54,6 +54,7 @@ function Export() {
 
 function Import() {
   const read = useImportClub();
+  const [name, setName] = useState<"keep" | "take">("keep");
   const picker = useRef<HTMLInputElement>(null);
   const path = read.error instanceof ApiFailure ? read.error.path : null;
   return (
@@ -70,9 +71,18 @@ function Import() {
         className="hidden"
         onChange={(e) => {
           const [file] = e.currentTarget.files ?? [];
-          if (file) read.mutate(file);
+          if (file) read.mutate({ file, name });
           e.currentTarget.value = "";
         }}
+      />
+      <Choice
+        label="Name of the club"
+        options={[
+          { value: "keep", label: "Keep this club's name" },
+          { value: "take", label: "Take the file's" },
+        ]}
+        value={name}
+        onChange={setName}
       />
       <Button
         label={read.isPending ? "Importing …" : "Choose a file"}

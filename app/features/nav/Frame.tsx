@@ -4,6 +4,7 @@ import { Link, usePathname, useRouter } from "expo-router";
 import { type ReactNode, useState } from "react";
 import { Text, View } from "react-native";
 import { useAccount, useMembership } from "~/data/account/account";
+import { useReached } from "~/data/client/reach";
 import { useTheme } from "~/data/device/theme";
 import { Button } from "~/ui/Button";
 import { useKeys } from "~/ui/hooks/useKeys";
@@ -62,6 +63,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const { role } = useMembership();
   const places = PLACES.filter((place) => may(role, place.needs));
   // A warm-up and a run have the whole phone to themselves; their foot is the start.
+  const isReached = useReached();
   const router = useRouter();
   const [helps, setHelps] = useState(false);
   // A warm-up and a run have keys of their own.
@@ -90,9 +92,12 @@ export function Frame({ children }: { children: ReactNode }) {
     </Sheet>
   ) : null;
   const bare = /^\/(run|start)\//.test(path) && (!wide || path.startsWith("/run/"));
+  // A run says so itself, with what becomes of its presses.
+  const offline = isReached || path.startsWith("/run/") ? null : <Offline />;
   if (bare)
     return (
       <View className="h-dvh bg-paper">
+        {offline}
         <Page path={path}>{children}</Page>
       </View>
     );
@@ -102,6 +107,7 @@ export function Frame({ children }: { children: ReactNode }) {
       {help}
       {wide ? <Rail path={path} places={places} /> : null}
       <View className="min-h-0 flex-1">
+        {offline}
         <Page path={path}>{children}</Page>
       </View>
       {wide ? null : (
@@ -112,6 +118,16 @@ export function Frame({ children }: { children: ReactNode }) {
         </View>
       )}
     </View>
+  );
+}
+
+/** That there is no connection, and what that means for what one does. */
+function Offline() {
+  return (
+    <Text role="status" className="bg-tone-2 px-4 py-2 font-text text-small text-on-tone-2" testID="offline">
+      No connection. You see what was read last. Warm-ups and runs are kept here and sent later; anything else
+      waits for the connection.
+    </Text>
   );
 }
 

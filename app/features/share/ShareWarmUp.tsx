@@ -20,7 +20,7 @@ export function ShareWarmUp({ start }: { start: Start }) {
   const when = (at: string) => `${dayName(at, start.zone, Date.now())} ${clockTime(at, start.zone)}`;
   return (
     <View className="gap-6">
-      <NewLink start={start} when={when} />
+      <NewLink start={start} when={when} withdrawn={withdraw.isSuccess ? withdraw.variables : null} />
       <Section title="Links that work now">
         {withdraw.error ? <Notice warn text={withdraw.error.message} /> : null}
         <Loaded query={shares}>
@@ -52,11 +52,18 @@ export function ShareWarmUp({ start }: { start: Start }) {
   );
 }
 
-function NewLink({ start, when }: { start: Start; when: (at: string) => string }) {
+interface NewLinkProps {
+  start: Start;
+  when: (at: string) => string;
+  /** The link that was withdrawn last: it is not shown any more. */
+  withdrawn: string | null;
+}
+
+function NewLink({ start, when, withdrawn }: NewLinkProps) {
   const share = useShare(start.id);
   const [until, setUntil] = useState<"day" | "time">("day");
   const [day, setDay] = useState(wallClock(start.startsAt, start.zone).date);
-  if (share.data) {
+  if (share.data && share.data.id !== withdrawn) {
     return (
       <View className="gap-3">
         <Notice

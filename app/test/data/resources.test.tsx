@@ -152,7 +152,14 @@ describe("what is written is sent where it belongs, and what it changes is read 
     ["the club's name", club.useRenameClub, "New", "PUT ", { name: "New" }, []],
     ["the club deleted", club.useDeleteClub, "Hall club", "DELETE ", { name: "Hall club" }, []],
     ["leaving the club", club.useLeaveClub, undefined, "POST /leave", undefined, []],
-    ["a club's file", club.useImportClub, '"lines"', "POST /import", "lines", ["everything"]],
+    [
+      "a club's file",
+      club.useImportClub,
+      { file: '"lines"', name: "keep" },
+      "POST /import?name=keep",
+      "lines",
+      ["everything"],
+    ],
   ])("%s", async (_, use, input, request, body, keys) => {
     const result = hook(use);
     // What the answer looks like is another test's business.

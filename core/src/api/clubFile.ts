@@ -95,5 +95,8 @@ export const clubRecordSchema = z.discriminatedUnion("record", [
 export type ClubHead = z.infer<typeof clubHeadSchema>;
 export type ClubRecord = z.infer<typeof clubRecordSchema>;
 
+/** Whether the club takes the file's name, or keeps its own. */
+export const importQuerySchema = z.strictObject({ name: z.enum(["keep", "take"]).default("keep") });
+
 /** Whether an export has the earlier versions of warm-ups, which are most of it. */
 export const exportQuerySchema = z.strictObject({ edits: z.enum(["yes", "no"]).default("yes") });

@@ -5,7 +5,7 @@ import { anyId } from "../made/ids";
 const take = (second: number, id = anyId()) =>
   runEventSchema.parse({
     id,
-    at: new Date(second * 1000).toISOString(),
+    at: new Date(Date.parse("2026-06-01T12:00:00.000Z") + second * 1000).toISOString(),
     kind: "take",
     who: "00000000-0000-4000-8000-000000000001",
   });

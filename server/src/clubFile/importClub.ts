@@ -14,6 +14,8 @@ const CHARACTERS = 1_000_000;
 export interface Importer {
   userId: string;
   roles: readonly string[];
+  /** Whether the club takes the file's name. */
+  takesName: boolean;
 }
 
 /**
@@ -40,7 +42,8 @@ export async function importClub(
       { bind: [clubId, importer.userId], type: QueryTypes.SELECT, transaction },
     );
     if (!member || !importer.roles.includes(member.role)) throw notFound("club");
-    await models.Club.update({ name: reading.name }, { where: { id: clubId }, transaction });
+    if (importer.takesName)
+      await models.Club.update({ name: reading.name }, { where: { id: clubId }, transaction });
     await models.AuditEntry.create(
       {
         clubId,

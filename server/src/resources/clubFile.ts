@@ -1,5 +1,12 @@
 import { Readable } from "node:stream";
-import { clubParamsSchema, doneSchema, exportQuerySchema, rolesThat, topicSchema } from "@tonodrome/core/api";
+import {
+  clubParamsSchema,
+  doneSchema,
+  exportQuerySchema,
+  importQuerySchema,
+  rolesThat,
+  topicSchema,
+} from "@tonodrome/core/api";
 import { QueryTypes } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
@@ -59,12 +66,16 @@ export const clubFile: Resource = (context) => (app, _options, done) => {
     {
       config: { access: "build", notInDemo: true, streamed: true },
       bodyLimit: context.importMegabytes * MEGABYTE,
-      schema: { params: clubParamsSchema, response: { 200: doneSchema } },
+      schema: { params: clubParamsSchema, querystring: importQuerySchema, response: { 200: doneSchema } },
     },
     async (request) => {
       const { clubId, userId } = placeOf(request);
       const most = (await isNew(userId)) ? context.newImportMegabytes : context.importMegabytes;
-      const importer = { userId, roles: rolesThat("build") };
+      const importer = {
+        userId,
+        roles: rolesThat("build"),
+        takesName: request.query.name === "take",
+      };
       await importInWorker(
         (request.body ?? Readable.from([])) as Readable,
         most * MEGABYTE,
