@@ -51,11 +51,13 @@ export function Button({
       aria-expanded={expanded}
       disabled={disabled}
       onPress={onPress}
-      className={`min-h-press min-w-press flex-row items-center justify-center gap-2 ${iconOnly || icon ? "px-2" : "px-4"} ${box[look]} ${disabled ? "opacity-50" : "active:opacity-70"} ${className ?? ""}`}
+      className={`min-h-press min-w-press max-w-full flex-row items-center justify-center gap-2 ${iconOnly || icon ? "px-2" : "px-4"} ${box[look]} ${disabled ? "opacity-50" : "active:opacity-70"} ${className ?? ""}`}
     >
       {icon ? <Icon name={icon} size={22} color={ink[look].icon} /> : null}
       {iconOnly ? null : (
-        <Text className={`shrink font-strong text-body ${ink[look].text}`}>{short ?? label}</Text>
+        <Text className={`max-w-full shrink break-words font-strong text-body ${ink[look].text}`}>
+          {short ?? label}
+        </Text>
       )}
     </Pressable>
   );

@@ -353,6 +353,7 @@ test("a club is exported, imported into an empty one, found the same, and delete
   const [head = "", ...rest] = readFileSync(first, "utf8").split("\n");
   await take(text([head, "{}", ...rest].join("\n")));
   await expect(page.getByText("Line 2", { exact: false })).toBeVisible();
+  await page.getByRole("radio", { name: "Take the file's" }).click();
   await take(first);
   await expect(page.getByText("Imported. Everything is where it was.")).toBeVisible();
   await take(first);

@@ -80,12 +80,14 @@ test("one minute to go: it says what is short, and the application goes on worki
 
 test("no connection is said on every screen, and is over when it is over", async ({ page, context }) => {
   await openDemo(page);
-  await page.goto("/");
+  await page.goto("/club");
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  await page.getByRole("link", { name: "Today" }).click();
   await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
   await context.setOffline(true);
   await expect(page.getByTestId("offline")).toContainText("No connection.");
   await page.getByRole("link", { name: "Club" }).click();
-  await expect(page.getByRole("heading", { name: "Club" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Today" })).toHaveCount(0);
   await expect(page.getByTestId("offline")).toBeVisible();
   await expectAccessible(page);
   await context.setOffline(false);

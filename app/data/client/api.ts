@@ -89,6 +89,7 @@ async function request<S extends z.ZodType>(
 export async function askTime(): Promise<void> {
   const asked = askedNow();
   const answer = await fetch("/health", { signal: AbortSignal.timeout(PATIENCE) }).catch(() => null);
+  heard(answer !== null);
   if (!answer) throw unreachable();
   hearServerTime(answer.headers?.get("date") ?? null, asked);
 }

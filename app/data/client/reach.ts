@@ -3,8 +3,9 @@ import { createStore, useStore } from "zustand";
 /** Whether the server answered when it was last asked. */
 const store = createStore(() => ({ isReached: true }));
 
-/** Notes how the last question went. */
-export function heard(isReached: boolean): void {
+/** Notes how the last question went; an answer that was on its way when the network went is no network. */
+export function heard(isAnswered: boolean): void {
+  const isReached = isAnswered && navigator.onLine !== false;
   if (store.getState().isReached !== isReached) store.setState({ isReached });
 }
 

@@ -1,9 +1,10 @@
 import { listOf } from "@tonodrome/core";
 import { type Action, may, rolesThat } from "@tonodrome/core/api";
 import { Link, usePathname, useRouter } from "expo-router";
-import { type ReactNode, useState } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import { Text, View } from "react-native";
 import { useAccount, useMembership } from "~/data/account/account";
+import { askTime } from "~/data/client/api";
 import { useReached } from "~/data/client/reach";
 import { useTheme } from "~/data/device/theme";
 import { Button } from "~/ui/Button";
@@ -121,8 +122,20 @@ export function Frame({ children }: { children: ReactNode }) {
   );
 }
 
+/** How often it is asked whether the server is in reach again, milliseconds. Custom. */
+const ASK_AGAIN = 5_000;
+
 /** That there is no connection, and what that means for what one does. */
 function Offline() {
+  useEffect(() => {
+    const ask = () => void askTime().catch(() => undefined);
+    const timer = setInterval(ask, ASK_AGAIN);
+    window.addEventListener("online", ask);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener("online", ask);
+    };
+  }, []);
   return (
     <Text role="status" className="bg-tone-2 px-4 py-2 font-text text-small text-on-tone-2" testID="offline">
       No connection. You see what was read last. Warm-ups and runs are kept here and sent later; anything else

@@ -17,7 +17,11 @@ export function Chip({ label, chosen, role, onPress }: ChipProps) {
       onPress={onPress}
       className={`min-h-press min-w-press max-w-full items-center justify-center border-2 px-3 ${chosen ? "border-press bg-press" : "border-muted"}`}
     >
-      <Text className={`font-strong text-body ${chosen ? "text-on-press" : "text-ink"}`}>{label}</Text>
+      <Text
+        className={`max-w-full break-words font-strong text-body ${chosen ? "text-on-press" : "text-ink"}`}
+      >
+        {label}
+      </Text>
     </Pressable>
   );
 }
