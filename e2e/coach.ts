@@ -1,7 +1,8 @@
+import { randomUUID } from "node:crypto";
 import AxeBuilder from "@axe-core/playwright";
 import { type Browser, expect, type Page } from "@playwright/test";
-import type { PlanBody, PlanItem } from "@tonodrome/core";
-import type { Role } from "@tonodrome/core/api";
+import { type PlanBody, type PlanItem, usualSetting } from "@tonodrome/core";
+import type { Role, StartInput } from "@tonodrome/core/api";
 
 /** Opens the demo club, as its button does, and leaves the page where it is. */
 export async function openDemo(page: Page): Promise<void> {
@@ -59,8 +60,32 @@ export async function shareStart(page: Page, athlete: string): Promise<string> {
   return link;
 }
 
-/** Makes a new start for a new athlete and ends on its empty warm-up. */
+/** Makes a new start for a new athlete, and opens its empty warm-up. */
 export async function makeStart(page: Page, name: string, inMinutes = 120): Promise<void> {
+  const api = await clubApi(page);
+  const athlete = await page.request.post(`${api}/athletes`, { data: { id: randomUUID(), name } });
+  expect(athlete.ok()).toBe(true);
+  const minute = 60_000;
+  const startsAt = Math.floor(Date.now() / minute) * minute + inMinutes * minute;
+  const data: StartInput = {
+    id: randomUUID(),
+    athleteId: (await athlete.json()).id,
+    title: "Trial skate",
+    venue: "",
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    startsAt: new Date(startsAt).toISOString(),
+    readyAt: new Date(startsAt - Math.min(45, inMinutes) * minute).toISOString(),
+    eventId: null,
+    setting: usualSetting(),
+  };
+  const start = await page.request.post(`${api}/starts`, { data });
+  expect(start.ok(), await start.text()).toBe(true);
+  await page.goto(`/start/${data.id}`);
+  await expect(page.getByText("No drills yet", { exact: false }).first()).toBeVisible();
+}
+
+/** The same by hand, through the form. */
+export async function makeStartByHand(page: Page, name: string, inMinutes = 120): Promise<void> {
   await page.goto("/start/new");
   await page.getByRole("radio", { name: "Someone new" }).click();
   await page.getByLabel("Their name").fill(name);

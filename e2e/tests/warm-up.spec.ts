@@ -1,5 +1,14 @@
 import { expect, test } from "@playwright/test";
-import { addDrills, expectAccessible, makeStart, openDemo, openStart, saved, stairNames } from "../coach";
+import {
+  addDrills,
+  expectAccessible,
+  makeStart,
+  makeStartByHand,
+  openDemo,
+  openStart,
+  saved,
+  stairNames,
+} from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -61,7 +70,7 @@ const EIGHT = [
 ];
 
 test("a coach builds a warm-up from nothing, and it is all there later", async ({ page }) => {
-  await makeStart(page, "Wren Abernathy");
+  await makeStartByHand(page, "Wren Abernathy");
   await addDrills(page, ...EIGHT);
   expect((await stairNames(page)).sort()).toEqual([...EIGHT].sort());
 

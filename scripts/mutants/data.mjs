@@ -13,6 +13,17 @@ const mutants = [
     "Math.max(timeNow(), lastOf(kept.events) + 1)",
     "timeNow()",
   ],
+  ["a run of another device is followed", `${RUNS}keptRun.ts`, ": !begunHere;", ": false;"],
+  ["taken over there it is followed", `${RUNS}keptRun.ts`, "!took.includes(last.id)", "false"],
+  ["what was taken over stays so", `${RUNS}press.ts`, "[...kept.took, event.id]", "kept.took"],
+  [
+    "two versions are put together",
+    draft,
+    "const { meetings } = base ? together",
+    "const { meetings } = false ? together",
+  ],
+  ["theirs is not taken back", draft, "past: past.map(upon), future: future.map(upon)", "past, future"],
+  ["undo outlives leaving", draft, "before?.ours.has(plan.version) ? before :", "false ? before :"],
   ["a press is sent", `${RUNS}press.ts`, "  sendSoon();\n", ""],
   [
     "a run is the club's that is open",

@@ -81,6 +81,53 @@ const mutants = [
     "body.items.length + ids.length > MOST_DRILLS",
     "false",
   ],
+  ["what one took out goes", `${plan}edit/mergePlans.ts`, "else if (!sameValue(was, left)) {", "else {"],
+  [
+    "what both changed is a meeting",
+    `${plan}edit/mergePlans.ts`,
+    "if (meet && field !==",
+    "if (false && field !==",
+  ],
+  ["the side decides", `${plan}edit/mergePlans.ts`, 'meet ? (side === "mine" ? m : t)', "meet ? (m)"],
+  [
+    "what is added is not lost",
+    `${plan}edit/mergePlans.ts`,
+    "if (!was) kept.set(id, left);",
+    "if (!was) continue;",
+  ],
+  [
+    "whoever moved gives the order",
+    `${plan}edit/mergePlans.ts`,
+    'meet ? side : isMoved.theirs ? "theirs" : "mine"',
+    '"mine"',
+  ],
+  [
+    "less is less at most too",
+    `${dose}moveEnd.ts`,
+    "ceiling: Math.max(value, moved(range.ceiling))",
+    "ceiling: Math.max(value, range.ceiling)",
+  ],
+  [
+    "what lies beyond is not moved the other way",
+    `${dose}moveEnd.ts`,
+    "Math.min(from, Math.max(limits.least, to))",
+    "Math.max(limits.least, Math.min(limits.most, to))",
+  ],
+  [
+    "another kind keeps the partner",
+    `${dose}withKind.ts`,
+    "dose.partner ? { partner: dose.partner } : {}",
+    "{}",
+  ],
+  [
+    "the nearest count",
+    `${dose}kinds/withLengths.ts`,
+    "NEAR * seconds : 0",
+    "NEAR * seconds : NEAR * seconds",
+  ],
+  ["who is enough", `${plan}people.ts`, "if (needed <= people)", "if (needed < people)"],
+  ["alone where only the dose asks", `${plan}people.ts`, "|| (details?.people ?? 1) > 1", ""],
+  ["a ladder names all it holds", `${dose}ladder/ladderLevels.ts`, "...sums,", ""],
   ["a circuit of two or more", `${plan}edit/circuit.ts`, "if (items.length < 2)", "if (items.length < 1)"],
   ["kit is part of no circuit", `${plan}edit/circuit.ts`, 'items.some((i) => i.phase === "kit")', "false"],
   [
@@ -252,7 +299,7 @@ const testsOf = (file) => {
     dose: "|ladder",
   };
   if (room === "fit") return `core/test/fit${more.fit}`;
-  return `core/test/(${room}${more[room] ?? ""}${part === "edit" ? "/edit" : ""})`;
+  return `core/test/(${room}${more[room] ?? ""}${part === "edit" ? "/(edit|mergePlans)" : ""})`;
 };
 
 export default {

@@ -5,6 +5,7 @@ import {
   formatMinus,
   idleBefore,
   idleLine,
+  listOf,
   type NamedCulprit,
   type Segment,
   wordKey,
@@ -99,13 +100,20 @@ export function stairMarks(fit: Fit, context: FitContext, culprit: NamedCulprit 
 }
 
 function idleMark(idle: Segment | undefined): Mark[] {
-  // Fixed points are drawn as lines of their own.
-  const reasons = idle?.reasons.filter((r) => r.kind !== "point") ?? [];
-  if (!idle || (reasons.length === 0 && idle.reasons.length > 0)) return [];
+  if (!idle) return [];
   const { fromSeconds, toSeconds } = idle;
-  const words = idleLine({ reasons });
-  return [{ kind: "idle", atSeconds: fromSeconds, seconds: toSeconds - fromSeconds, words }];
+  // Fixed points are drawn as lines of their own; what is free around them is named by them.
+  const points = idle.reasons.filter((r) => r.kind === "point");
+  const reasons = idle.reasons.filter((r) => r.kind !== "point");
+  const isAround = reasons.length === 0 && points.length > 0;
+  const seconds = toSeconds - fromSeconds - (isAround ? points.reduce((sum, p) => sum + p.seconds, 0) : 0);
+  if (isAround && seconds < NOTABLE) return [];
+  const words = isAround ? `around ${listOf(points.map((p) => p.name))}` : idleLine({ reasons });
+  return [{ kind: "idle", atSeconds: fromSeconds, seconds, words }];
 }
+
+/** So little around a fixed point is not worth a line, seconds. Custom. */
+const NOTABLE = 30;
 
 /** "−30:00 to −10:00, half of it". */
 function windowsOf({ windows }: FitContext["places"][number]): string {

@@ -50,6 +50,27 @@ it("draws a fixed point once, as a line of its own, and none from before the tim
   expect([...late.above.values()].flat().concat(late.below)).toEqual([]);
 });
 
+it("names the gap that a fixed point leaves, and none that is too short to matter", () => {
+  const day = fitContextSchema.parse({ points: [{ name: "Call", fromSeconds: -500, toSeconds: -440 }] });
+  const gapBefore = (seconds: number) => {
+    const range = { floor: seconds, ideal: seconds, ceiling: seconds };
+    const long = at(4, "", {
+      dose: { kind: "time", seconds: range, step: 20, sides: "one", changeoverSeconds: 0 },
+    });
+    const plan: PlanBody = {
+      ...twoMinutePlan,
+      items: [at(3, ""), long],
+      wait: { leastSeconds: 0, longestSeconds: 900 },
+    };
+    return stairMarks(fitPlan(plan, 1800, day), day)
+      .above.get(long.id)
+      ?.find((m) => m.kind === "idle");
+  };
+  // From the call, which the first drill comes before, to the second: a minute of call and forty seconds besides.
+  expect(gapBefore(400)).toEqual({ kind: "idle", atSeconds: -500, seconds: 40, words: "around Call" });
+  expect(gapBefore(420)).toBeUndefined();
+});
+
 describe("what keeps the essentials from fitting", () => {
   const long = {
     kind: "time" as const,

@@ -1,4 +1,4 @@
-import { firstDose } from "../../src/dose/kinds/plainDose";
+import { firstDose, type PlainDose } from "../../src/dose/kinds/plainDose";
 import {
   changeRung,
   copyRung as copyRungWith,
@@ -8,6 +8,7 @@ import {
 } from "../../src/dose/ladder/editRungs";
 import { firstLadder } from "../../src/dose/ladder/firstLadder";
 import type { LadderDose } from "../../src/dose/ladder/ladderDose";
+import { idealLevel, levelsOf } from "../../src/dose/levelsOf";
 import { lostLabels } from "../../src/ladder/lostLabels";
 import { anyId } from "../made/ids";
 
@@ -50,4 +51,30 @@ it("names what a scale has lost under a plan, and only that", () => {
   expect(lostLabels(graded, [scale("Single")])).toEqual([]);
   expect(lostLabels(graded, [scale("Double")])).toEqual(["Single"]);
   expect(lostLabels(graded, [])).toEqual([]);
+});
+
+it("a ladder names all that its rungs hold, each in what it is counted in", () => {
+  const rung = (dose: PlainDose, intensity: number) => ({
+    id: anyId(),
+    label: "",
+    intensity,
+    dose,
+    focus: "",
+    restSeconds: 0,
+  });
+  const mixed = {
+    kind: "ladder" as const,
+    leastRungs: 1,
+    rungs: [
+      rung(firstDose("circuit"), 20),
+      rung(firstDose("reps"), 40),
+      rung(firstDose("attempts"), 50),
+      rung(firstDose("lengths"), 60),
+      rung({ ...firstDose("time"), seconds: { floor: 60, ideal: 60, ceiling: 60 } } as PlainDose, 70),
+    ],
+  };
+  const level = levelsOf(mixed)[idealLevel(mixed)];
+  // 2 × 8 reps and 3 attempts; 4 lengths of 25 m there and back; a circuit of 2 × 60 s and a minute.
+  expect(level?.words).toBe("5 rungs, 20 → 70 %, 19 reps, 200 m, 3:00");
+  expect(level?.counts.map((c) => c.amount)).toEqual([5, 19, 200, 180]);
 });

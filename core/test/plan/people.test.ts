@@ -19,6 +19,9 @@ it("points out what needs somebody who is not there, and how it can be done alon
   expect(found[0]?.mends).toEqual([
     { words: "Do it alone", change: { dose: expect.not.objectContaining({ partner: expect.anything() }) } },
   ]);
+  // Where the drill itself is for two, doing it alone is no way out.
+  const both = { ...inTurn, details: { ...noDetails(), people: 2 } };
+  expect(peopleFindings([both], 0)[0]?.mends).toEqual([]);
   expect(found[1]?.words).toContain("2 people besides the athlete");
   expect(found[1]?.mends).toEqual([]);
   expect(peopleLine(plan, found)).toBe(

@@ -43,7 +43,7 @@ export const Press = memo(function Press(props: PressProps) {
       disabled={disabled}
       onPress={onPress}
       tabIndex={ground === "paper" ? 0 : -1}
-      className={`min-h-run min-w-run items-center justify-center border-2 px-1 ${narrow ? "" : "shrink-0 grow basis-auto"} ${height} ${look.edge} ${full ? look.full : ""} ${disabled ? "opacity-40" : ""}`}
+      className={`min-h-run min-w-run items-center justify-center border-2 px-1 ${narrow ? "" : fills ? "flex-1" : "shrink-0 grow basis-auto"} ${height} ${look.edge} ${full ? look.full : ""} ${disabled ? "opacity-40" : ""}`}
     >
       <Text
         className={`text-center font-strong ${fills ? "text-huge" : tall ? "text-title" : "text-body"} ${full ? look.fullText : look.text}`}
