@@ -65,6 +65,19 @@ function tell({ name, ok, output, seconds }, isTold) {
   else say(`\n── ${name}: FAILED after ${seconds} s\n${isTold ? "" : output}`);
 }
 
+/** So many tests, or files of them, are told of at a time: enough to see that it goes on. */
+const AT_A_TIME = 25;
+
+/** Counts what is done of a check, and says so now and then. */
+function progressOf(name) {
+  let done = 0;
+  return (piece) => {
+    const before = Math.floor(done / AT_A_TIME);
+    done += piece.match(/^\s*(?:✓|✘|PASS|FAIL)\b|^\s*[✓✘]/gm)?.length ?? 0;
+    if (Math.floor(done / AT_A_TIME) > before) say(`   ${name}: ${done} done`);
+  };
+}
+
 /** What failed within a check, by name, as its own report has it. */
 function failedIn({ output }) {
   const lines = output.match(/^ *(?:●|✘|error |.*: error TS).*$/gm) ?? [];
@@ -93,7 +106,7 @@ async function twoAtATime(names) {
   const lane = async () => {
     for (let name = queue.shift(); name; name = queue.shift()) {
       say(`── ${name} …`);
-      const result = await check(name);
+      const result = await check(name, progressOf(name));
       tell(result, false);
       results.push(result);
     }
