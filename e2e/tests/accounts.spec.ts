@@ -290,6 +290,11 @@ test("a shared warm-up needs no account, follows plan and start by itself, canno
 
   await openStart(page, "Juno Albrecht");
   await page.getByRole("button", { name: "Share" }).click();
+  // One that is made and withdrawn at once is gone from the sheet with it.
+  await page.getByRole("button", { name: "Make a link" }).click();
+  await expect(page.getByLabel("Link", { exact: true })).toBeVisible();
+  await page.getByRole("listitem").getByRole("button", { name: "Withdraw" }).first().click();
+  await expect(page.getByLabel("Link", { exact: true })).toHaveCount(0);
   await page.getByRole("listitem").getByRole("button", { name: "Withdraw" }).click();
   await expect(page.getByText("None.")).toBeVisible();
   await expect(other.getByText("This link was withdrawn")).toBeVisible();

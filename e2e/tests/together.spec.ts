@@ -12,8 +12,12 @@ import {
   stairNames,
 } from "../coach";
 
-/** Another tab on the warm-up that is open, which does not hear of what others save there. */
-async function deafTab(page: Page, context: BrowserContext): Promise<Page> {
+/** A warm-up of one drill, and another tab on it, which does not hear of what others save there. */
+async function twoTabs(page: Page, context: BrowserContext): Promise<Page> {
+  await openDemo(page);
+  await makeStart(page, "Liv Aster");
+  await addDrills(page, "Leg swings");
+  await saved(page);
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(other.getByTestId("stair")).toBeVisible();
@@ -30,11 +34,7 @@ test("two coaches change different drills of one warm-up: both are in it, and ea
   page,
   context,
 }) => {
-  await openDemo(page);
-  await makeStart(page, "Liv Aster");
-  await addDrills(page, "Leg swings");
-  await saved(page);
-  const other = await deafTab(page, context);
+  const other = await twoTabs(page, context);
   await addDrills(page, "Single jumps");
   await saved(page);
   await addDrills(other, "Walking lunges");
@@ -55,11 +55,7 @@ test("two who change the same: both versions are shown, over what is open, and o
   page,
   context,
 }) => {
-  await openDemo(page);
-  await makeStart(page, "Liv Aster");
-  await addDrills(page, "Leg swings");
-  await saved(page);
-  const other = await deafTab(page, context);
+  const other = await twoTabs(page, context);
   await intensity(page, "Leg swings", "more");
   await page.getByRole("button", { name: "Close" }).click();
   await saved(page);

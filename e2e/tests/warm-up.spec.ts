@@ -186,10 +186,19 @@ test("a drill of one's own is made and added in one go", async ({ page }) => {
 
 test("a step that is too steep is marked and left out, not climbed", async ({ page }) => {
   await makeStart(page, "Ines Falk");
+  // Nothing is no fit, and there is nothing to run.
+  await expect(page.getByText("nothing yet", { exact: true })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Run", exact: true })).toHaveCount(0);
   await addDrills(page, "Edges and crossovers", "Double jumps");
   await expect(page.getByTestId("given-up")).toContainText("a steeper step apart");
   const names = page.getByTestId("stair");
   await expect(names.getByText("left out")).toHaveCount(1);
+  // Where one of them is not essential, it is no want of time that it is called.
+  await page.getByRole("button", { name: /^Double jumps, / }).click();
+  await page.getByRole("radio", { name: "Useful" }).click();
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByText("fits but for a step", { exact: true })).toBeVisible();
+  await expect(page.getByTestId("given-up")).toContainText("Double jumps left out, the step is too steep");
   await addDrills(page, "Waltz jump into back spin");
   await expect(names.getByText("left out")).toHaveCount(0);
 });

@@ -127,7 +127,7 @@ const mutants = [
   ],
   ["who is enough", `${plan}people.ts`, "if (needed <= people)", "if (needed < people)"],
   ["alone where only the dose asks", `${plan}people.ts`, "|| (details?.people ?? 1) > 1", ""],
-  ["a ladder names all it holds", `${dose}ladder/ladderLevels.ts`, "...sums,", ""],
+  ["a ladder names all it holds", `${dose}ladder/ladderLevels.ts`, ", ...sums]", "]"],
   ["a circuit of two or more", `${plan}edit/circuit.ts`, "if (items.length < 2)", "if (items.length < 1)"],
   ["kit is part of no circuit", `${plan}edit/circuit.ts`, 'items.some((i) => i.phase === "kit")', "false"],
   [

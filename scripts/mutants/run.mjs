@@ -5,6 +5,7 @@ const REFIT = "core/src/run/refit/";
 const state = `${LOG}runState.ts`;
 const remainder = `${REFIT}remainder.ts`;
 const refit = `${REFIT}refit.ts`;
+const refitWords = `${REFIT}refitLine.ts`;
 const freeze = `${STEPS}freezeFit.ts`;
 const wait = `${LIVE}waitPrompt.ts`;
 const moment = `${LIVE}runTimeline.ts`;
@@ -295,10 +296,11 @@ const mutants = [
   ["what was put in is done as it was", refit, "own.get(stepKey(d)) ?? d", "d"],
   ["a step that stays is named", refit, "JSON.stringify(old.drill) !== JSON.stringify(drill)", "true"],
   ["who brought it is named", refit, "...(old.from ? { from: old.from } : {})", "...{}"],
-  ["a long wait is named", refit, "const LONG = 120;", "const LONG = 99999;"],
-  ["the ladder keeps its top", refit, "was === is ?", "was !== is ?"],
-  ["what comes back", refit, "if (before.length === 0) return `${item.name} comes back`;", ""],
-  ["more changes are counted", refit, "changes.length > NAMED ?", "false ?"],
+  ["a long wait is named", refitWords, "const LONG = 120;", "const LONG = 99999;"],
+  ["the ladder keeps its top", refitWords, "was === is ?", "was !== is ?"],
+  ["what comes back", refitWords, "if (before.length === 0) return `${item.name} comes back`;", ""],
+  ["what moves is named", refitWords, "if (stays.has(was.indexOf(item))) return [];", "return [];"],
+  ["more changes are counted", refitWords, "changes.length > NAMED ?", "false ?"],
   [
     "a start that moves by 20 s is a reason",
     `${REFIT}refitReason.ts`,

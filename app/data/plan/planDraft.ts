@@ -1,4 +1,4 @@
-import { hashKey, type QueryClient, useQueryClient } from "@tanstack/react-query";
+import { hashKey, useQueryClient } from "@tanstack/react-query";
 import type { Meeting, PlanBody, Side } from "@tonodrome/core";
 import { mergePlans, planBodySchema, withoutBrokenPairs } from "@tonodrome/core";
 import type { Plan, Start } from "@tonodrome/core/api";
@@ -8,6 +8,7 @@ import { ApiFailure } from "~/data/client/api";
 import { forget, keep, keptKeys, readKept } from "~/data/device/storage";
 import { useSavePlan } from "~/data/resources/plans";
 import { type EditHistory, edited, noHistory, redone, undone } from "./editHistory";
+import { type RememberedEdits, rememberedOf } from "./rememberedEdits";
 
 const draftSchema = z.object({
   /** The version it was begun from, and what that was. */
@@ -26,30 +27,6 @@ const RETRY = 8000;
 
 /** What this page sent last for each plan: a conflict with that is none, its answer was only lost. */
 const lastSent = new Map<string, string>();
-
-/** What was edited of a plan in this visit, and the versions that one's own edits became. */
-interface Remembered {
-  history: EditHistory<PlanBody>;
-  ours: Set<number>;
-}
-
-/** Most plans whose edits can still be taken back after one has left them. */
-const MOST_REMEMBERED = 12;
-
-/** By the client of whoever is signed in, so that nothing of another club is taken back. */
-const remembered = new WeakMap<QueryClient, Map<string, Remembered>>();
-
-function rememberedOf(client: QueryClient, plan: Plan): Remembered {
-  const all = remembered.get(client) ?? new Map<string, Remembered>();
-  remembered.set(client, all);
-  const before = all.get(plan.id);
-  all.delete(plan.id);
-  const now = before?.ours.has(plan.version) ? before : { history: noHistory, ours: new Set([plan.version]) };
-  all.set(plan.id, now);
-  const [oldest] = all.keys();
-  if (all.size > MOST_REMEMBERED && oldest !== undefined) all.delete(oldest);
-  return now;
-}
 
 /** A newer plan that a save ran into, where what both changed cannot both be. */
 export interface PlanConflict {
@@ -106,11 +83,11 @@ export function usePlanDraft(start: Start): PlanDraft {
   const [draft, setDraft] = useState<Draft | null>(() => readKept(key, draftSchema));
   const [restored, setRestored] = useState(draft !== null);
   const client = useQueryClient();
-  const mind = useRef<Remembered | null>(null);
+  const mind = useRef<RememberedEdits | null>(null);
   mind.current ??= rememberedOf(client, plan);
   const [history, setOwnHistory] = useState(mind.current.history);
   const setHistory = useCallback((change: (history: EditHistory<PlanBody>) => EditHistory<PlanBody>) => {
-    const kept = mind.current as Remembered;
+    const kept = mind.current as RememberedEdits;
     kept.history = change(kept.history);
     setOwnHistory(kept.history);
   }, []);
@@ -186,7 +163,7 @@ export function usePlanDraft(start: Start): PlanDraft {
       if (error instanceof ApiFailure && error.code === "version_conflict") {
         const current = error.current as Plan;
         if (hashKey([current.body]) === lastSent.get(plan.id) && newest.current) {
-          put({ ...newest.current, version: current.version });
+          put({ version: current.version, base: current.body, body: newest.current.body });
         } else meet(current, error.by);
       } else setFailure((error as Error).message);
       return false;
@@ -224,7 +201,7 @@ export function usePlanDraft(start: Start): PlanDraft {
 
   // What others saved is no edit of one's own to take back.
   useEffect(() => {
-    const { ours } = mind.current as Remembered;
+    const { ours } = mind.current as RememberedEdits;
     if (ours.has(plan.version) || newest.current) return;
     ours.add(plan.version);
     setHistory(() => noHistory);

@@ -26,7 +26,7 @@ export function stateWord(
 export function fitWord(
   fit: Fit,
   stepPoints: number,
-  ...[isBest, progress, failed]: [isBest: boolean, progress: number | null, failed: boolean]
+  { isBest, progress = null, failed }: { isBest: boolean; progress?: number | null; failed: boolean },
 ): string {
   if (isBest && fit.placements.length === 0) return "nothing yet";
   const lost = fit.placements.filter((p) => /left-out|floor|shortened/.test(p.verdict));

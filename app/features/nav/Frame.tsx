@@ -1,23 +1,23 @@
 import { listOf } from "@tonodrome/core";
 import { type Action, may, rolesThat } from "@tonodrome/core/api";
-import { Link, usePathname, useRouter } from "expo-router";
-import { type ReactNode, useEffect, useState } from "react";
+import { Link, usePathname } from "expo-router";
+import type { ReactNode } from "react";
 import { Text, View } from "react-native";
 import { useAccount, useMembership } from "~/data/account/account";
-import { askTime } from "~/data/client/api";
 import { useReached } from "~/data/client/reach";
 import { useTheme } from "~/data/device/theme";
 import { Button } from "~/ui/Button";
-import { useKeys } from "~/ui/hooks/useKeys";
 import { useWide } from "~/ui/hooks/useWide";
 import { Icon, type IconName } from "~/ui/Icon";
-import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
-import { Sheet } from "~/ui/layout/Sheet";
 import { ROLE_AS, ROLE_NAMES } from "~/ui/roleWords";
+import { MainKeys } from "./MainKeys";
+import { Offline } from "./Offline";
+import { SkipLink } from "./SkipLink";
 
-interface MainPlace {
+/** A place that is always one press away. */
+export interface MainPlace {
   href: "/" | "/shelf" | "/log" | "/club";
   label: string;
   icon: IconName;
@@ -63,35 +63,8 @@ export function Frame({ children }: { children: ReactNode }) {
   const wide = useWide();
   const { role } = useMembership();
   const places = PLACES.filter((place) => may(role, place.needs));
-  // A warm-up and a run have the whole phone to themselves; their foot is the start.
   const isReached = useReached();
-  const router = useRouter();
-  const [helps, setHelps] = useState(false);
-  // A warm-up and a run have keys of their own.
-  const isOwn = /^\/(run|start)\/(?!new)/.test(path);
-  useKeys(
-    isOwn
-      ? {}
-      : {
-          ...Object.fromEntries(places.map(({ href }, i) => [String(i + 1), () => router.push(href)])),
-          n: () => may(role, "build") && router.push("/start/new"),
-          "/": () => document.querySelector<HTMLElement>("input[type=search]")?.focus(),
-          "?": () => setHelps(true),
-        },
-  );
-  const help = helps ? (
-    <Sheet title="Keys" onClose={() => setHelps(false)}>
-      <KeysHelp
-        keys={[
-          ...places.map(({ label }, i) => [String(i + 1), label] as const),
-          ...(may(role, "build") ? [["n", "A new start"] as const] : []),
-          ["/", "Find, where there is something to find"],
-          ["Escape", "Closes what lies over the page"],
-          ["?", "These keys"],
-        ]}
-      />
-    </Sheet>
-  ) : null;
+  // A warm-up and a run have the whole phone to themselves; their foot is the start.
   const bare = /^\/(run|start)\//.test(path) && (!wide || path.startsWith("/run/"));
   // A run says so itself, with what becomes of its presses.
   const offline = isReached || path.startsWith("/run/") ? null : <Offline />;
@@ -105,7 +78,7 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <View className={`h-dvh bg-paper ${wide ? "flex-row" : "flex-col"}`}>
       <SkipLink />
-      {help}
+      <MainKeys path={path} places={places} />
       {wide ? <Rail path={path} places={places} /> : null}
       <View className="min-h-0 flex-1">
         {offline}
@@ -119,45 +92,6 @@ export function Frame({ children }: { children: ReactNode }) {
         </View>
       )}
     </View>
-  );
-}
-
-/** How often it is asked whether the server is in reach again, milliseconds. Custom. */
-const ASK_AGAIN = 5_000;
-
-/** That there is no connection, and what that means for what one does. */
-function Offline() {
-  useEffect(() => {
-    const ask = () => void askTime().catch(() => undefined);
-    const timer = setInterval(ask, ASK_AGAIN);
-    window.addEventListener("online", ask);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener("online", ask);
-    };
-  }, []);
-  return (
-    <Text role="status" className="bg-tone-2 px-4 py-2 font-text text-small text-on-tone-2" testID="offline">
-      No connection. You see what was read last. Warm-ups and runs are kept here and sent later; anything else
-      waits for the connection.
-    </Text>
-  );
-}
-
-/** The first thing that Tab comes to: past the places, to what the page is about. */
-function SkipLink() {
-  return (
-    <button
-      type="button"
-      className="sr-only bg-press text-body text-on-press focus:not-sr-only focus:absolute focus:z-20 focus:p-3"
-      onClick={() => {
-        const main = document.querySelector<HTMLElement>("[role=main]");
-        main?.setAttribute("tabindex", "-1");
-        main?.focus();
-      }}
-    >
-      Skip to the content
-    </button>
   );
 }
 

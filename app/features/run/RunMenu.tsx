@@ -39,7 +39,7 @@ const SHIFTS = [-5, -1, 1, 5];
 export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: RunMenuProps) {
   const [inserting, setInserting] = useState(at === "insert");
   useEffect(() => {
-    if (at) document.querySelector<HTMLElement>(`[data-testid="run-${at}"] [role=button]`)?.focus();
+    if (at) document.querySelector<HTMLElement>(`#run-${at} [role=button]`)?.focus();
   }, [at]);
   const [asked, setAsked] = useState<Split | null>(null);
   const mayRead = useMay("read");
@@ -49,7 +49,7 @@ export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: Ru
   };
   if (inserting) {
     return (
-      <Sheet title="Put in a drill" onClose={() => setInserting(false)}>
+      <Sheet key="insert" title="Put in a drill" onClose={() => setInserting(false)}>
         <Suspense fallback={<Loading />}>
           <ShelfPicker
             added={NOTHING}
@@ -64,6 +64,7 @@ export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: Ru
   }
   return (
     <Sheet
+      key="more"
       title="More"
       onClose={onClose}
       foot={
@@ -77,7 +78,7 @@ export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: Ru
           <Text role="status" className="font-text text-body text-ink">
             Start at {clockTime(new Date(state.startsAt).toISOString(), zone)}.
           </Text>
-          <View className="flex-row gap-2" testID="run-start">
+          <View className="flex-row gap-2" id="run-start">
             {SHIFTS.map((minutes) => (
               <Button
                 key={minutes}
@@ -103,7 +104,7 @@ export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: Ru
               ]}
             />
           ) : null}
-          <View role="list" testID="run-jump">
+          <View role="list" id="run-jump">
             {state.splits.map((split, i) => (
               <View
                 key={split.key}

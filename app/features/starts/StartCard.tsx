@@ -7,7 +7,7 @@ import { useMay } from "~/data/account/account";
 import { useEvents } from "~/data/resources/events";
 import { useRunElsewhere } from "~/data/resources/openRuns";
 import { useMoveStart } from "~/data/resources/starts";
-import { useOpenRun } from "~/data/runs/hooks";
+import { useKeptRun, useOpenRun } from "~/data/runs/hooks";
 import { fitWord } from "~/features/fit/stateWord";
 import { useFitAt } from "~/features/fit/useFitAt";
 import { useStartRun } from "~/features/run/useStartRun";
@@ -33,6 +33,8 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
   const openRun = useOpenRun(start);
   const elsewhere = useRunElsewhere(start.id);
   const goesOn = openRun !== null || elsewhere !== null;
+  // One that was only opened here has not begun.
+  const begun = useKeptRun(openRun ?? "")?.events.find((e) => e.kind === "begin")?.at ?? null;
   const mayRun = useMay("run");
   const { startRun, failure: runFailure } = useStartRun();
   const event = useEvents().data?.find((e) => e.id === start.eventId) ?? null;
@@ -85,7 +87,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
           failed={failure !== null}
           over={over}
           now={now}
-          running={goesOn ? runningWords(start, elsewhere) : null}
+          running={begun || elsewhere ? runningWords(start, begun, elsewhere) : null}
         />
         {over ? null : <Kit start={start} />}
       </Link>
@@ -181,8 +183,9 @@ interface StandingProps {
 }
 
 /** "Running since 13:02, by Bo Larch." */
-function runningWords({ zone }: Start, run: OpenRun | null): string {
-  const since = run?.beganAt ? ` since ${clockTime(run.beganAt, zone)}` : "";
+function runningWords({ zone }: Start, begun: string | null, run: OpenRun | null): string {
+  const beganAt = run?.beganAt ?? begun;
+  const since = beganAt ? ` since ${clockTime(beganAt, zone)}` : "";
   return `Running${since}${run?.by ? `, by ${run.by}` : ""}`;
 }
 
@@ -211,7 +214,7 @@ function Standing({ start, view, isBest, failed, over, now, running }: StandingP
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
         <Text className={`text-body text-ink ${untilBegin > 0 ? "font-text" : "font-strong"}`}>{begin}</Text>
         <Text className={`text-body text-ink ${fit.state === "fits" ? "font-text" : "font-strong"}`}>
-          {fitWord(fit, start.plan.body.stepPoints, isBest, null, failed)},{" "}
+          {fitWord(fit, start.plan.body.stepPoints, { isBest, failed })},{" "}
           {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
         </Text>
       </View>

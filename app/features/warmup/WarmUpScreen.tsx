@@ -1,6 +1,6 @@
 import { type NamedCulprit, type PlanBody, peopleFindings } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { memo, useEffect, useMemo, useRef } from "react";
+import { memo, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
 import type { PlanDraft } from "~/data/plan/planDraft";
 import { useStart } from "~/data/resources/starts";
@@ -22,6 +22,7 @@ import { PlanNotices, type PlanNoticesProps } from "./dock/PlanNotices";
 import { Actions } from "./editing/Actions";
 import { ChosenActions } from "./editing/ChosenActions";
 import { DrillPane } from "./editing/DrillPane";
+import { useFocusedStep } from "./model/useFocusedStep";
 import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { WarmUpSheets } from "./WarmUpSheets";
 
@@ -37,7 +38,7 @@ export function WarmUpScreen({ id, sheet }: { id: string; sheet?: OpenSheet }) {
 
 function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
   const wide = useWide();
-  const lies = useLies();
+  const lies = useLies() && !wide;
   const model = useWarmUp(start, sheet);
   const { draft, fit, open, mayBuild } = model;
   useTitle(`${start.athlete.name}, ${start.title}`);
@@ -184,20 +185,6 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
       <WarmUpSheets model={model} wide={wide} />
     </View>
   );
-}
-
-/** Selects a drill further up or down, and has the keyboard follow: it is read out, and Enter opens it. */
-function useFocusedStep({ step, selectedId }: WarmUpModel): (by: number) => void {
-  const stepped = useRef(false);
-  useEffect(() => {
-    if (!stepped.current || !selectedId) return;
-    stepped.current = false;
-    document.querySelector<HTMLElement>(`[data-drill="${selectedId}"]`)?.focus();
-  }, [selectedId]);
-  return (by) => {
-    stepped.current = true;
-    step(by);
-  };
 }
 
 /** Whether what is seen is what the server has. */

@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
-import { emptyPlan, type PlanItem } from "@tonodrome/core";
+import { emptyPlan, type PlanBody, type PlanItem } from "@tonodrome/core";
 import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
 import { unsavedDrafts, usePlanDraft } from "~/data/plan/planDraft";
@@ -165,6 +165,26 @@ it("takes its own save whose answer was lost for no conflict, and goes on from t
   expect(draft.current.conflict).toBeNull();
   await act(() => draft.current.save());
   expect(draft.current).toMatchObject({ dirty: false, body: { stepPoints: 25 } });
+});
+
+it("what is changed back after a lost answer is changed back, also when somebody else saves in between", async () => {
+  answer = () => null;
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  await act(() => draft.current.save());
+  const conflict = (current: object) => ({
+    ok: false,
+    data: { code: "version_conflict", message: "Saved.", path: "version", current },
+  });
+  // It had arrived after all.
+  answer = () => conflict({ id: start.plan.id, version: 4, body: sent[0]?.body });
+  await act(() => draft.current.save());
+  act(() => draft.current.edit(steps(20)));
+  const theirs = { ...(sent[0]?.body as PlanBody), wait: { leastSeconds: 60, longestSeconds: 600 } };
+  answer = (write) =>
+    write.version === 5 ? saved(write) : conflict({ id: start.plan.id, version: 5, body: theirs });
+  await act(() => draft.current.save());
+  expect(draft.current).toMatchObject({ conflict: null, body: { stepPoints: 20, wait: theirs.wait } });
 });
 
 it("saves once, however often it is told to, and at once when the page is left", async () => {

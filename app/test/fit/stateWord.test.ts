@@ -11,7 +11,7 @@ const technical = (n: number, intensity: number): PlanItem => ({
   intensity,
 });
 const word = (items: PlanItem[], available: number, isBest = true) =>
-  fitWord(fitPlan({ ...twoMinutePlan, items }, available), 20, isBest, null, false);
+  fitWord(fitPlan({ ...twoMinutePlan, items }, available), 20, { isBest, failed: false });
 
 it("an empty plan is no fit", () => {
   expect(word([], 1800)).toBe("nothing yet");

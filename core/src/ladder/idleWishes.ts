@@ -2,12 +2,12 @@ import { spokenLength } from "../time/clock";
 import { generateLadder, type LadderAnswer } from "./generateLadder";
 import { LADDER_SHAPES, type LadderWish } from "./ladderWish";
 
-/** The wishes that are one number each, and by how much one is tried. */
-const TRIED = {
+/** The wishes that are one number each, and by how much a press changes one. */
+export const WISH_STEPS = {
   bottom: 5,
   top: 5,
   stepPoints: 5,
-  easyReps: 2,
+  easyReps: 1,
   reps: 1,
   taperPercent: 10,
   secondsEach: 1,
@@ -16,7 +16,7 @@ const TRIED = {
 } as const;
 
 /** A wish that can be tried. */
-export type TriedWish = keyof typeof TRIED;
+export type TriedWish = keyof typeof WISH_STEPS;
 
 /** Plenty of time, seconds: what then still changes nothing is not for want of it. */
 const PLENTY = 7200;
@@ -29,7 +29,7 @@ export function idleWishes(wish: LadderWish): Partial<Record<TriedWish | "second
   const idle: Partial<Record<TriedWish | "seconds", string>> = {};
   const now = generateLadder(wish, noId);
   if (!now.ok) return idle;
-  for (const field of Object.keys(TRIED) as TriedWish[])
+  for (const field of Object.keys(WISH_STEPS) as TriedWish[])
     if (!matters(wish, field)) idle[field] = why(wish, field);
   const most = generateLadder({ ...wish, seconds: PLENTY }, noId);
   if (most.ok && isSame(now, most))
@@ -44,7 +44,7 @@ const isSame = (a: LadderAnswer, b: LadderAnswer) => JSON.stringify(a) === JSON.
 function matters(wish: LadderWish, field: TriedWish): boolean {
   const now = generateLadder(wish, noId);
   return [-3, -1, 1, 3].some((times) => {
-    const other = generateLadder({ ...wish, [field]: wish[field] + times * TRIED[field] }, noId);
+    const other = generateLadder({ ...wish, [field]: wish[field] + times * WISH_STEPS[field] }, noId);
     // What is refused because it is no such wish at all tells nothing.
     return other.ok ? !isSame(now, other) : false;
   });

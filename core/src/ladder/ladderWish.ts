@@ -59,6 +59,23 @@ export const ladderWishSchema = z
 
 export type LadderWish = z.infer<typeof ladderWishSchema>;
 
+/** What is wished for to begin with. Custom. */
+export const FIRST_WISH: LadderWish = {
+  shape: "even",
+  bottom: 15,
+  top: 85,
+  stepPoints: 20,
+  easyReps: 10,
+  seconds: 480,
+  secondsEach: 10,
+  reps: 6,
+  taperPercent: 60,
+  rest: { kind: "fixed", seconds: 15 },
+  labels: [],
+  hits: 3,
+  chancePercent: 60,
+};
+
 /** What each shape is called, and what it does. */
 export const LADDER_SHAPES: Record<LadderShape, { name: string; about: string }> = {
   even: {

@@ -1,4 +1,5 @@
-import { compareFits, costOf, givenUp, givenUpLine } from "../../src/fit/explain/explain";
+import { compareFits, costOf } from "../../src/fit/explain/compareFits";
+import { givenUp, givenUpLine } from "../../src/fit/explain/explain";
 import { explanationOf } from "../../src/fit/explain/explanation";
 import { fitAt, fitPlan } from "../../src/fit/fit";
 import { profileOf } from "../../src/fit/profile";

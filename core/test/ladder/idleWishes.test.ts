@@ -1,53 +1,26 @@
 import fc from "fast-check";
 import { generateLadder } from "../../src/ladder/generateLadder";
-import { idleWishes, type TriedWish } from "../../src/ladder/idleWishes";
-import { type LadderWish, ladderShapeSchema } from "../../src/ladder/ladderWish";
-
-const usual: LadderWish = {
-  shape: "even",
-  bottom: 15,
-  top: 85,
-  stepPoints: 20,
-  easyReps: 10,
-  seconds: 480,
-  secondsEach: 10,
-  reps: 6,
-  taperPercent: 60,
-  rest: { kind: "fixed", seconds: 15 },
-  labels: [],
-  hits: 3,
-  chancePercent: 60,
-};
+import { idleWishes, type TriedWish, WISH_STEPS } from "../../src/ladder/idleWishes";
+import { FIRST_WISH, type LadderWish, ladderShapeSchema } from "../../src/ladder/ladderWish";
 
 it("says which wishes a shape does not go by, and when more time is no use", () => {
-  const idle = idleWishes(usual);
+  const idle = idleWishes(FIRST_WISH);
   expect(idle.hits).toBe("“Even climb” does not go by it.");
   expect(idle.seconds).toMatch(/^All that is wished for takes 4:35/);
   expect(idle.reps).toBeUndefined();
-  expect(idleWishes({ ...usual, shape: "confidence" }).reps).toContain("does not go by it");
+  expect(idleWishes({ ...FIRST_WISH, shape: "confidence" }).reps).toContain("does not go by it");
 });
 
 it("says that other wishes or the time are in the way, where they are", () => {
-  expect(idleWishes({ ...usual, reps: 1 }).taperPercent).toBe(
+  expect(idleWishes({ ...FIRST_WISH, reps: 1 }).taperPercent).toBe(
     "As the other wishes stand it changes nothing.",
   );
-  const short = idleWishes({ ...usual, shape: "targets", seconds: 200 });
+  const short = idleWishes({ ...FIRST_WISH, shape: "targets", seconds: 200 });
   expect(Object.values(short)).toContain("There is no time for it: give the ladder more.");
   expect(short.seconds).toBeUndefined();
 });
 
 it("never calls a wish idle of which one step more makes another ladder", () => {
-  const steps: Record<TriedWish, number> = {
-    bottom: 5,
-    top: 5,
-    stepPoints: 5,
-    easyReps: 2,
-    reps: 1,
-    taperPercent: 10,
-    secondsEach: 1,
-    hits: 1,
-    chancePercent: 5,
-  };
   fc.assert(
     fc.property(
       fc.constantFrom(...ladderShapeSchema.options),
@@ -55,12 +28,12 @@ it("never calls a wish idle of which one step more makes another ladder", () => 
       fc.integer({ min: 1, max: 12 }),
       fc.integer({ min: 8, max: 20 }),
       (shape, time, reps, top) => {
-        const wish = { ...usual, shape, seconds: time * 30, reps, top: top * 5 };
+        const wish = { ...FIRST_WISH, shape, seconds: time * 30, reps, top: top * 5 };
         const made = (more: Partial<LadderWish>) => generateLadder({ ...wish, ...more }, () => "");
         const now = made({});
         if (!now.ok) return;
         for (const field of Object.keys(idleWishes(wish)) as (TriedWish | "seconds")[]) {
-          const more = made({ [field]: wish[field] + (field === "seconds" ? 30 : steps[field]) });
+          const more = made({ [field]: wish[field] + (field === "seconds" ? 30 : WISH_STEPS[field]) });
           if (more.ok) expect(more).toEqual(now);
         }
       },

@@ -6,7 +6,7 @@ import { levelsOf } from "../../src/dose/levelsOf";
 import { fitAt } from "../../src/fit/fit";
 import { profileOf } from "../../src/fit/profile";
 import { generateLadder } from "../../src/ladder/generateLadder";
-import { EASY_PERCENT, type LadderWish, ladderShapeSchema } from "../../src/ladder/ladderWish";
+import { EASY_PERCENT, FIRST_WISH, type LadderWish, ladderShapeSchema } from "../../src/ladder/ladderWish";
 import { runPlanOf } from "../../src/run/steps/freezeFit";
 import { openDay } from "../../src/venue/context";
 import { anyLadder, drill, planOf } from "../made/generate";
@@ -14,21 +14,7 @@ import { anyLadder, drill, planOf } from "../made/generate";
 let made = 0;
 const makeId = () => `00000000-0000-4000-8000-${String(made++).padStart(12, "0")}`;
 
-const usual: LadderWish = {
-  shape: "even",
-  bottom: 15,
-  top: 85,
-  stepPoints: 20,
-  easyReps: 10,
-  seconds: 900,
-  secondsEach: 10,
-  reps: 6,
-  taperPercent: 60,
-  rest: { kind: "fixed", seconds: 20 },
-  labels: [],
-  hits: 3,
-  chancePercent: 60,
-};
+const usual: LadderWish = { ...FIRST_WISH, seconds: 900, rest: { kind: "fixed", seconds: 20 } };
 
 const grades = [
   { name: "Hop turn", intensity: 20, chancePercent: 99 },

@@ -1,6 +1,8 @@
 import type { PlanItem } from "../../src/plan/plan";
 import { runState } from "../../src/run/log/runState";
-import { refitLine, refitRun } from "../../src/run/refit/refit";
+import { refitRun } from "../../src/run/refit/refit";
+import { refitChanges, refitLine } from "../../src/run/refit/refitLine";
+import type { RunDrill } from "../../src/run/steps/runPlan";
 import { drill, planOf } from "../made/generate";
 import { before, coming, moved, press, reps, runOf } from "../made/refits";
 
@@ -45,6 +47,21 @@ describe("what a re-fit says", () => {
     const items = plan.items;
     expect(refitLine(items, run.drills, run.drills.slice(0, 1))).toBe("Lunges left out, Spins left out.");
     expect(refitLine(items, run.drills, [])).toBe("Laps left out, Lunges left out and 1 more.");
+  });
+
+  it("names what it moves to another place, and what it comes after there", () => {
+    const [laps, lunges, spins] = run.drills as [RunDrill, RunDrill, RunDrill];
+    expect(refitChanges(plan.items, run.drills, run.drills)).toEqual([]);
+    expect(refitLine(plan.items, run.drills, [laps, spins, lunges])).toMatch(
+      /^(Spins now comes after Laps|Lunges now comes after Spins)\.$/,
+    );
+    expect(refitChanges(plan.items, run.drills, [spins, laps, lunges])).toEqual(["Spins now comes first"]);
+    // What is left out has moved nobody.
+    expect(refitChanges(plan.items, run.drills, [laps, spins])).toEqual(["Lunges left out"]);
+    expect(refitChanges(plan.items, run.drills, [spins, laps])).toEqual([
+      "Lunges left out",
+      expect.stringMatching(/^(Spins now comes first|Laps now comes after Spins)$/),
+    ]);
   });
 
   it("says when only the wait changes, and nothing when nothing does", () => {

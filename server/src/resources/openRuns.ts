@@ -21,7 +21,7 @@ const SQL = `
     WHERE m.club_id = r.club_id AND m.user_id = coalesce(
       (SELECT (k.event ->> 'who')::uuid FROM run_events k
         WHERE k.club_id = r.club_id AND k.run_id = r.id AND k.event ->> 'kind' = 'take'
-        ORDER BY k.event ->> 'at' DESC, k.id DESC LIMIT 1),
+        ORDER BY (k.event ->> 'at')::timestamptz DESC, k.id DESC LIMIT 1),
       (SELECT a.user_id FROM audit_entries a
         WHERE a.club_id = r.club_id AND a.subject_id = r.id AND a.action = 'run.make' LIMIT 1))) AS by
   FROM runs r

@@ -1,5 +1,6 @@
 import { formatLength, idealLevel, type LadderDose, levelsOf } from "@tonodrome/core";
 import {
+  FIRST_WISH,
   generateLadder,
   idleWishes,
   LADDER_SHAPES,
@@ -18,22 +19,6 @@ import { Notice } from "~/ui/layout/Notice";
 import { RungStair } from "./RungStair";
 import { useScales } from "./scales";
 
-const FIRST: LadderWish = {
-  shape: "even",
-  bottom: 15,
-  top: 85,
-  stepPoints: 20,
-  easyReps: 10,
-  seconds: 480,
-  secondsEach: 10,
-  reps: 6,
-  taperPercent: 60,
-  rest: { kind: "fixed", seconds: 15 },
-  labels: [],
-  hits: 3,
-  chancePercent: 60,
-};
-
 const SHAPES = ladderShapeSchema.options.map((value) => ({ value, label: LADDER_SHAPES[value].name }));
 
 /** Shapes whose rungs are named by stages rather than by grades. */
@@ -47,7 +32,7 @@ interface GeneratorProps {
 
 /** Makes a ladder from a few wishes, and shows it as they change. */
 export default function Generator({ onUse, onCancel }: GeneratorProps) {
-  const [wish, setWish] = useState(FIRST);
+  const [wish, setWish] = useState(FIRST_WISH);
   const change = (more: Partial<LadderWish>) => setWish({ ...wish, ...more });
   const answer = useMemo(() => generateLadder(wish, uuid), [wish]);
   const ideal = answer.ok ? levelsOf(answer.dose)[idealLevel(answer.dose)] : undefined;

@@ -43,7 +43,7 @@ export const Dock = memo(function Dock({
       <Finger
         minutes={minutes}
         mostMinutes={mostMinutes}
-        word={fitWord(fit, stepPoints, isBest, progress, failed)}
+        word={fitWord(fit, stepPoints, { isBest, progress, failed })}
         strong={fit.state !== "fits"}
         cappedBy={cappedBy}
         onMinutes={onMinutes}

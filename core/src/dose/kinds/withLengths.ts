@@ -10,9 +10,9 @@ const MOST_IN_BOUT = 20;
 const MOST_COUNTED = 60;
 /** Times are chosen in so many seconds, up to so long. Custom. */
 const TIME_STEP = 5;
+const LONGEST = 3600;
 /** Where there are bouts, so near is near enough for the more usual of two amounts, as a share of the length. Custom. */
 const NEAR = 0.1;
-const LONGEST = 3600;
 
 /** How many bouts, and how much in each; one bout where a kind has none. */
 interface Amount {

@@ -9,7 +9,7 @@ export type Binding = { kind: "time" } | Rule | { kind: "together" };
 
 /**
  * Finds, for every drill below its ideal, what was binding: time if more of it would help, else the first rule without
- * which the drill would stand better. Solved anew without each rule, so it is what really binding, not a guess.
+ * which the drill would stand better. Solved anew without each rule, so it is what really was, not a guess.
  */
 export function bindingsOf(profile: FitProfile, fit: Fit): Map<string, Binding> {
   const { plan, context } = profile.problem;

@@ -5,7 +5,8 @@ import { type NamedCulprit, namedCulprit } from "../culprit";
 import { fitAt, fitPlan } from "../fit";
 import type { Needs } from "../needs";
 import { profileAt } from "../profile";
-import { compareFits, costOf, type GivenUp, givenUp } from "./explain";
+import { compareFits, costOf } from "./compareFits";
+import { type GivenUp, givenUp } from "./explain";
 import { remarksOn } from "./remarks";
 
 /** Everything there is to say about a fit beyond the plan itself. */

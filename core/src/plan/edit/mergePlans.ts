@@ -1,7 +1,7 @@
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
+import { sameValue } from "../../maths/sameValue";
 import { formatLength } from "../../time/clock";
 import { phaseName } from "../../words/phase";
-import { sameValue } from "../../words/sameValue";
 import { withoutBrokenPairs } from "../order";
 import { type PlanBody, type PlanItem, planBodySchema } from "../plan";
 
