@@ -17,10 +17,11 @@ import { Section } from "~/ui/layout/Section";
 export function ShareWarmUp({ start }: { start: Start }) {
   const shares = useShares(start.id);
   const withdraw = useWithdrawShare();
+  const share = useShare(start.id);
   const when = (at: string) => `${dayName(at, start.zone, Date.now())} ${clockTime(at, start.zone)}`;
   return (
     <View className="gap-6">
-      <NewLink start={start} when={when} withdrawn={withdraw.isSuccess ? withdraw.variables : null} />
+      <NewLink start={start} share={share} when={when} />
       <Section title="Links that work now">
         {withdraw.error ? <Notice warn text={withdraw.error.message} /> : null}
         <Loaded query={shares}>
@@ -29,16 +30,20 @@ export function ShareWarmUp({ start }: { start: Start }) {
               <Text className="font-text text-body text-muted">None.</Text>
             ) : (
               <View role="list" aria-label="Links">
-                {list.map((share) => (
+                {list.map((link) => (
                   <Row
-                    key={share.id}
-                    title={`Made ${when(share.createdAt)}`}
-                    detail={`Works until ${when(share.expiresAt)}`}
+                    key={link.id}
+                    title={`Made ${when(link.createdAt)}`}
+                    detail={`Works until ${when(link.expiresAt)}`}
                     action={
                       <Button
                         label="Withdraw"
                         disabled={withdraw.isPending}
-                        onPress={() => withdraw.mutate(share.id)}
+                        onPress={() =>
+                          withdraw.mutate(link.id, {
+                            onSuccess: () => share.data?.id === link.id && share.reset(),
+                          })
+                        }
                       />
                     }
                   />
@@ -54,16 +59,15 @@ export function ShareWarmUp({ start }: { start: Start }) {
 
 interface NewLinkProps {
   start: Start;
+  /** The link that is made here, and shown as long as it works. */
+  share: ReturnType<typeof useShare>;
   when: (at: string) => string;
-  /** The link that was withdrawn last: it is not shown any more. */
-  withdrawn: string | null;
 }
 
-function NewLink({ start, when, withdrawn }: NewLinkProps) {
-  const share = useShare(start.id);
+function NewLink({ start, share, when }: NewLinkProps) {
   const [until, setUntil] = useState<"day" | "time">("day");
   const [day, setDay] = useState(wallClock(start.startsAt, start.zone).date);
-  if (share.data && share.data.id !== withdrawn) {
+  if (share.data) {
     return (
       <View className="gap-3">
         <Notice
