@@ -22,6 +22,7 @@ main(async () => {
   await tsx(inRoot("core", "bench", "fit.ts"));
   await tsx(inRoot("core", "bench", "solver.ts"));
   await tsx(inRoot("core", "bench", "run.ts"));
+  await tsx(inRoot("core", "bench", "forecast.ts"));
   await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
   await ensureBuilt();
   const port = await freePort();

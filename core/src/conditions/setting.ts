@@ -1,15 +1,32 @@
 import { z } from "zod";
 import { tagsSchema } from "../drill/details";
 import { venueFaults, venueShape } from "../venue/venue";
-import { faultsIn } from "../words/fault";
+import { type Fault, faultsIn } from "../words/fault";
 
 /** What it is like on the day: what a run keeps of it, so that something can be learned from it later. */
 const conditionsShape = {
   indoors: z.boolean(),
   /** Degrees Celsius; null where nobody looked. */
-  temperature: z.number().int().min(-30).max(50).nullable(),
+  temperature: z
+    .number({ error: "The temperature is −30 to 50 °C." })
+    .int({ error: "The temperature is in whole degrees." })
+    .min(-30, { error: "The temperature is −30 to 50 °C." })
+    .max(50, { error: "The temperature is −30 to 50 °C." })
+    .nullable(),
   wind: z.enum(["calm", "breeze", "strong"]),
   wet: z.boolean(),
+  /** Relative humidity of the air, per cent; left out or null where nobody looked. */
+  humidity: z
+    .number({ error: "Humidity is 0 to 100 %." })
+    .int({ error: "Humidity is a whole per cent." })
+    .min(0, { error: "Humidity is 0 to 100 %." })
+    .max(100, { error: "Humidity is 0 to 100 %." })
+    .nullable()
+    .optional(),
+  /** Whether the wait is in the sun or in shade, out of doors; left out where nobody said. */
+  sun: z.enum(["sun", "shade"]).optional(),
+  /** Whether warm layers are there, and kept on while nothing is done. */
+  layers: z.boolean().optional(),
   /** Day of the competition, the first being 1. */
   day: z.number().int().min(1).max(14),
   /** Place in the running order of the group; null where there is none. */
@@ -29,11 +46,32 @@ export function conditionsOf({
   temperature,
   wind,
   wet,
+  humidity,
+  sun,
+  layers,
   day,
   order,
   people,
 }: Conditions): Conditions {
-  return { indoors, temperature, wind, wet, day, order, people };
+  return {
+    indoors,
+    temperature,
+    wind,
+    wet,
+    ...(humidity === undefined ? {} : { humidity }),
+    ...(sun === undefined ? {} : { sun }),
+    ...(layers === undefined ? {} : { layers }),
+    day,
+    order,
+    people,
+  };
+}
+
+/** Humidity says nothing by itself: how much water the air can hold depends on how warm it is. */
+function conditionFaults({ humidity, temperature }: Pick<Conditions, "humidity" | "temperature">): Fault[] {
+  return typeof humidity === "number" && temperature === null
+    ? [{ path: ["humidity"], message: "Give the temperature as well: humidity alone says nothing." }]
+    : [];
 }
 
 /** What is there on the day: the weather, the people, the room and the equipment. */
@@ -47,7 +85,7 @@ export const settingSchema = z
     kitReady: tagsSchema("pieces of kit", 24),
     ...venueShape,
   })
-  .check(faultsIn(venueFaults));
+  .check(faultsIn((setting) => [...venueFaults(setting), ...conditionFaults(setting)]));
 
 export type Setting = z.infer<typeof settingSchema>;
 

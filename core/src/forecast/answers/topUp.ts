@@ -1,0 +1,206 @@
+import { atFloor, heldAt } from "../../dose/atFloor";
+import { levelsOf } from "../../dose/levelsOf";
+import type { DrillContent } from "../../plan/drillContent";
+import { formatMinus, spokenLength } from "../../time/clock";
+import { listOf } from "../../words/listOf";
+import { modelOf } from "../model/model";
+import { MIDDLE_PERSON, SHARP_EFFORT } from "../model/parameters";
+import { joined, type Piece } from "../model/piece";
+import type { Surroundings } from "../model/surroundings";
+
+/** A drill that a top-up may be made of. */
+export type TopUpDrill = DrillContent & { id?: string; version?: number | undefined };
+
+/** What a top-up is looked for. */
+export interface TopUpWanted {
+  /** What is done before, to the planned start. */
+  pieces: readonly Piece[];
+  around: Surroundings;
+  /** How much later the start is than planned, seconds; 0 for on time. */
+  delaySeconds: number;
+  /** Drills that can be used on the day: of the plan and of the shelf, those to be taken first at the front. */
+  drills: readonly TopUpDrill[];
+  /** Whether one effort near competition is wanted as well. */
+  withEffort: boolean;
+  /** Seconds between the end of it and the start. */
+  waitSeconds: number;
+}
+
+/** One drill of a top-up: how, and when, seconds from the new start. */
+export interface TopUpStep {
+  drill: TopUpDrill;
+  fromSeconds: number;
+  toSeconds: number;
+}
+
+/** The shortest set of drills that brings readiness back. */
+export interface TopUp {
+  delaySeconds: number;
+  steps: TopUpStep[];
+  /** When it must begin, seconds from the new start. */
+  beginSeconds: number;
+  /** Readiness at the new start without it and with it, and as it was planned, points. */
+  without: number;
+  with: number;
+  planned: number;
+  /** Whether that is back to within a point of the planned. */
+  isBack: boolean;
+}
+
+/** So near the planned readiness counts as back, points. */
+export const BACK_WITHIN = 1;
+/** One that does not bring it back and gives less than this is not worth it, points. Custom. */
+export const LEAST_GAIN = 1;
+/** Easy movement in a top-up, seconds: steps, and the longest. Custom. */
+const EASY_STEP = 60;
+const EASY_LONGEST = 360;
+/** Efforts of what counts as easy movement that warms, per cent. Custom. */
+const EASY_FROM = 25;
+const EASY_TO = 60;
+/** The longest an effort in a top-up takes, seconds. Custom. */
+const EFFORT_LONGEST = 180;
+
+/** One way of doing a drill, as the body has it. */
+interface Part {
+  drill: TopUpDrill;
+  seconds: number;
+  effort: number;
+  share: number;
+}
+
+/**
+ * The shortest top-up: easy movement, one effort near competition, or one after the other, ending so long before the start.
+ * Of equally long ones the easier.
+ * @returns null when nothing is needed, or nothing is worth it
+ */
+export function topUpFor(wanted: TopUpWanted): TopUp | null {
+  const { pieces, around, delaySeconds, waitSeconds } = wanted;
+  const middle = modelOf(pieces, MIDDLE_PERSON, around);
+  const last = pieces.findLast((p) => p.effort > 0)?.toSeconds ?? -Infinity;
+  const without = middle.at(delaySeconds).readiness;
+  // On time it is what the best moment after the last drill would have been.
+  const planned = delaySeconds === 0 ? bestReadiness(pieces, around) : middle.at(0).readiness;
+  if (!Number.isFinite(last) || without >= planned - BACK_WITHIN) return null;
+  let best: { ready: number; steps: TopUpStep[] } | null = null;
+  for (const parts of setsOf(wanted)) {
+    const steps = placed(parts, waitSeconds);
+    const begin = (steps[0]?.fromSeconds ?? 0) + delaySeconds;
+    if (begin < last) continue;
+    const more = parts.map((part, i): Piece => {
+      const { fromSeconds, toSeconds } = steps[i] as TopUpStep;
+      return {
+        fromSeconds: fromSeconds + delaySeconds,
+        toSeconds: toSeconds + delaySeconds,
+        effort: part.effort,
+        share: part.share,
+        hold: null,
+      };
+    });
+    const idle = { fromSeconds: last, toSeconds: begin, effort: 0, share: 0, hold: null };
+    const whole = joined([...pieces.filter((p) => p.toSeconds <= last), idle, ...more]);
+    const ready = modelOf(whole, MIDDLE_PERSON, around).at(delaySeconds).readiness;
+    // Sets come shortest first: the first that brings it back is it.
+    if (ready >= planned - BACK_WITHIN) {
+      best = { ready, steps };
+      break;
+    }
+    if (!best || ready > best.ready) best = { ready, steps };
+  }
+  if (!best) return null;
+  const isBack = best.ready >= planned - BACK_WITHIN;
+  if (!isBack && best.ready < without + LEAST_GAIN) return null;
+  return {
+    delaySeconds,
+    steps: best.steps,
+    beginSeconds: best.steps[0]?.fromSeconds ?? 0,
+    without,
+    with: best.ready,
+    planned,
+    isBack,
+  };
+}
+
+/** The highest readiness within the half hour after the last drill: what an ideal start would have had. */
+function bestReadiness(pieces: readonly Piece[], around: Surroundings): number {
+  const model = modelOf(pieces, MIDDLE_PERSON, around);
+  const last = pieces.findLast((p) => p.effort > 0)?.toSeconds ?? 0;
+  return Math.max(...Array.from({ length: 61 }, (_, i) => model.at(last + i * 30).readiness));
+}
+
+/** Every set there is, the shortest first, of equally long ones the easier first. */
+export function setsOf({ drills, withEffort }: Pick<TopUpWanted, "drills" | "withEffort">): Part[][] {
+  const easy = unlike(drills.flatMap(easyParts));
+  const hard = withEffort ? unlike(drills.flatMap(hardParts)) : [];
+  const sets = [
+    ...easy.map((e) => [e]),
+    ...hard.map((h) => [h]),
+    ...easy.flatMap((e) => hard.map((h) => [e, h])),
+  ];
+  const length = (set: Part[]) => set.reduce((sum, p) => sum + p.seconds, 0);
+  const strain = (set: Part[]) => set.reduce((sum, p) => sum + p.seconds * p.effort * p.share, 0);
+  return sets
+    .map((set) => ({ set, length: length(set), strain: strain(set) }))
+    .sort((a, b) => a.length - b.length || a.strain - b.strain)
+    .map(({ set }) => set);
+}
+
+/** Easy movement, minute by minute. */
+function easyParts(drill: TopUpDrill): Part[] {
+  const { dose, intensity, phase } = drill;
+  const isEasy = phase === "raise" && intensity >= EASY_FROM && intensity <= EASY_TO;
+  if (!isEasy || dose.kind !== "time" || dose.sides !== "one" || dose.partner) return [];
+  const most = Math.floor(EASY_LONGEST / EASY_STEP);
+  return Array.from({ length: most }, (_, i) => (i + 1) * EASY_STEP).map((seconds) => ({
+    drill: { ...drill, dose: { ...dose, seconds: heldAt(seconds) } },
+    seconds,
+    effort: intensity / 100,
+    share: 1,
+  }));
+}
+
+/** One effort near competition, as short as the drill may be. */
+function hardParts(drill: TopUpDrill): Part[] {
+  const { phase, intensity } = drill;
+  if (drill.dose.kind === "ladder" || (phase !== "prime" && phase !== "technical")) return [];
+  if (intensity < SHARP_EFFORT * 100) return [];
+  const dose = atFloor(drill.dose);
+  const level = levelsOf(dose)[0];
+  if (!level || level.seconds === 0 || level.seconds > EFFORT_LONGEST) return [];
+  return [
+    {
+      drill: { ...drill, dose },
+      seconds: level.seconds,
+      effort: intensity / 100,
+      share: Math.min(1, level.workSeconds / level.seconds),
+    },
+  ];
+}
+
+/** The first of those that the body cannot tell apart. */
+function unlike(parts: readonly Part[]): Part[] {
+  const kinds = new Map<string, Part>();
+  for (const part of parts) {
+    const key = [part.seconds, part.effort, part.share].join();
+    if (!kinds.has(key)) kinds.set(key, part);
+  }
+  return [...kinds.values()];
+}
+
+function placed(parts: readonly Part[], waitSeconds: number): TopUpStep[] {
+  let at = -waitSeconds - parts.reduce((sum, p) => sum + p.seconds, 0);
+  return parts.map(({ drill, seconds }) => {
+    const fromSeconds = at;
+    at += seconds;
+    return { drill, fromSeconds, toSeconds: at };
+  });
+}
+
+/** @example "3 min Easy laps at −8:00 and Opening pass at −5:00 bring it back." */
+export function topUpLine({ steps, isBack }: Pick<TopUp, "steps" | "isBack">): string {
+  const named = steps.map(
+    ({ drill, fromSeconds, toSeconds }) =>
+      `${spokenLength(toSeconds - fromSeconds)} of ${drill.name} at ${formatMinus(fromSeconds)}`,
+  );
+  const bring = steps.length === 1 ? "brings" : "bring";
+  return `${listOf(named)} ${bring} ${isBack ? "it" : "some of it"} back.`;
+}
