@@ -1,54 +1,22 @@
-import type { Explanation } from "../fit/explain/explanation";
-import type { Fit } from "../fit/fit";
 import type { Finding, Severity } from "../plan/finding";
-import type { PlanBody } from "../plan/plan";
-import { stepFindings } from "../plan/stepRule";
-import { spokenLength } from "../time/clock";
+import { type ClubFigures, figuresOf } from "./clubFigures";
+import { CHECKS } from "./list";
+import { type Situation, type SituationInput, situationOf } from "./terms/situation";
 
 const GRAVEST: readonly Severity[] = ["stop", "warn", "hint"];
 
 /**
- * Everything there is to say against a plan as it fits its day, gravest first.
- * @param fit of the plan, and its explanation, for one time available
+ * Everything there is to say against a plan as it fits its day, gravest first. What mends a finding is proposed, and not
+ * yet tried: `provenMends` does that.
+ * @param figures those that the club has of its own
  */
-export function checkPlan(
-  plan: PlanBody,
-  fit: Fit,
-  { culprit, remarks }: Pick<Explanation, "culprit" | "remarks">,
-): Finding[] {
-  const found = [
-    ...stepFindings(plan.items, plan.stepPoints),
-    ...fitFindings(fit, culprit?.line ?? null),
-    ...remarks,
-  ];
-  return found.toSorted((a, b) => GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity));
+export function checkPlan(situation: Situation, figures: ClubFigures = {}): Finding[] {
+  return CHECKS.flatMap((check) => check.find(situation, figuresOf(check, figures))).toSorted(
+    (a, b) => GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity),
+  );
 }
 
-/** Why the essentials do not fit: by how much time, and what besides; empty when they do. */
-export function whyNot(
-  { state, missingSeconds }: Pick<Fit, "state" | "missingSeconds">,
-  culprit: string | null,
-): string {
-  if (state !== "short") return "";
-  const time = missingSeconds > 0 ? `The essentials need ${spokenLength(missingSeconds)} more.` : "";
-  return [time, culprit ?? ""].filter(Boolean).join(" ");
-}
-
-function fitFindings(fit: Fit, culprit: string | null): Finding[] {
-  const whole = { itemId: null, mends: [] };
-  const short: Finding = {
-    ...whole,
-    code: "essentials-short",
-    severity: "stop",
-    where: ["availableSeconds"],
-    words: whyNot(fit, culprit),
-  };
-  const late: Finding = {
-    ...whole,
-    code: "wait-too-long",
-    severity: "warn",
-    where: ["plan", "wait", "longestSeconds"],
-    words: `The wait is ${spokenLength(fit.waitOverSeconds)} longer than tolerated.`,
-  };
-  return [...(fit.state === "short" ? [short] : []), ...(fit.waitOverSeconds > 0 ? [late] : [])];
+/** The same from what is known of a plan and its day. */
+export function findingsOf(input: SituationInput, figures: ClubFigures = {}): Finding[] {
+  return checkPlan(situationOf(input), figures);
 }

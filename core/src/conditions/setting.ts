@@ -2,6 +2,7 @@ import { z } from "zod";
 import { tagsSchema } from "../drill/details";
 import { venueFaults, venueShape } from "../venue/venue";
 import { type Fault, faultsIn } from "../words/fault";
+import { LONGEST_NAME, noteSchema, verbatimSchema } from "../words/text";
 
 /** What it is like on the day: what a run keeps of it, so that something can be learned from it later. */
 const conditionsShape = {
@@ -74,6 +75,23 @@ function conditionFaults({ humidity, temperature }: Pick<Conditions, "humidity" 
     : [];
 }
 
+/** Most findings that are set aside for one start. */
+const MOST_KNOWN = 80;
+
+/** A finding that a coach knows of and has set aside for this start, as long as what it is about stays as it is. */
+export const knownSchema = z.strictObject({
+  code: verbatimSchema(60),
+  itemId: z.uuid().nullable(),
+  /** What it was about: another one whenever that has changed. */
+  mark: verbatimSchema(40),
+  /** Why, in the coach's words; may be empty. */
+  reason: noteSchema,
+  /** Who set it aside. */
+  by: verbatimSchema(LONGEST_NAME),
+});
+
+export type Known = z.infer<typeof knownSchema>;
+
 /** What is there on the day: the weather, the people, the room and the equipment. */
 export const settingSchema = z
   .strictObject({
@@ -83,6 +101,11 @@ export const settingSchema = z
     equipment: tagsSchema("pieces of equipment", 24),
     /** What of the event's kit has been checked. */
     kitReady: tagsSchema("pieces of kit", 24),
+    /** Findings set aside for this start. */
+    known: z
+      .array(knownSchema)
+      .max(MOST_KNOWN, { error: `At most ${MOST_KNOWN} findings are set aside for one start.` })
+      .optional(),
     ...venueShape,
   })
   .check(faultsIn((setting) => [...venueFaults(setting), ...conditionFaults(setting)]));

@@ -13,8 +13,17 @@ export type Realism = z.infer<typeof realismSchema>;
 export const distanceSchema = z.enum(["near", "middle", "far"]);
 export type Distance = z.infer<typeof distanceSchema>;
 
-/** What the fit, the plan checks and the fill have to know of a drill. "no-condition": kit that nothing depends on. */
-export const drillFlagSchema = z.enum(["static-hold", "explosive", "breather", "no-condition"]);
+/**
+ * What the fit, the plan checks and the fill have to know of a drill. "no-condition": kit that nothing depends on;
+ * "venue-temperature": kit that must come to the venue's temperature before it is used.
+ */
+export const drillFlagSchema = z.enum([
+  "static-hold",
+  "explosive",
+  "breather",
+  "no-condition",
+  "venue-temperature",
+]);
 export type DrillFlag = z.infer<typeof drillFlagSchema>;
 
 const once = <T extends z.ZodType>(of: T, most: number, what: string) =>
@@ -59,7 +68,7 @@ export const drillDetailsShape = {
   cautions: once(remarkSchema, 4, "cautions"),
   /** Youngest age it is for, years; 0 for any. */
   leastAge: z.number().int().min(0).max(99),
-  flags: once(drillFlagSchema, 4, "flags"),
+  flags: once(drillFlagSchema, 5, "flags"),
   /** Drills of the shelf to take instead: an easier one, a harder one, another one of the same purpose. */
   easier: linkSchema,
   harder: linkSchema,

@@ -1,10 +1,30 @@
 import { z } from "zod";
-import { planBodySchema } from "../plan/plan";
+import { athleteProfileSchema, noProfile } from "../athlete/profile";
+import { clubFiguresSchema } from "../checks/clubFigures";
+import type { JudgeInput } from "../checks/judge";
+import { settingSchema, usualSetting } from "../conditions/setting";
+import { eventTypeSchema } from "../event/eventType";
+import type { NamedCulprit } from "../fit/culprit";
+import type { Fit } from "../fit/fit";
+import { drillShape, MOST_DRILLS, planBodySchema } from "../plan/plan";
+import { daySchema } from "../time/instant";
 import { fitContextSchema, LONGEST_DAY, openDay } from "../venue/context";
 import type { Fault } from "../words/fault";
+import { prioritySchema } from "../words/priority";
 
 /** Most characters a file may have: far more than the largest plan that is taken. */
 export const LONGEST_FILE = 4_000_000;
+
+/** Most drills of a shelf in a file, and most warm-ups before. */
+const MOST_ON_SHELF = 500;
+const MOST_EARLIER = 60;
+
+/** A warm-up of the athlete before. */
+const earlierRunSchema = z.strictObject({
+  day: daySchema,
+  drillIds: z.array(z.uuid()).max(MOST_DRILLS),
+  seconds: z.number().int().min(0).max(LONGEST_DAY),
+});
 
 /** One plan with its day, to be fitted away from the application. docs/schema has it as JSON Schema. */
 export const fitFileSchema = z.strictObject({
@@ -19,6 +39,24 @@ export const fitFileSchema = z.strictObject({
   plan: planBodySchema,
   /** What the day allows; left out, every place is open and nothing is fixed but the start. */
   context: fitContextSchema.default(openDay),
+  /** What it is judged by besides; each part may be left out, and is then not known. */
+  setting: settingSchema.default(usualSetting),
+  athlete: z.strictObject(athleteProfileSchema.partial().shape).optional(),
+  event: eventTypeSchema.optional(),
+  /** The calendar's day at the venue. */
+  day: daySchema.optional(),
+  /** Drills that may be put in or taken instead. */
+  shelf: z
+    .array(z.strictObject({ id: z.uuid(), priority: prioritySchema, ...drillShape }))
+    .max(MOST_ON_SHELF, { error: `At most ${MOST_ON_SHELF} drills on the shelf.` })
+    .default([]),
+  /** The athlete's warm-ups before, the latest first. */
+  earlier: z
+    .array(earlierRunSchema)
+    .max(MOST_EARLIER, { error: `At most ${MOST_EARLIER} warm-ups before.` })
+    .default([]),
+  /** Figures of checks that are other than usual. */
+  figures: clubFiguresSchema.default({}),
 });
 
 export type FitFile = z.infer<typeof fitFileSchema>;
@@ -37,4 +75,29 @@ export function readFitFile(text: string): { file: FitFile } | { faults: Fault[]
   const read = fitFileSchema.safeParse(data);
   if (read.success) return { file: read.data };
   return { faults: read.error.issues.map((i) => ({ path: i.path as Fault["path"], message: i.message })) };
+}
+
+/** What a file's plan is judged by. @param fit of it; @param culprit what keeps its essentials apart, where that is known */
+export function judgedFile(file: FitFile, fit: Fit, culprit: NamedCulprit | null): JudgeInput {
+  const { plan, context, setting, athlete, event, day, shelf, earlier, figures } = file;
+  return {
+    plan,
+    fit,
+    context,
+    setting,
+    athlete: athlete ? { ...noProfile(), ...given(athlete) } : null,
+    event: event ?? null,
+    day: day ?? null,
+    readySeconds: file.availableSeconds,
+    untilStart: null,
+    shelf,
+    earlier,
+    culprit,
+    figures,
+  };
+}
+
+/** The fields that are given: one that is undefined is as if it were left out. */
+function given<T extends object>(fields: T): { [K in keyof T]: NonNullable<T[K]> } {
+  return Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as never;
 }

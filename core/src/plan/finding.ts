@@ -1,14 +1,14 @@
-import type { PlanItem } from "./plan";
+import type { Edit } from "./planEdit";
 
 /** How grave a finding is: it must not stay so, it should not, or it is worth a thought. */
 export type Severity = "stop" | "warn" | "hint";
 
 /** What mends a finding with one press. */
 export interface Mend {
-  /** @example "Allow 25 points" */
+  /** @example "A rung between" */
   words: string;
-  /** What changes of the drill that the finding is about. */
-  change: Partial<PlanItem>;
+  /** What changes, all of it with one press. */
+  edits: readonly Edit[];
 }
 
 /** Everything that is said about a plan has this one shape. */

@@ -47,11 +47,11 @@ function alone(dose: PlainDose): PlainDose {
 }
 
 /** Alone it can be done where only the dose asks for two. */
-function mendsOf({ dose, details }: Pick<PlanItem, "dose" | "details">): Mend[] {
+function mendsOf({ id, dose, details }: Pick<PlanItem, "id" | "dose" | "details">): Mend[] {
   if (!hasPartner(dose) || (details?.people ?? 1) > 1) return [];
   const change =
     dose.kind === "ladder"
       ? { ...dose, rungs: dose.rungs.map((r) => ({ ...r, dose: alone(r.dose) })) }
       : alone(dose);
-  return [{ words: "Do it alone", change: { dose: change } }];
+  return [{ words: "Do it alone", edits: [{ kind: "change", itemId: id, change: { dose: change } }] }];
 }

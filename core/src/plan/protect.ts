@@ -62,6 +62,15 @@ export function replacements<D extends Candidate>(
   });
 }
 
+/** What to do in the place of one drill: the nearest that fits by its links, otherwise by phase and purpose; null where there is none. */
+export function replacementFor<D extends Candidate>(
+  item: PlanItem,
+  shelf: readonly D[],
+  fits: (drill: D) => boolean,
+): D | null {
+  return byLinks(item, new Map(shelf.map((d) => [d.id, d])), fits) ?? bySamePurpose(item, shelf, fits);
+}
+
 /** Breadth first along the links, harder ones left aside; every drill is looked at once, however they are linked. */
 function byLinks<D extends Candidate>(
   item: PlanItem,

@@ -17,7 +17,14 @@ it("points out what needs somebody who is not there, and how it can be done alon
   ]);
   expect(found[0]?.words).toBe("It takes somebody besides the athlete, and nobody is at hand on this start.");
   expect(found[0]?.mends).toEqual([
-    { words: "Do it alone", change: { dose: expect.not.objectContaining({ partner: expect.anything() }) } },
+    {
+      words: "Do it alone",
+      edits: [
+        expect.objectContaining({
+          change: { dose: expect.not.objectContaining({ partner: expect.anything() }) },
+        }),
+      ],
+    },
   ]);
   // Where the drill itself is for two, doing it alone is no way out.
   const both = { ...inTurn, details: { ...noDetails(), people: 2 } };
@@ -42,8 +49,12 @@ it("says nothing where enough are there, the rungs of a ladder among them", () =
   };
   const ladder = drill("Ladder", { dose: { kind: "ladder", rungs: [rung], leastRungs: 1 } });
   const [finding] = peopleFindings([ladder], 0);
-  expect(finding?.mends[0]?.change.dose).toMatchObject({
-    kind: "ladder",
-    rungs: [{ dose: expect.not.objectContaining({ partner: expect.anything() }) }],
+  expect(finding?.mends[0]?.edits[0]).toMatchObject({
+    change: {
+      dose: {
+        kind: "ladder",
+        rungs: [{ dose: expect.not.objectContaining({ partner: expect.anything() }) }],
+      },
+    },
   });
 });

@@ -33,7 +33,7 @@ export function givenUp(profile: FitProfile, fit: Fit): GivenUp[] {
       where: ["plan", "items", at.get(id) ?? 0],
       itemId: id,
       words: `${name}: ${change}. ${reason}`,
-      mends: mendsOf(priority),
+      mends: mendsOf(id, priority),
       name,
       change,
       reason,
@@ -48,9 +48,11 @@ const PRIORITY_WORDS: Record<Priority, string> = {
   extra: "an extra",
 };
 
-function mendsOf(priority: Priority): Mend[] {
+function mendsOf(itemId: string, priority: Priority): Mend[] {
   const higher = PRIORITIES[PRIORITIES.indexOf(priority) - 1];
-  return higher ? [{ words: `Make it ${PRIORITY_WORDS[higher]}`, change: { priority: higher } }] : [];
+  if (!higher) return [];
+  const edit = { kind: "change" as const, itemId, change: { priority: higher } };
+  return [{ words: `Make it ${PRIORITY_WORDS[higher]}`, edits: [edit] }];
 }
 
 function isBelow({ verdict }: Placement): boolean {

@@ -1,0 +1,58 @@
+import { isExplosive } from "../../plan/counted";
+import { check } from "../terms/check";
+
+/** More explosive repetitions than are good for them. */
+export const tooExplosive = check({
+  code: "too-explosive",
+  name: "Too many explosive",
+  severity: "warn",
+  when: "There are more explosive repetitions, or rounds of them, than the age allows.",
+  rests:
+    "Coaches keep explosive work in a warm-up to two or three rounds of a few repetitions, fewer for children.",
+  figures: {
+    under13: { value: 6, unit: "repetitions", least: 0, most: 100, words: "Under 13" },
+    under16: { value: 10, unit: "repetitions", least: 0, most: 100, words: "Under 16" },
+    older: { value: 15, unit: "repetitions", least: 0, most: 200, words: "From 16 on" },
+    rounds: { value: 3, unit: "rounds", least: 1, most: 10, words: "Rounds of one drill" },
+  },
+  find: ({ doings, age, fit }, { under13, under16, older, rounds }) => {
+    const explosive = doings.filter((d) => isExplosive(d.item));
+    const reps = explosive.reduce((sum, d) => sum + d.actions, 0);
+    const most = age === null || age >= 16 ? older : age >= 13 ? under16 : under13;
+    const whole =
+      reps > most
+        ? [
+            {
+              words: `${reps} explosive repetitions; ${most} is the most${age === null ? "" : " at this age"}.`,
+              mends: [
+                {
+                  words: `At most ${most}`,
+                  edits: [{ kind: "limits" as const, change: { explosiveReps: most } }],
+                },
+              ],
+            },
+          ]
+        : [];
+    const many = fit.placements.flatMap(({ item, level }) => {
+      const sets = level?.counts.find((c) => c.noun?.[0] === "set" || c.noun?.[0] === "round")?.amount ?? 0;
+      const { dose } = item;
+      if (!isExplosive(item) || sets <= rounds || dose.kind !== "reps") return [];
+      const fewer = { floor: Math.min(dose.sets.floor, rounds), ideal: rounds, ceiling: rounds };
+      return [
+        {
+          itemId: item.id,
+          words: `${item.name} has ${sets} rounds of explosive work; ${rounds} is the most.`,
+          mends: [
+            {
+              words: `${rounds} rounds`,
+              edits: [
+                { kind: "change" as const, itemId: item.id, change: { dose: { ...dose, sets: fewer } } },
+              ],
+            },
+          ],
+        },
+      ];
+    });
+    return [...whole, ...many];
+  },
+});

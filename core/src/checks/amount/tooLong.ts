@@ -1,0 +1,79 @@
+import { spokenLength } from "../../time/clock";
+import { check } from "../terms/check";
+import { type Doing, isGeneral, isWork } from "../terms/doing";
+
+/** General work on end for too long, or more in all than the approach has. */
+export const tooLong = check({
+  code: "too-long",
+  name: "Too long",
+  severity: "warn",
+  when: "General work goes on for too long on end, or the whole is longer than the approach's most.",
+  rests: "Past about 20 min of continuous work a general warm-up begins to cost more than it gives.",
+  figures: {
+    minutes: { value: 20, unit: "min", least: 5, most: 60, words: "General work on end" },
+  },
+  find: ({ plan, doings, approach, fit }, { minutes }) => {
+    const longest = longestGeneral(doings);
+    const general =
+      longest > minutes * 60
+        ? [
+            {
+              words: `${spokenLength(longest)} of general work on end: past ${minutes} min it costs more than it gives.`,
+              mends: [
+                {
+                  words: `At most ${minutes} min on end`,
+                  edits: [{ kind: "limits" as const, change: { generalMinutes: minutes } }],
+                },
+              ],
+            },
+          ]
+        : [];
+    const most = approach ? approach.minutes.most * 60 : Infinity;
+    const work = doings.filter(isWork).reduce((sum, d) => sum + d.toSeconds - d.fromSeconds, 0);
+    if (work <= most) return general;
+    const grown = fit.placements.filter((p) => p.verdict === "lengthened").map((p) => p.item);
+    const held = plan.items
+      .filter((i) => grown.includes(i))
+      .map((i) => ({
+        kind: "change" as const,
+        itemId: i.id,
+        change: { dose: withoutGrowth(i.dose) },
+      }));
+    return [
+      ...general,
+      {
+        words: `${spokenLength(work)} of drills; this approach has ${approach?.minutes.most} min at the most.`,
+        mends: held.length > 0 ? [{ words: "Nothing beyond its ideal", edits: held }] : [],
+      },
+    ];
+  },
+});
+
+/** Seconds of the longest stretch of general work that kit, a breather or the sport's own work does not end. */
+function longestGeneral(doings: readonly Doing[]): number {
+  let longest = 0;
+  let now = 0;
+  for (const doing of doings) {
+    const goesOn = isGeneral(doing) && !doing.item.details?.flags.includes("breather");
+    now = goesOn ? now + doing.toSeconds - doing.fromSeconds : 0;
+    longest = Math.max(longest, now);
+  }
+  return longest;
+}
+
+type AnyDose = Doing["item"]["dose"];
+
+/** A dose that does not grow beyond its ideal by itself. */
+function withoutGrowth(dose: AnyDose): AnyDose {
+  if (dose.kind === "ladder")
+    return {
+      ...dose,
+      rungs: dose.rungs.map((r) => ({ ...r, dose: withoutGrowth(r.dose) as typeof r.dose })),
+    };
+  const entries = Object.entries(dose).map(([key, value]) =>
+    typeof value === "object" && value !== null && "ceiling" in value
+      ? [key, { ...value, ceiling: value.ideal }]
+      : [key, value],
+  );
+  return Object.fromEntries(entries) as AnyDose;
+}

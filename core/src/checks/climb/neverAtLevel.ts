@@ -1,0 +1,32 @@
+import { addFromShelf } from "../mends/fromShelf";
+import { check } from "../terms/check";
+import { isWork } from "../terms/doing";
+
+/** An approach that peaks at the target, and nothing that comes near it. */
+export const neverAtLevel = check({
+  code: "never-at-level",
+  name: "Never at the level",
+  severity: "hint",
+  when: "The approach peaks at the event's level or above, and nothing comes near it.",
+  rests: "Approaches that reach the target level do so at least once before the start.",
+  figures: {
+    within: { value: 5, unit: "points", least: 0, most: 40, words: "So near the event's level counts" },
+  },
+  find: (situation, { within }) => {
+    const { approach, event, doings } = situation;
+    if (!event || !approach || approach.sides.peak === "below" || doings.length === 0) return [];
+    const most = Math.max(0, ...doings.filter(isWork).map((d) => d.effort));
+    const least = event.targetLevel - within;
+    if (most >= least) return [];
+    const limit = event.targetLevel + Math.max(0, approach.peakPoints);
+    return [
+      {
+        words: `The event is at ${event.targetLevel} %, and nothing here is above ${most} %.`,
+        mends: addFromShelf(
+          situation,
+          (d) => d.phase === "prime" && d.intensity >= least && d.intensity <= limit,
+        ),
+      },
+    ];
+  },
+});

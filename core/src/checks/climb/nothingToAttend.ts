@@ -1,0 +1,34 @@
+import { cutText } from "../../words/cutText";
+import { LONGEST_NOTE } from "../../words/text";
+import { check } from "../terms/check";
+
+/** Technical work without one thing to attend to. */
+export const nothingToAttend = check({
+  code: "nothing-to-attend-to",
+  name: "Nothing to attend to",
+  severity: "hint",
+  when: "A technical drill or rung names nothing to attend to.",
+  rests: "Coaches give each step one thing to attend to: a position, a rhythm, a sound, a point of contact.",
+  figures: {},
+  find: ({ plan, doings }) =>
+    plan.items.flatMap((item) => {
+      const bare = doings.some((d) => d.item === item && item.phase === "technical" && d.focus.trim() === "");
+      if (!bare) return [];
+      const { feel = "", listen = "", see = "" } = item.details?.cues ?? {};
+      const cue = feel || listen || see;
+      return [
+        {
+          itemId: item.id,
+          words: `${item.name} has nothing to attend to.`,
+          mends: cue
+            ? [
+                {
+                  words: `“${cutText(cue, 40)}”`,
+                  edits: [{ kind: "change", itemId: item.id, change: { focus: cutText(cue, LONGEST_NOTE) } }],
+                },
+              ]
+            : [],
+        },
+      ];
+    }),
+});

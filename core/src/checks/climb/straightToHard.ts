@@ -1,0 +1,62 @@
+import type { BodyArea } from "../../words/bodyArea";
+import { EASY_EFFORT } from "../../words/effort";
+import { easyRound } from "../mends/easyRound";
+import { check } from "../terms/check";
+import { type Doing, isOwn } from "../terms/doing";
+
+/** Parts that a fast ramp hurts; the calf stands for the Achilles tendon. */
+const DELICATE: readonly BodyArea[] = ["shoulder", "elbow", "hamstring", "calf"];
+
+/** An action that goes hard before it was done easily often enough. */
+export const straightToHard = check({
+  code: "straight-to-hard",
+  name: "Straight to hard",
+  severity: "warn",
+  when: "An action goes hard with too few easy repetitions of it, or of the same movement, before.",
+  rests:
+    "Coaches' rule of 10 to 15 easy repetitions before anything fast; fast ramps hurt shoulder, elbow, hamstring and Achilles tendon.",
+  figures: {
+    hard: { value: 60, unit: "%", least: 41, most: 100, words: "Effort from which it is hard" },
+    easyReps: { value: 10, unit: "repetitions", least: 1, most: 50, words: "Easy repetitions before it" },
+    stop: {
+      value: 85,
+      unit: "%",
+      least: 50,
+      most: 100,
+      words: "Effort above which it is a stop for delicate parts",
+    },
+  },
+  find: ({ doings }, { hard, easyReps, stop }) => {
+    const said = new Set<string>();
+    return doings.flatMap((doing, i) => {
+      if (!isOwn(doing) || doing.effort <= hard || said.has(doing.item.id)) return [];
+      const before = doings
+        .slice(0, i)
+        .filter((d) => isOwn(d) && d.effort <= EASY_EFFORT && isLike(d, doing));
+      const reps = before.reduce((sum, d) => sum + d.actions, 0);
+      if (reps >= easyReps) return [];
+      said.add(doing.item.id);
+      const parts = doing.effort > stop ? delicateOf(doing) : [];
+      const count =
+        reps === 0 ? "nothing easy of it" : `only ${reps} easy ${reps === 1 ? "repetition" : "repetitions"}`;
+      return [
+        {
+          itemId: doing.item.id,
+          ...(parts.length > 0 ? { severity: "stop" as const } : {}),
+          words: `${doing.name} is done at ${doing.effort} % with ${count} before; ${easyReps} is usual${parts.length > 0 ? `, and so fast a ramp hurts the ${parts.join(", the ")}` : ""}.`,
+          mends: [easyRound(doing.item)],
+        },
+      ];
+    });
+  },
+});
+
+/** Of one movement: they prepare an action in common; what names none is like all of its kind. */
+function isLike(a: Doing, b: Doing): boolean {
+  if (b.prepares.length === 0 || a.item.id === b.item.id) return true;
+  return a.prepares.some((p) => b.prepares.includes(p));
+}
+
+function delicateOf({ item: { details } }: Doing): BodyArea[] {
+  return DELICATE.filter((area) => details?.areas.includes(area) || details?.loads.includes(area));
+}

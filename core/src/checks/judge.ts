@@ -1,0 +1,63 @@
+import { BACK_WITHIN, type TopUp } from "../forecast/answers/topUp";
+import type { Forecast } from "../forecast/forecast";
+import { stateLine } from "../forecast/stateLine";
+import type { MakeId } from "../words/makeId";
+import { checkPlan } from "./checkPlan";
+import type { ClubFigures } from "./clubFigures";
+import { topUpOf } from "./mends/topUp";
+import { type MendedDay, provenMends } from "./provenMends";
+import { type Noted, noted } from "./setAside";
+import { type SituationInput, situationOf } from "./terms/situation";
+
+/** What is judged besides the plan and its day. */
+export interface JudgeInput extends SituationInput {
+  /** Figures that the club has of its own. */
+  figures: ClubFigures;
+}
+
+/** What the forecast and the checks say of a plan. */
+export interface Judgement {
+  /** The state at the start in a line; null where nothing is done. */
+  line: string | null;
+  forecast: Forecast;
+  findings: Noted[];
+}
+
+/** The same with everything that takes a while: mends that were tried, and what a late start would need. */
+export interface FullJudgement extends Judgement {
+  /** For every slip that the forecast answers: null where nothing is needed, or worth it. */
+  topUps: { delaySeconds: number; isNeeded: boolean; topUp: TopUp | null }[];
+}
+
+/** Judges a plan: fast enough for every edit. Its findings have no mends; `judgeFully` tries those. */
+export function judge(input: JudgeInput): Judgement {
+  const situation = situationOf({ ...input, shelf: [] });
+  const found = checkPlan(situation, input.figures).map((f) => ({ ...f, mends: [] }));
+  return {
+    line: situation.doings.length > 0 ? stateLine(situation.forecast) : null,
+    forecast: situation.forecast,
+    findings: noted(found, input.plan, input.setting.known),
+  };
+}
+
+/** Judges a plan and tries what mends each finding. @param day where a mend may change what is there on the day */
+export function judgeFully(input: JudgeInput, makeId: MakeId, day: MendedDay | null = null): FullJudgement {
+  const situation = situationOf(input);
+  const found = checkPlan(situation, input.figures).map((f) => ({
+    ...f,
+    mends: provenMends(situation, f, input.figures, makeId, day),
+  }));
+  const { forecast, doings } = situation;
+  return {
+    line: doings.length > 0 ? stateLine(forecast) : null,
+    forecast,
+    findings: noted(found, input.plan, input.setting.known),
+    topUps: forecast.delays
+      .filter((d) => d.delaySeconds > 0)
+      .map(({ delaySeconds, state }) => ({
+        delaySeconds,
+        isNeeded: state.readiness.middle < forecast.atStart.readiness.middle - BACK_WITHIN,
+        topUp: topUpOf(situation, delaySeconds),
+      })),
+  };
+}

@@ -1,0 +1,21 @@
+import { obstacleTo } from "../../fill/input/usable";
+import type { Mend } from "../../plan/finding";
+import type { PlanItem } from "../../plan/plan";
+import { replacementFor } from "../../plan/protect";
+import type { Situation } from "../terms/situation";
+
+/** Another drill in the place of one that cannot stay, as easy or easier, and taking it out. */
+export function insteadOf(
+  { shelf, plan, circumstances }: Pick<Situation, "shelf" | "plan" | "circumstances">,
+  item: PlanItem,
+): Mend[] {
+  const taken = new Set(plan.items.map((i) => i.drillId));
+  const to = replacementFor(
+    item,
+    shelf.flatMap((d) => (d.id === undefined ? [] : [{ ...d, id: d.id }])),
+    (d) => !taken.has(d.id) && d.intensity <= item.intensity && obstacleTo(d, circumstances) === null,
+  );
+  const out: Mend = { words: `Leave out ${item.name}`, edits: [{ kind: "remove", itemId: item.id }] };
+  if (!to) return [out];
+  return [{ words: `${to.name} instead`, edits: [{ kind: "replace", itemId: item.id, drill: to }] }, out];
+}

@@ -1,0 +1,53 @@
+import { obstacleTo } from "../../fill/input/usable";
+import { type TopUp, topUpFor, topUpLine } from "../../forecast/answers/topUp";
+import type { Mend } from "../../plan/finding";
+import type { Situation } from "../terms/situation";
+
+/** Shortest wait between a top-up and the start, seconds. Custom. */
+const LEAST_WAIT = 60;
+
+/** The youngest age for an effort near competition in a top-up, years. */
+const YOUNGEST_FOR_EFFORT = 10;
+
+/** What brings readiness back for a start that is so much later; null when nothing is needed or worth it. */
+export function topUpOf(situation: Situation, delaySeconds: number): TopUp | null {
+  const { plan, pieces, around, shelf, circumstances, context, event, approach, age } = situation;
+  const own = plan.items.map((i) => ({ ...i, id: i.drillId ?? undefined }));
+  const usable = [...own, ...shelf].filter((d) => obstacleTo(d, circumstances) === null);
+  const isCalm = event?.effort === "precision" || approach?.sides.peak === "below";
+  const isClosed = context.points.some((p) => p.closesPractice && p.fromSeconds < 0);
+  return topUpFor({
+    pieces,
+    around,
+    delaySeconds,
+    drills: usable.map(
+      ({ id, version, ...d }: (typeof usable)[number] & { version?: number | undefined }) => ({
+        ...d,
+        ...(id === undefined ? {} : { id }),
+        ...(version === undefined ? {} : { version }),
+      }),
+    ),
+    withEffort: !isCalm && !isClosed && (age === null || age >= YOUNGEST_FOR_EFFORT),
+    waitSeconds: Math.max(LEAST_WAIT, plan.wait.leastSeconds),
+  });
+}
+
+/** Puts a top-up into the plan, after everything else. */
+export function topUpMend(topUp: TopUp | null): Mend[] {
+  if (!topUp) return [];
+  return [
+    {
+      words: `Top up: ${topUpLine(topUp)}`,
+      edits: topUp.steps.map(({ drill }) => ({
+        kind: "insert",
+        drill: {
+          ...drill,
+          priority: "useful",
+          // Easy movement in the wait is keeping warm, whatever it is on the shelf.
+          ...(drill.phase === "raise" ? { calm: "keep-warm" as const } : {}),
+        },
+        before: null,
+      })),
+    },
+  ];
+}

@@ -1,0 +1,75 @@
+import type { Finding, Mend, Severity } from "../../plan/finding";
+import type { Situation } from "./situation";
+
+/** A figure that a check goes by, and that a club can change. */
+export interface Figure {
+  value: number;
+  unit: string;
+  least: number;
+  most: number;
+  /** What it is, as the club's page has it. */
+  words: string;
+}
+
+/** The figures of one check as they are in force. */
+export type Figures<F extends Record<string, Figure>> = { readonly [K in keyof F]: number };
+
+/** One judgement of a plan: everything about it is in its own file. */
+export interface Check {
+  /** What tells it apart, also in files: "straight-to-hard". */
+  code: string;
+  /** "Straight to hard". */
+  name: string;
+  /** How grave it mostly is. */
+  severity: Severity;
+  /** When it is said, in a sentence without figures. */
+  when: string;
+  /** What its figures rest on. */
+  rests: string;
+  figures: Record<string, Figure>;
+  /** What there is to say; nothing where what it goes by is not known. */
+  find: (situation: Situation, figures: Readonly<Record<string, number>>) => Finding[];
+}
+
+/** What a check says, short of what every finding of it has in common. */
+export interface Said {
+  words: string;
+  /** The drill that it is about; left out for the plan as a whole. */
+  itemId?: string | undefined;
+  /** Where in the plan and its day; the drill's place unless given. */
+  where?: readonly (string | number)[];
+  severity?: Severity;
+  mends?: readonly Mend[];
+}
+
+/** A check, from what is its own. */
+export function check<const F extends Record<string, Figure>>(
+  of: Omit<Check, "find" | "figures"> & {
+    figures: F;
+    find: (situation: Situation, figures: Figures<F>) => readonly Said[];
+  },
+): Check {
+  return {
+    ...of,
+    find: (situation, figures) =>
+      of.find(situation, figures as Figures<F>).map((said): Finding => {
+        const { words, itemId, severity = of.severity, mends = [] } = said;
+        const index = itemId === undefined ? -1 : situation.plan.items.findIndex((i) => i.id === itemId);
+        const where = said.where ?? ["plan", "items", ...(index < 0 ? [] : [index])];
+        return { code: of.code, severity, where, itemId: itemId ?? null, words, mends };
+      }),
+  };
+}
+
+/** The figures of a check as they are unless a club has its own. */
+export function defaultsOf({ figures }: Pick<Check, "figures">): Record<string, number> {
+  return Object.fromEntries(Object.entries(figures).map(([key, { value }]) => [key, value]));
+}
+
+/** A figure of so many of something. */
+export const figure = (
+  value: number,
+  unit: string,
+  words: string,
+  [least, most]: readonly [number, number] = [0, 1000],
+): Figure => ({ value, unit, words, least, most });

@@ -1,0 +1,102 @@
+import { checkPlan } from "../../src/checks/checkPlan";
+import { type ClubFigures, clubFiguresSchema, figuresOf } from "../../src/checks/clubFigures";
+import { CHECKS } from "../../src/checks/list";
+import { provenMends } from "../../src/checks/provenMends";
+import type { Check } from "../../src/checks/terms/check";
+import { anyId } from "../made/ids";
+import { CASES } from "./cases";
+import { type Made, made, reps, timed } from "./made";
+
+const speaks = (check: Check, of: Made, figures: ClubFigures = {}) =>
+  check.find(made(of), figuresOf(check, figures)).length > 0;
+
+describe.each(CHECKS.map((c) => [c.code, c] as const))("%s", (code, check) => {
+  const cases = CASES[code];
+
+  test("speaks where it should, and not in the nearest cases where it should not", () => {
+    expect(cases?.fires.length).toBeGreaterThan(0);
+    expect(cases?.not.length).toBeGreaterThan(0);
+    expect(cases?.fires.map((of) => speaks(check, of))).toEqual(cases?.fires.map(() => true));
+    expect(cases?.not.map((of) => speaks(check, of))).toEqual(cases?.not.map(() => false));
+  });
+
+  test("says what is the matter in a sentence, with its own code", () => {
+    for (const of of cases?.fires ?? [])
+      for (const finding of check.find(made(of), figuresOf(check, {}))) {
+        expect(finding.code).toBe(code);
+        expect(finding.words).toMatch(/^\S.*[.!?]$/);
+        expect(finding.words).not.toMatch(/undefined|null|NaN/);
+      }
+  });
+
+  test("goes by its figures: each of them, moved by one either way, changes a case", () => {
+    const all = [...(cases?.fires ?? []), ...(cases?.not ?? [])];
+    const said = (figures: ClubFigures) =>
+      JSON.stringify(
+        all.map((of) =>
+          check.find(made(of), figuresOf(check, figures)).map((f) => [f.severity, f.itemId, f.mends]),
+        ),
+      );
+    const usual = said({});
+    for (const [key, { value }] of Object.entries(check.figures)) {
+      const moved = [-1, 1].map((by) => said({ [code]: { [key]: value + by } }));
+      expect([key, moved.some((m) => m !== usual)]).toEqual([key, true]);
+    }
+  });
+
+  if (CASES[code]?.mends)
+    test("mends what it finds, and brings no stop", () => {
+      const situation = made(cases?.fires[0] as Made);
+      const [finding] = check.find(situation, figuresOf(check, {}));
+      expect(finding?.mends.length).toBeGreaterThan(0);
+      expect(
+        provenMends(situation, finding as NonNullable<typeof finding>, {}, anyId).length,
+      ).toBeGreaterThan(0);
+    });
+});
+
+test("every check has its cases, a name and a ground of its own", () => {
+  expect(Object.keys(CASES).toSorted()).toEqual(CHECKS.map((c) => c.code).toSorted());
+  expect(new Set(CHECKS.map((c) => c.name)).size).toBe(CHECKS.length);
+  for (const { when, rests } of CHECKS) {
+    expect(when).toMatch(/\.$/);
+    expect(rests.length).toBeGreaterThan(10);
+  }
+});
+
+test("the gravest comes first, and a plan without fault has nothing said against it", () => {
+  const young = made({
+    rows: [
+      ["Walk", "raise", 20, timed(300), { focus: "" }],
+      ["Lift", "technical", 30, reps(2), { focus: "", details: { leastAge: 16 } }],
+    ],
+    athlete: { ageBand: "10-12" },
+  });
+  const found = checkPlan(young).map((f) => f.severity);
+  expect(found[0]).toBe("stop");
+  expect(found).toEqual(found.toSorted((a, b) => GRAVEST.indexOf(a) - GRAVEST.indexOf(b)));
+  const sound = made({ rows: [["Jog", "raise", 40, timed(600)]], wait: { leastSeconds: 120 } });
+  expect(checkPlan(sound)).toEqual([]);
+});
+
+const GRAVEST = ["stop", "warn", "hint"];
+
+describe("a club's own figures", () => {
+  test("take the place of the usual ones", () => {
+    const near = CASES["too-short"]?.not[3] as Made;
+    const check = CHECKS.find((c) => c.code === "too-short") as Check;
+    expect(speaks(check, near)).toBe(false);
+    expect(speaks(check, near, { "too-short": { any: 5 } })).toBe(true);
+  });
+
+  test("are refused where there is no such check or figure, or no such number", () => {
+    const faults = (figures: unknown) =>
+      clubFiguresSchema.safeParse(figures).error?.issues.map((i) => i.path.join("."));
+    expect(faults({ "too-short": { any: 5 } })).toBeUndefined();
+    expect(faults({ "too-tall": { any: 5 } })).toEqual(["too-tall"]);
+    expect(faults({ "too-short": { least: 5 } })).toEqual(["too-short.least"]);
+    expect(faults({ "too-short": { any: 0 } })).toEqual(["too-short.any"]);
+    expect(faults({ "too-short": { any: 4.5 } })).toEqual(["too-short.any"]);
+    expect(faults({ "too-short": { any: "5" } })).toEqual(["too-short.any"]);
+  });
+});
