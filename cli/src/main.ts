@@ -1,18 +1,25 @@
 import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
 import { LONGEST_DAY, pathText } from "@tonodrome/core";
-import { checkPlan, type FitFile, readFitFile } from "@tonodrome/core/fitting";
-import { fitAnswer, fitOf, fitTableText } from "./fitAnswer";
+import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
+import { CHECKS } from "@tonodrome/core/judge";
+import { fitAnswer, fitTableText } from "./fitAnswer";
+import { checkAnswer, checkTableText, fixedFile, forecastAnswer, forecastTableText } from "./judgeAnswer";
 
-const HELP = `tonodrome fit FILE|-     fits a plan to its day and prints it
-tonodrome check FILE|-   names what is wrong with a plan, as far as there are rules
+const HELP = `tonodrome fit FILE|-        fits a plan to its day and prints it
+tonodrome forecast FILE|-   says what state they will be in at the start, and if it slips
+tonodrome check FILE|-      names what there is to say against a plan, gravest first
 
   --seconds N   the time available, instead of the file's
   --table       a table to be read, instead of JSON
+  --fix CODE    (check) prints the file with every finding of this code mended that can be
 
 FILE is JSON in the format of docs/schema/fit.schema.json; - reads standard input.
-Ends with 0 when it fits, 1 when it does not (the best reduced plan is printed), 2 for bad input.
+fit ends with 0 when it fits, 1 when it does not (the best reduced plan is printed); forecast with 0 when they will be
+warm, 1 when not; check with 0 when there is nothing to stop or warn of, 1 when there is; 2 is bad input.
 `;
+
+const COMMANDS = ["fit", "forecast", "check"];
 
 /** What of the process the commands use. */
 export interface Terminal {
@@ -38,9 +45,13 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
     stdout.write(HELP);
     return values.help || command ? 0 : 2;
   }
-  if (command !== "fit" && command !== "check") return refuse([`There is no command “${command}”.`, HELP]);
+  if (!COMMANDS.includes(command)) return refuse([`There is no command “${command}”.`, HELP]);
   if (from === undefined || more.length > 0)
     return refuse([`Give one file to ${command}, or - for standard input.`, HELP]);
+  const code = values.fix;
+  if (code !== undefined && command !== "check") return refuse(["--fix is for check.", HELP]);
+  if (code !== undefined && !CHECKS.some((c) => c.code === code))
+    return refuse([`There is no check “${code}”. There are: ${CHECKS.map((c) => c.code).join(", ")}.`]);
   let bytes: Buffer;
   try {
     bytes = readFileSync(from === "-" ? 0 : from);
@@ -65,7 +76,14 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
       ]);
     file.availableSeconds = seconds;
   }
-  return command === "fit" ? fit(file, values.table ?? false, stdout) : check(file, stdout);
+  const table = values.table ?? false;
+  if (command === "fit") return fit(file, table, stdout);
+  if (command === "forecast") return forecast(file, table, stdout);
+  if (code === undefined) return check(file, table, stdout);
+  const fixed = fixedFile(file, code);
+  if (!fixed) return refuse([`Nothing of “${code}” is found here that can be mended.`]);
+  stdout.write(`${JSON.stringify(fixed, null, 2)}\n`);
+  return 0;
 }
 
 function parse(args: string[]) {
@@ -80,6 +98,7 @@ function parse(args: string[]) {
     options: {
       seconds: { type: "string" },
       table: { type: "boolean" },
+      fix: { type: "string" },
       help: { type: "boolean", short: "h" },
     },
   });
@@ -91,11 +110,16 @@ function fit(file: FitFile, table: boolean, stdout: Terminal["stdout"]): number 
   return answer.fits ? 0 : 1;
 }
 
+/** Says what state they will be in. */
+function forecast(file: FitFile, table: boolean, stdout: Terminal["stdout"]): number {
+  const answer = forecastAnswer(file);
+  stdout.write(`${table ? forecastTableText(answer) : JSON.stringify(answer, null, 2)}\n`);
+  return answer.atStart.warmth.word === "warm" ? 0 : 1;
+}
+
 /** Says what there is to say against a plan, gravest first. */
-function check(file: FitFile, stdout: Terminal["stdout"]): number {
-  const { fit: fitted, explanation } = fitOf(file);
-  const findings = checkPlan(file.plan, fitted, explanation);
-  const lines = findings.map(({ severity, where, words }) => `${severity}: ${pathText(where)}: ${words}`);
-  stdout.write(lines.length > 0 ? `${lines.join("\n")}\n` : "Nothing to say against it.\n");
-  return lines.length > 0 ? 1 : 0;
+function check(file: FitFile, table: boolean, stdout: Terminal["stdout"]): number {
+  const findings = checkAnswer(file);
+  stdout.write(`${table ? checkTableText(findings) : JSON.stringify(findings, null, 2)}\n`);
+  return findings.some((f) => f.severity !== "hint") ? 1 : 0;
 }

@@ -50,7 +50,7 @@ it("names the window when no time is enough", () => {
   });
   const answer = JSON.parse(tonodrome(["fit", "-"], short).stdout);
   expect(answer.culprit).toMatch(/^Ice is the reason: it would have to open \d+:\d\d earlier\.$/);
-  expect(tonodrome(["check", "-"], short)).toMatchObject({
+  expect(tonodrome(["check", "-", "--table"], short)).toMatchObject({
     status: 1,
     stdout: expect.stringContaining("Ice"),
   });
@@ -153,7 +153,7 @@ it("says time as time, with the seconds, in the table too", () => {
   const table = tonodrome(["fit", example, "--table", ...oneShort]);
   expect(table.status).toBe(1);
   expect(table.stdout).toContain("does not fit: The essentials need 1 s more.");
-  expect(tonodrome(["check", example, ...oneShort]).stdout).toContain(
+  expect(tonodrome(["check", example, "--table", ...oneShort]).stdout).toContain(
     "stop: availableSeconds: The essentials need 1 s more.",
   );
 });
@@ -178,7 +178,7 @@ it("warns of places that the day does not know and of limits that cannot be kept
   const { remarks } = JSON.parse(tonodrome(["fit", "-"], strange).stdout);
   expect(remarks.map((r: { path: string }) => r.path)).toEqual(paths);
   for (const command of [
-    ["check", "-"],
+    ["check", "-", "--table"],
     ["fit", "-", "--table"],
   ])
     for (const path of paths) expect(tonodrome(command, strange).stdout).toContain(`${path}: `);
@@ -219,4 +219,119 @@ it("keeps the columns of a table straight under wide characters and accents of t
   // Four characters eight columns wide; a letter and its mark are one, a figure two columns and two units of code.
   expect(begins("準備運動", dose - 4)).toBe(true);
   expect(begins("Spru\u0308nge", dose + 1)).toBe(true);
+});
+
+describe("judging", () => {
+  const judged = path.join(root, "docs", "examples", "judged.json");
+
+  it("forecasts with words and bands, curves, slips and what would bring it back", () => {
+    const { status, stdout } = tonodrome(["forecast", judged]);
+    const answer = JSON.parse(stdout);
+    expect([0, 1]).toContain(status);
+    expect(status === 0).toBe(answer.atStart.warmth.word === "warm");
+    expect(answer.delays.map((d: { delaySeconds: number }) => d.delaySeconds)).toEqual([
+      -300, 300, 600, 1200, 2400,
+    ]);
+    for (const point of [answer.atStart, ...answer.delays, ...answer.curves])
+      for (const lane of ["warmth", "sharpness", "tiredness", "readiness"]) {
+        expect(point[lane].low).toBeLessThanOrEqual(point[lane].middle);
+        expect(point[lane].middle).toBeLessThanOrEqual(point[lane].high);
+      }
+    expect(answer.curves.length).toBeGreaterThan(30);
+    expect(answer.parameters.cooling).toMatchObject({ middle: 28, low: 20, high: 42 });
+    expect(tonodrome(["forecast", judged]).stdout).toBe(stdout);
+  });
+
+  it("prints the forecast as a table, with what is not known", () => {
+    const { stdout } = tonodrome(["forecast", example, "--table"]);
+    expect(stdout).toMatch(/^start +warmth +sharpness +tiredness$/m);
+    expect(stdout).toMatch(/^on time +/m);
+    expect(stdout).toMatch(/^\+20:00 +/m);
+    expect(stdout).toContain("The temperature is not known: 20 °C taken.");
+    expect(stdout).toContain("gives no medical advice");
+  });
+
+  it("checks, and mends what it is told to", () => {
+    const { status, stdout } = tonodrome(["check", judged]);
+    const findings = JSON.parse(stdout);
+    expect(status).toBe(1);
+    expect(findings[0]).toMatchObject({
+      severity: expect.stringMatching(/stop|warn/),
+      code: expect.any(String),
+    });
+    const mendable = findings.find((f: { mends: string[] }) => f.mends.length > 0);
+    const fixed = tonodrome(["check", judged, "--fix", mendable.code]);
+    expect(fixed.status).toBe(0);
+    const left = JSON.parse(tonodrome(["check", "-"], fixed.stdout).stdout);
+    expect(
+      left.filter((f: { code: string; mends: string[] }) => f.code === mendable.code && f.mends.length > 0),
+    ).toEqual([]);
+    expect(left.length).toBeLessThan(findings.length);
+  });
+
+  it("ends with 0 where there are only hints, and refuses a check there is none of", () => {
+    const calm = changed((f) => {
+      f.plan.items = f.plan.items.slice(0, 1);
+      f.plan.items[0].dose = {
+        kind: "time",
+        seconds: { floor: 600, ideal: 600, ceiling: 600 },
+        step: 5,
+        sides: "one",
+        changeoverSeconds: 0,
+      };
+      f.plan.items[0].intensity = 40;
+      f.plan.items[0].place = "";
+      f.plan.wait = { leastSeconds: 60, longestSeconds: 900 };
+      f.context = undefined;
+    });
+    expect(tonodrome(["check", "-"], calm)).toMatchObject({ status: 0, stdout: "[]\n" });
+    expect(tonodrome(["check", "-", "--table"], calm).stdout).toBe("Nothing to say against it.\n");
+    expect(tonodrome(["check", judged, "--fix", "too-tall"])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining("There is no check “too-tall”"),
+    });
+    expect(tonodrome(["forecast", judged, "--fix", "wet"]).status).toBe(2);
+    expect(tonodrome(["check", "-", "--fix", "wet"], calm)).toMatchObject({ status: 2, stdout: "" });
+  });
+
+  it("names the field of what cannot be: humidity without temperature, heat that is none, a figure there is none of", () => {
+    const faulty = (change: (file: ReturnType<typeof JSON.parse>) => void) => {
+      const file = JSON.parse(readFileSync(judged, "utf8"));
+      change(file);
+      return tonodrome(["forecast", "-"], JSON.stringify(file));
+    };
+    const cases: [string, (file: ReturnType<typeof JSON.parse>) => void][] = [
+      [
+        "setting.humidity: Give the temperature",
+        (f) => Object.assign(f.setting, { temperature: null, humidity: 50 }),
+      ],
+      ["setting.temperature: The temperature is", (f) => Object.assign(f.setting, { temperature: 51 })],
+      ["setting.humidity: Humidity is", (f) => Object.assign(f.setting, { humidity: 101 })],
+      ["figures.wet.most: ", (f) => Object.assign(f, { figures: { wet: { most: 1 } } })],
+      ["athlete.ageBand", (f) => Object.assign(f.athlete, { ageBand: "ninety" })],
+    ];
+    for (const [words, change] of cases)
+      expect(faulty(change)).toMatchObject({ status: 2, stdout: "", stderr: expect.stringContaining(words) });
+  });
+
+  it("answers for a plan of kit alone, of nothing, and of ninety drills", () => {
+    const answers = [
+      (f: ReturnType<typeof JSON.parse>) =>
+        Object.assign(f.plan, { items: f.plan.items.filter((i: { phase: string }) => i.phase === "kit") }),
+      (f: ReturnType<typeof JSON.parse>) => Object.assign(f.plan, { items: [] }),
+      (f: ReturnType<typeof JSON.parse>) => {
+        const [first] = f.plan.items;
+        f.plan.items = Array.from({ length: 90 }, (_, n) => ({
+          ...first,
+          id: `40000000-0000-4000-8000-${String(n).padStart(12, "0")}`,
+          place: "",
+        }));
+      },
+    ].map((change) => tonodrome(["forecast", "-"], changed(change)));
+    for (const { status, stdout } of answers) {
+      expect([0, 1]).toContain(status);
+      expect(JSON.parse(stdout).atStart.readiness.middle).toEqual(expect.any(Number));
+    }
+    expect(JSON.parse(answers[1]?.stdout ?? "").line).toBeNull();
+  });
 });

@@ -7,7 +7,8 @@ export {
   youngestOf,
 } from "./athlete/profile";
 export { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "./athlete/scale";
-export { type Setting, usualSetting } from "./conditions/setting";
+export { knownOf, markOf, type Noted } from "./checks/setAside";
+export { type Known, type Setting, usualSetting } from "./conditions/setting";
 export { describeChange } from "./dose/describeChange";
 export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
 export { MOST_MOVEMENTS, type Movement } from "./dose/kinds/circuitDose";
@@ -58,6 +59,7 @@ export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict }
 export { idleLine } from "./fit/idle";
 export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";
 export { lostLabels } from "./ladder/lostLabels";
+export { idsFrom } from "./maths/idsFrom";
 export { type Coverage, coldFinding, coverageOf } from "./plan/coverage";
 export { type DrillContent, drillContent, shelfOrigin } from "./plan/drillContent";
 export { addDrill } from "./plan/edit/addDrill";
@@ -65,10 +67,11 @@ export { changeItem, removeItems, replaceItem } from "./plan/edit/changeItems";
 export { circuitFault, groupIntoCircuit } from "./plan/edit/circuit";
 export { copyPlan } from "./plan/edit/copyPlan";
 export { duplicateItems } from "./plan/edit/duplicateItems";
+export { editedPlan, editedSetting } from "./plan/edit/editedPlan";
 export { type Meeting, mergePlans, type Side } from "./plan/edit/mergePlans";
 export { moveItem, moveItems } from "./plan/edit/moveItems";
 export { canSplit, splitItem } from "./plan/edit/split";
-export type { Finding } from "./plan/finding";
+export type { Finding, Mend } from "./plan/finding";
 export { kitStateOf, withKitState } from "./plan/kit";
 export type { Limits } from "./plan/limits";
 export { withoutBrokenPairs } from "./plan/order";
@@ -81,6 +84,7 @@ export {
   planBodySchema,
   planItemSchema,
 } from "./plan/plan";
+export type { Edit } from "./plan/planEdit";
 export { loadedOf, protectedOn, type Replacement, replacements } from "./plan/protect";
 export { steepSteps, stepFindings } from "./plan/stepRule";
 export { automaticPress } from "./run/live/automaticPress";

@@ -362,14 +362,14 @@ export const CASES: Record<string, Cases> = {
   "action-cold": {
     fires: [
       {
-        rows: [jog(), jump(30)],
+        rows: [jog(), jump(30, 10, { details: { actions: ["Spin"] } })],
         event: { actions: ["Jump"] },
         shelf: [["Small jumps", "technical", 30, reps(5), jumps]],
       },
     ],
     not: [
       { rows: [jog(), jump(30, 10, { details: { actions: ["jump "] } })], event: { actions: ["Jump"] } },
-      { rows: [], event: { actions: ["Jump"] } },
+      { rows: [jog(), jump(30)], event: { actions: ["Jump"] } },
     ],
     mends: true,
   },

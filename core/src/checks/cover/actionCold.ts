@@ -1,4 +1,5 @@
 import { coverageOf } from "../../plan/coverage";
+import type { PlanItem } from "../../plan/plan";
 import { wordKey } from "../../words/sameWord";
 import { addFromShelf } from "../mends/fromShelf";
 import { check } from "../terms/check";
@@ -15,7 +16,9 @@ export const actionCold = check({
   find: (situation) => {
     const { event, fit } = situation;
     const items = itemsDone(fit);
-    if (!event || items.length === 0) return [];
+    // Where no drill says what it prepares, nothing is known to be cold.
+    const isKnown = items.some((i) => (i.details?.actions.length ?? 0) > 0 || hasLabels(i));
+    if (!event || !isKnown) return [];
     return coverageOf(items, event)
       .actions.filter((a) => a.by.length === 0)
       .map(({ what }) => ({
@@ -27,3 +30,5 @@ export const actionCold = check({
       }));
   },
 });
+
+const hasLabels = ({ dose }: PlanItem) => dose.kind === "ladder" && dose.rungs.some((r) => r.label !== "");

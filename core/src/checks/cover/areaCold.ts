@@ -14,7 +14,8 @@ export const areaCold = check({
   find: (situation) => {
     const { event, fit } = situation;
     const items = itemsDone(fit);
-    if (!event || items.length === 0) return [];
+    // Where no drill says what it warms, nothing is known to be cold.
+    if (!event || !items.some((i) => (i.details?.areas.length ?? 0) > 0)) return [];
     return coverageOf(items, event)
       .areas.filter((a) => a.by.length === 0)
       .map(({ what }) => ({
