@@ -2,9 +2,9 @@ import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
 import { LONGEST_DAY, pathText } from "@tonodrome/core";
 import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
-import { CHECKS } from "@tonodrome/core/judge";
+import { CHECKS, checkAnswer, fixedFile, forecastAnswer } from "@tonodrome/core/judge";
 import { fitAnswer, fitTableText } from "./fitAnswer";
-import { checkAnswer, checkTableText, fixedFile, forecastAnswer, forecastTableText } from "./judgeAnswer";
+import { checkTableText, forecastTableText } from "./judgeTables";
 
 const HELP = `tonodrome fit FILE|-        fits a plan to its day and prints it
 tonodrome forecast FILE|-   says what state they will be in at the start, and if it slips

@@ -60,7 +60,7 @@ export { idleLine } from "./fit/idle";
 export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";
 export { lostLabels } from "./ladder/lostLabels";
 export { idsFrom } from "./maths/idsFrom";
-export { type Coverage, coldFinding, coverageOf } from "./plan/coverage";
+export { type Coverage, coverageOf } from "./plan/coverage";
 export { type DrillContent, drillContent, shelfOrigin } from "./plan/drillContent";
 export { addDrill } from "./plan/edit/addDrill";
 export { changeItem, removeItems, replaceItem } from "./plan/edit/changeItems";
@@ -75,7 +75,6 @@ export type { Finding, Mend } from "./plan/finding";
 export { kitStateOf, withKitState } from "./plan/kit";
 export type { Limits } from "./plan/limits";
 export { withoutBrokenPairs } from "./plan/order";
-export { peopleFindings, peopleLine } from "./plan/people";
 export {
   emptyPlan,
   MOST_DRILLS,
@@ -85,8 +84,7 @@ export {
   planItemSchema,
 } from "./plan/plan";
 export type { Edit } from "./plan/planEdit";
-export { loadedOf, protectedOn, type Replacement, replacements } from "./plan/protect";
-export { steepSteps, stepFindings } from "./plan/stepRule";
+export { protectedOn } from "./plan/protect";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";
 export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/live/cues";

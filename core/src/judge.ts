@@ -3,7 +3,7 @@
 export { type ClubFigures, clubFiguresSchema, figuresOf } from "./checks/clubFigures";
 export { type FullJudgement, type JudgeInput, type Judgement, judge, judgeFully } from "./checks/judge";
 export { CHECKS } from "./checks/list";
-export { provenMends } from "./checks/provenMends";
+export { type MendedDay, provenMends } from "./checks/provenMends";
 export type { Noted } from "./checks/setAside";
 export type { Check, Figure } from "./checks/terms/check";
 export { type EarlierRun, type SituationInput, situationOf } from "./checks/terms/situation";
@@ -18,3 +18,10 @@ export { PARAMETER_NAMES, PARAMETERS } from "./forecast/model/parameters";
 export { surroundingsOf } from "./forecast/model/surroundings";
 export { piecesOf } from "./forecast/piecesOf";
 export { stateLine, stateSentence } from "./forecast/stateLine";
+export {
+  checkAnswer,
+  type FindingAnswer,
+  type ForecastAnswer,
+  fixedFile,
+  forecastAnswer,
+} from "./formats/judgeAnswer";

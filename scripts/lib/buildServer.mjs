@@ -12,6 +12,7 @@ const MARK = path.join(DIST, ".sources");
 const ENTRIES = {
   main: "main.ts",
   importWorker: "clubFile/importWorker.ts",
+  judgeWorker: "judge/judgeWorker.ts",
   access: "access/operator.ts",
   clearDemos: "demo/reset.ts",
 };

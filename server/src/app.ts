@@ -24,9 +24,12 @@ import { club } from "./resources/club";
 import { clubFile } from "./resources/clubFile";
 import type { Context } from "./resources/context";
 import { drills } from "./resources/drills";
+import { earlierRuns } from "./resources/earlierRuns";
 import { events } from "./resources/events";
+import { figures } from "./resources/figures";
 import { health } from "./resources/health";
 import { invites } from "./resources/invites";
+import { judge } from "./resources/judge";
 import { me } from "./resources/me";
 import { members } from "./resources/members";
 import { openRuns } from "./resources/openRuns";
@@ -48,6 +51,8 @@ export type AppOptions = Omit<Config, "poolSize" | "port" | "host" | "logLevel" 
   log: LogOptions;
   /** The built file that reads an import in a thread of its own. */
   importWorker: string;
+  /** The built file that judges a plan in a thread of its own. */
+  judgeWorker: string;
   /** How long a request's body may take, milliseconds, if another time than usual. */
   bodyPatience?: number;
 };
@@ -77,6 +82,9 @@ const resources = [
   plans,
   openRuns,
   runs,
+  earlierRuns,
+  figures,
+  judge,
   runningOrder,
   shares,
 ];

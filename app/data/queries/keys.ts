@@ -2,7 +2,7 @@ import type { Topic } from "@tonodrome/core/api";
 
 /** What is read again when the server tells that something changed. */
 export const KEYS: Record<Topic, string[]> = {
-  club: ["members", "invites", "shares", "audit"],
+  club: ["members", "invites", "shares", "audit", "club-figures"],
   // A start has with it what the fit has to know of its athlete and its event.
   athletes: ["athletes", "starts", "start"],
   drills: ["drills", "starters"],

@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
-import { runListSchema, runSchema } from "@tonodrome/core/api";
+import { earlierRunsSchema, runListSchema, runSchema } from "@tonodrome/core/api";
 import { useClubAsk } from "~/data/queries/clubAsk";
 
 /** The log, a page at a time, newest first. */
@@ -18,4 +18,14 @@ export function useRuns() {
 export function useRun(id: string, enabled = true) {
   const ask = useClubAsk();
   return useQuery({ queryKey: ["run", id], queryFn: () => ask(runSchema, "GET", `/runs/${id}`), enabled });
+}
+
+/** What an athlete's last warm-ups were made of, the latest first; undefined while that is not read. */
+export function useEarlierRuns(athleteId: string, enabled: boolean) {
+  const ask = useClubAsk();
+  return useQuery({
+    queryKey: ["runs", "earlier", athleteId],
+    queryFn: async () => (await ask(earlierRunsSchema, "GET", `/athletes/${athleteId}/earlier-runs`)).runs,
+    enabled,
+  }).data;
 }

@@ -27,6 +27,7 @@ const DEEDS: Record<string, Say> = {
   "invite.make": (_, d) => `made an invitation as ${d.role}`,
   "invite.withdraw": () => "withdrew an invitation",
   "athlete.make": (what) => `added the athlete ${what}`,
+  "figures.change": () => "changed the figures of the checks",
   "athlete.change": (what) => `changed what is known of ${what}`,
   "athlete.anonymise": (what) => `made an athlete anonymous: ${what}`,
   "athlete.delete": () => "deleted an athlete",

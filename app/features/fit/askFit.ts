@@ -22,6 +22,9 @@ const NO_ANSWER: Record<FitAsk["kind"], string> = {
     "The best within the limits could not be found: what you see passes one. Try again in a moment.",
   explanation: "Why could not be worked out. Change the time or a drill to try again.",
   trade: "A trade could not be looked for. Try again.",
+  judge: "It could not be judged. Change something to try again.",
+  "judge-fully": "What mends it could not be worked out. Close this and open it again.",
+  curves: "The forecast could not be drawn. Close this and open it again.",
   refit: "The rest could not be fitted anew. It goes on as it is.",
 };
 

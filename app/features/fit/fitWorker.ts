@@ -1,4 +1,4 @@
-import type { FitContext, PlanBody, RunPlan, RunState } from "@tonodrome/core";
+import { type FitContext, idsFrom, type PlanBody, type RunPlan, type RunState } from "@tonodrome/core";
 import {
   type Explanation,
   explanationOf,
@@ -10,6 +10,18 @@ import {
   tableAt,
   tradeFor,
 } from "@tonodrome/core/fitting";
+import {
+  type CurvePoint,
+  curvesOf,
+  type FullJudgement,
+  type JudgeInput,
+  type Judgement,
+  judge,
+  judgeFully,
+  type MendedDay,
+  piecesOf,
+  surroundingsOf,
+} from "@tonodrome/core/judge";
 
 /** A plan and its day, of which something is asked. */
 interface OfPlan {
@@ -23,6 +35,9 @@ export type FitAsk =
   | (OfPlan & { kind: "one-time"; seconds: number })
   | (OfPlan & { kind: "explanation"; seconds: number })
   | (OfPlan & { kind: "trade"; seconds: number; itemId: string })
+  | { kind: "judge"; input: JudgeInput }
+  | { kind: "judge-fully"; input: JudgeInput; day: MendedDay | null }
+  | { kind: "curves"; input: Pick<JudgeInput, "fit" | "setting" | "athlete">; times: readonly number[] }
   | { kind: "refit"; run: RunPlan; state: RunState; now: number };
 
 /** What each is answered with. */
@@ -32,6 +47,9 @@ export interface FitAnswers {
   "one-time": ProfileTable;
   explanation: Explanation;
   trade: Trade | null;
+  judge: Judgement;
+  "judge-fully": FullJudgement;
+  curves: CurvePoint[];
   /** Null when there is nothing to fit. */
   refit: Refit | null;
 }
@@ -58,7 +76,24 @@ function teller(): (progress: number) => void {
 }
 
 function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
-  if (ask.kind === "refit") return refitRun(ask.run, ask.state, ask.now);
+  switch (ask.kind) {
+    case "refit":
+      return refitRun(ask.run, ask.state, ask.now);
+    case "judge":
+      return judge(ask.input);
+    case "judge-fully":
+      // Ids of what is only tried: whoever applies a mend makes their own.
+      return judgeFully(ask.input, idsFrom("trial"), ask.day);
+    case "curves": {
+      const { fit, setting, athlete } = ask.input;
+      return curvesOf(piecesOf(fit), surroundingsOf(setting, athlete), ask.times);
+    }
+    default:
+      return answerOfPlan(ask);
+  }
+}
+
+function answerOfPlan(ask: Extract<FitAsk, OfPlan>): FitAnswers[keyof FitAnswers] {
   const { plan, context } = ask;
   switch (ask.kind) {
     case "every-time":

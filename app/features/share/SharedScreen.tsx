@@ -64,7 +64,7 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
         {plan.items.length === 0 ? (
           <Text className="font-text text-body text-ink">The warm-up is not built yet.</Text>
         ) : null}
-        <Stair fit={fit} context={shared.context} body={plan} selectedId={selectedId} onSelect={select} />
+        <Stair fit={fit} context={shared.context} selectedId={selectedId} onSelect={select} />
       </ScrollView>
       <StartBand
         start={shared}

@@ -15,6 +15,7 @@ const FLAGS: Record<DrillFlag, string> = {
   explosive: "Explosive",
   breather: "Breather",
   "no-condition": "Nothing depends on it",
+  "venue-temperature": "Must come to the venue's temperature",
 };
 
 const option = <T extends string>(value: T, label: string) => ({ value, label });

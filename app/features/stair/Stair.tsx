@@ -1,4 +1,5 @@
 import {
+  type Finding,
   type Fit,
   type FitContext,
   fitTimeline,
@@ -6,10 +7,8 @@ import {
   idleLine,
   type NamedCulprit,
   type Placement,
-  type PlanBody,
   type Segment,
   spokenLength,
-  steepSteps,
   waitBeforeStart,
 } from "@tonodrome/core";
 import { createContext, memo, type ReactNode, useContext, useMemo } from "react";
@@ -23,7 +22,8 @@ interface StairProps {
   context: FitContext;
   /** What keeps the essentials from fitting, marked where it is. */
   culprit?: NamedCulprit | null;
-  body: PlanBody;
+  /** What there is to look at; none where the stair is only read. */
+  toLookAt?: readonly Finding[];
   selectedId: string | null;
   /** Ids of several drills chosen at once; null when a press opens a drill. */
   chosen?: ReadonlySet<string> | null;
@@ -36,11 +36,14 @@ interface StairProps {
 interface Shown {
   placements: ReadonlyMap<string, Placement>;
   marks: StairMarks;
-  steep: ReadonlySet<string>;
+  /** For each drill that there is something to look at, how much. */
+  found: ReadonlyMap<string, number>;
   selectedId: string | null;
   chosen: ReadonlySet<string> | null;
   onSelect: (id: string) => void;
 }
+
+const NONE: readonly Finding[] = [];
 
 const ShownContext = createContext<Shown | null>(null);
 
@@ -49,7 +52,7 @@ export const Stair = memo(function Stair({
   fit,
   context,
   culprit = null,
-  body,
+  toLookAt = NONE,
   selectedId,
   chosen = null,
   onSelect,
@@ -57,20 +60,21 @@ export const Stair = memo(function Stair({
 }: StairProps) {
   const ids = useMemo(() => fit.placements.map((p) => p.item.id), [fit]);
   const marks = useMemo(() => stairMarks(fit, context, culprit), [fit, context, culprit]);
-  const steep = useMemo(
-    () => new Set(steepSteps(body.items, body.stepPoints).map((s) => s.toId)),
-    [body.items, body.stepPoints],
-  );
+  const found = useMemo(() => {
+    const counts = new Map<string, number>();
+    for (const { itemId } of toLookAt) if (itemId) counts.set(itemId, (counts.get(itemId) ?? 0) + 1);
+    return counts;
+  }, [toLookAt]);
   const shown = useMemo(
     () => ({
       placements: new Map(fit.placements.map((p) => [p.item.id, p])),
       marks,
-      steep,
+      found,
       selectedId,
       chosen,
       onSelect,
     }),
-    [fit, marks, steep, selectedId, chosen, onSelect],
+    [fit, marks, found, selectedId, chosen, onSelect],
   );
   return (
     <ul aria-label="Drills, first to last" className="m-0 list-none p-0">
@@ -108,7 +112,7 @@ export const ShownStrip = memo(function ShownStrip({ id }: { id: string }) {
         spanSeconds={placement.spanSeconds}
         beginSeconds={placement.level ? placement.beginSeconds : null}
         selected={shown.chosen ? shown.chosen.has(id) : shown.selectedId === id}
-        steep={shown.steep.has(id)}
+        found={shown.found.get(id) ?? 0}
         windowed={shown.marks.windowed.get(id) ?? null}
         onSelect={shown.onSelect}
       />

@@ -25,8 +25,8 @@ interface StripProps extends Drawn {
   /** When it begins, seconds from the start; where a drill that is left out would stand is not shown. */
   beginSeconds: number | null;
   selected: boolean;
-  /** Warns that the climb to this drill is steeper than the plan allows. */
-  steep: boolean;
+  /** How many things there are to look at about it. */
+  found: number;
   /** Whether its place keeps to windows; null where it needs no place. Seen as a band down the side. */
   windowed: boolean | null;
   onSelect: (id: string) => void;
@@ -34,7 +34,7 @@ interface StripProps extends Drawn {
 
 /** One drill of the stair and the minus time it begins at: tone and offset for its intensity, height for its length. */
 export const Strip = memo(function Strip(props: StripProps) {
-  const { item, level, ideal, spanSeconds, beginSeconds, selected, steep, windowed, onSelect } = props;
+  const { item, level, ideal, spanSeconds, beginSeconds, selected, found, windowed, onSelect } = props;
   const look = lookOf(props);
   return (
     <div className="flex">
@@ -53,7 +53,7 @@ export const Strip = memo(function Strip(props: StripProps) {
           className={`mb-[3px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}
           style={look.style}
         >
-          <Inside {...{ item, level, ideal, spanSeconds, steep }} small={look.small} />
+          <Inside {...{ item, level, ideal, spanSeconds, found }} small={look.small} />
         </button>
       </div>
     </div>
@@ -66,7 +66,7 @@ export function Gutter({ text }: { text: string }) {
 }
 
 interface InsideProps extends Drawn {
-  steep: boolean;
+  found: number;
   /** Colour of the smaller line. */
   small: string;
 }
@@ -74,7 +74,7 @@ interface InsideProps extends Drawn {
 /** What stands in a strip; not drawn anew when only its time changes. */
 const Inside = memo(function Inside(props: InsideProps) {
   const { item, level } = props;
-  if (level === null) return <LeftOutLine name={item.name} />;
+  if (level === null) return <LeftOutLine name={item.name} found={props.found} />;
   return level.rungs ? <Rungs {...props} rungs={level.rungs} /> : <Lines {...props} />;
 });
 
@@ -138,7 +138,7 @@ const changeWords = ({ level, ideal }: Drawn) =>
   level && level !== ideal ? describeChange(ideal, level) : "";
 
 function Lines(props: InsideProps) {
-  const { item, level, spanSeconds, steep, small } = props;
+  const { item, level, spanSeconds, found, small } = props;
   return (
     <>
       <Headline {...props} />
@@ -149,7 +149,7 @@ function Lines(props: InsideProps) {
             ? item.place
             : `${item.intensity} %, ${changeWords(props) || level?.words}`}
         {level && spanSeconds > level.seconds ? ", turns taken" : ""}
-        {steep ? ", steep step" : ""}
+        {foundWords(found)}
       </span>
     </>
   );
@@ -166,7 +166,7 @@ function Rungs({ rungs, ...props }: InsideProps & { rungs: readonly LevelRung[] 
       <Headline {...props} />
       <span className="line-clamp-2 font-text text-small text-muted">
         {changeWords(props) || props.level?.words}
-        {props.steep ? ", steep step" : ""}
+        {foundWords(props.found)}
       </span>
       {rungs.map((rung) => {
         const tone = toneClasses(rung.intensity);
@@ -189,20 +189,24 @@ function Rungs({ rungs, ...props }: InsideProps & { rungs: readonly LevelRung[] 
   );
 }
 
-function LeftOutLine({ name }: { name: string }) {
+/** A mark in words that there is something to look at. */
+const foundWords = (found: number) =>
+  found === 0 ? "" : found === 1 ? ", look at it" : `, ${found} to look at`;
+
+function LeftOutLine({ name, found }: { name: string; found: number }) {
   return (
     <span className="flex flex-1 items-center gap-2 text-body">
       <Icon name="less" size={16} color="muted" />
       <span className="line-clamp-1 flex-1 font-text line-through">{name}</span>
-      <span className="font-text text-small">left out</span>
+      <span className="font-text text-small">left out{foundWords(found)}</span>
     </span>
   );
 }
 
 function describe(props: StripProps): string {
-  const { item, level, spanSeconds, beginSeconds } = props;
-  if (!level) return `${item.name}, left out`;
+  const { item, level, spanSeconds, beginSeconds, found } = props;
+  if (!level) return `${item.name}, left out${foundWords(found)}`;
   const change = changeWords(props);
   const effort = item.phase === "kit" ? "kit" : level.rungs ? "ladder" : `${item.intensity} %`;
-  return `${item.name}, ${effort}, ${level.words}${change ? `, ${change}` : ""}, ${formatLength(spanSeconds)}, at ${formatMinus(beginSeconds ?? 0)}`;
+  return `${item.name}, ${effort}, ${level.words}${change ? `, ${change}` : ""}, ${formatLength(spanSeconds)}, at ${formatMinus(beginSeconds ?? 0)}${foundWords(found)}`;
 }

@@ -1,9 +1,10 @@
-import { type NamedCulprit, type PlanBody, peopleFindings } from "@tonodrome/core";
+import type { Finding, NamedCulprit, PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { memo, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
 import type { PlanDraft } from "~/data/plan/planDraft";
 import { useStart } from "~/data/resources/starts";
+import { JudgementLine } from "~/features/judge/JudgementLine";
 import { SortableStrips } from "~/features/stair/SortableStrips";
 import { Stair } from "~/features/stair/Stair";
 import { beginWords, StartBand } from "~/features/stair/StartBand";
@@ -16,12 +17,11 @@ import { useStable } from "~/ui/hooks/useStable";
 import { useWide } from "~/ui/hooks/useWide";
 import { Loaded } from "~/ui/layout/Loading";
 import { BackButton, Heading, useTitle } from "~/ui/layout/Screen";
+import { Beside } from "./Beside";
 import { Dock } from "./dock/Dock";
-import { GivenUp } from "./dock/GivenUp";
 import { PlanNotices, type PlanNoticesProps } from "./dock/PlanNotices";
 import { Actions } from "./editing/Actions";
 import { ChosenActions } from "./editing/ChosenActions";
-import { DrillPane } from "./editing/DrillPane";
 import { useFocusedStep } from "./model/useFocusedStep";
 import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { WarmUpSheets } from "./WarmUpSheets";
@@ -67,7 +67,8 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
   const openMore = useStable(() => open("more"));
   const openFill = useStable(() => open("fill"));
   const openCoverage = useStable(() => open("coverage"));
-  const openSpare = useStable(() => open("spare"));
+  const openForecast = useStable(() => open("forecast"));
+  const openFindings = useStable(() => open("findings"));
   const openShare = useStable(() => open("share"));
   const undo = useStable(() => {
     model.forgetNews();
@@ -75,10 +76,6 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
   });
   const redo = useStable(() => draft.redo?.());
   const saveDraft = useStable(() => void draft.save());
-  const { items } = draft.body;
-  const { people } = start.setting;
-  const lonely = useMemo(() => peopleFindings(items, people), [items, people]);
-  const openLonely = useStable(() => lonely[0]?.itemId && model.select(lonely[0].itemId));
   const openConflict = useStable(() => open("conflict"));
   const forgetMerged = useStable(draft.forgetMerged);
   const drop = useStable(draft.drop);
@@ -109,15 +106,12 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
             selectedId={model.selected?.item.id ?? null}
             over={model.untilStart <= 0}
             coverage={model.coverage}
-            sparing={model.sparing}
-            lonely={lonely}
-            onLonely={openLonely}
+            toLookAt={model.toLookAt}
             news={model.news}
             chosen={model.chosen}
             onAdd={mayBuild ? openShelf : null}
             onFill={openFill}
             onCoverage={openCoverage}
-            onSpare={openSpare}
             onNews={model.forgetNews}
             onSave={saveDraft}
             onDecide={openConflict}
@@ -140,6 +134,12 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
               cappedBy={model.isCapped ? model.untilStart : null}
               onMinutes={model.setMinutes}
               onExplain={openGivenUp}
+            />
+            <JudgementLine
+              line={model.judgement?.line ?? null}
+              open={model.toLookAt}
+              onForecast={openForecast}
+              onFindings={openFindings}
             />
             {model.said ? (
               <Text role="status" className="pb-2 font-text text-body text-ink" testID="said">
@@ -178,8 +178,7 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
           contentContainerClassName="max-w-[640px] gap-4 p-6"
           tabIndex={0}
         >
-          <Heading title={model.selected?.item.name ?? "What this time gives"} />
-          {model.selected ? <DrillPane model={model} /> : <GivenUp model={model} />}
+          <Beside model={model} />
         </ScrollView>
       ) : null}
       <WarmUpSheets model={model} wide={wide} />
@@ -225,6 +224,8 @@ interface ClimbProps
   body: PlanBody;
   /** What keeps the essentials from fitting. */
   culprit: NamedCulprit | null;
+  /** What there is to look at: marked where it is. */
+  toLookAt: readonly Finding[];
   selectedId: string | null;
   onCoverage: () => void;
   onSelect: (id: string) => void;
@@ -233,7 +234,7 @@ interface ClimbProps
 
 /** What scrolls: news of the plan, and the stair. Drawn again only when one of them changes, not with every second. */
 const Climb = memo(function Climb(props: ClimbProps) {
-  const { body, fit, context, culprit, selectedId, coverage, chosen } = props;
+  const { body, fit, context, culprit, selectedId, coverage, chosen, toLookAt } = props;
   const { onCoverage, onSelect, onMove } = props;
   const { items } = body;
   // In the order they are done; the same list as long as that is the same, so that dragging is not set up anew.
@@ -251,7 +252,7 @@ const Climb = memo(function Climb(props: ClimbProps) {
         fit={fit}
         context={context}
         culprit={culprit}
-        body={body}
+        toLookAt={toLookAt}
         selectedId={selectedId}
         chosen={chosen}
         onSelect={onSelect}

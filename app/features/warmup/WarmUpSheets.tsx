@@ -5,7 +5,6 @@ import { ShareWarmUp } from "~/features/share/ShareWarmUp";
 import { ShelfPicker } from "~/features/shelf/ShelfPicker";
 import { StartDetails } from "~/features/starts/form/StartDetails";
 import { CoverageList } from "~/features/warmup/dock/CoverageStrip";
-import { Spare } from "~/features/warmup/editing/Spare";
 import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Loading } from "~/ui/layout/Loading";
 import { Sheet } from "~/ui/layout/Sheet";
@@ -16,9 +15,12 @@ import { EarlierVersions } from "./editing/EarlierVersions";
 import { PlanSettings } from "./editing/PlanSettings";
 import { More } from "./More";
 import type { WarmUpModel } from "./model/useWarmUp";
+import { showStrip } from "./showStrip";
 
 // Loaded when it is first asked for.
 const FillSheet = lazy(() => import("~/features/fill/FillSheet"));
+const ForecastSheet = lazy(() => import("~/features/forecast/ForecastSheet"));
+const FindingsSheet = lazy(() => import("~/features/judge/FindingsSheet"));
 const DaySheet = lazy(() => import("~/features/venue/VenueSheet"));
 
 const KEYS = [
@@ -121,10 +123,26 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
           <CoverageList coverage={model.coverage} />
         </Sheet>
       ) : null;
-    case "spare":
-      return (
-        <Sheet title="Alternatives" onClose={close}>
-          <Spare sparing={model.sparing} onReplace={model.replace} />
+    case "forecast":
+      return wide ? null : (
+        <Sheet title="At the start" onClose={close}>
+          <Suspense fallback={<Loading />}>
+            <ForecastSheet model={model} />
+          </Suspense>
+        </Sheet>
+      );
+    case "findings":
+      return wide ? null : (
+        <Sheet title="To look at" onClose={close} onUndo={model.mayBuild ? draft.undo : undefined}>
+          <Suspense fallback={<Loading />}>
+            <FindingsSheet
+              model={model}
+              onShow={(itemId) => {
+                close();
+                showStrip(itemId);
+              }}
+            />
+          </Suspense>
         </Sheet>
       );
     case "conflict":

@@ -21,20 +21,24 @@ const mock = {
   events: [] as ClubEvent[],
   drills: [] as ShelfDrill[],
   sent: 0,
+  setting: null as Start["setting"] | null,
 };
-/** A drill that loads what is to be spared, as the core says it. */
-const spared = (item: PlanItem, to: ShelfDrill | null) => ({
-  code: "loads-spared",
-  severity: "warn" as const,
-  where: [],
-  itemId: item.id,
-  words: "",
-  mends: [],
-  item,
-  loads: ["knee" as const],
-  to,
-});
-jest.mock("~/data/account/account", () => ({ useMay: (action: string) => mock.may.has(action) }));
+jest.mock("~/data/account/account", () => ({
+  useMay: (action: string) => mock.may.has(action),
+  useAccount: () => ({ me: { name: "Bo" } }),
+}));
+jest.mock("~/data/resources/figures", () => ({ useFigures: () => ({}) }));
+jest.mock("~/data/resources/log", () => ({ useEarlierRuns: () => undefined }));
+jest.mock("~/data/resources/startDraft", () => ({
+  useStartDraft: (start: Start) => ({
+    draft: { setting: mock.setting ?? start.setting },
+    change: ({ setting }: { setting: Start["setting"] }) => {
+      mock.setting = setting;
+    },
+    save: () => undefined,
+    state: { failed: false, words: "Saved" },
+  }),
+}));
 jest.mock("~/ui/hooks/useWide", () => ({ useWide: () => mock.isWide }));
 jest.mock("expo-router", () => ({ useRouter: () => ({ push: (to: string) => mock.went.push(to) }) }));
 jest.mock("~/data/runs/hooks", () => ({ useOpenRun: () => mock.openRun }));
@@ -96,7 +100,14 @@ const drill = (n: number, more: Partial<ShelfDrill> = {}) =>
 
 beforeEach(() => {
   mock.may = new Set(["read", "build", "run"]);
-  Object.assign(mock, { isWide: false, openRun: null, elsewhere: null, isSaved: true, sent: 0 });
+  Object.assign(mock, {
+    isWide: false,
+    openRun: null,
+    elsewhere: null,
+    isSaved: true,
+    sent: 0,
+    setting: null,
+  });
   Object.assign(mock, { went: [], begun: [], saved: [], athletes: [], events: [], drills: [] });
 });
 
@@ -183,22 +194,15 @@ describe("edits", () => {
     expect(closed).toBe(2);
   });
 
-  it("add, swap and replace by drills of the shelf, and say what was replaced", () => {
+  it("add and swap drills of the shelf, and keep what a fill had to say until it is read", () => {
     const now = hook();
     act(() => now.current.edits.add(drill(1) as Drill));
     expect(names(now)).toContain("Shelf 1");
     select(now, 1);
     act(() => now.current.edits.swap(drill(2)));
     expect(names(now)).toContain("Shelf 2");
-    const [, second, third] = ["", item(2), item(3)] as [string, PlanItem, PlanItem];
-    act(() => now.current.edits.replace([spared(second, drill(3)), spared(third, null)]));
-    expect(names(now)).toContain("Shelf 3");
-    expect(names(now)).not.toContain("Drill 3");
-    expect(now.current.edits.news).toEqual([
-      "2 drills replaced or left out.",
-      "Drill 2 → Shelf 3.",
-      "Drill 3 left out.",
-    ]);
+    act(() => now.current.edits.fill(planOf(item(1)), ["Filled."]));
+    expect(now.current.edits.news).toEqual(["Filled."]);
     act(() => now.current.edits.forgetNews());
     expect(now.current.edits.news).toBeNull();
   });
@@ -359,26 +363,53 @@ describe("a warm-up", () => {
     expect(hook().current.coverage).toBeNull();
   });
 
-  it("knows what is to be spared, and what of the shelf to do instead: nothing archived, nothing out of reach", () => {
-    const loaded = { ...noDetails(), loads: ["knee" as const], purposes: ["raise" as const] };
-    const gentle = { ...noDetails(), purposes: ["raise" as const] };
+  it("mends with one press, and takes that back as it was", () => {
+    const of = makeStart({}, planOf(item(1), item(2)));
+    const now = hook(of);
+    const before = now.current.draft.body;
+    let undo = () => {};
+    act(() => {
+      undo = now.current.applyEdits([
+        { kind: "remove", itemId: idOf(2) },
+        { kind: "setting", change: { layers: true } },
+      ]);
+    });
+    expect(now.current.draft.body.items.map((i) => i.id)).toEqual([idOf(1)]);
+    expect(mock.setting?.layers).toBe(true);
+    act(() => undo());
+    expect(now.current.draft.body).toBe(before);
+    expect(mock.setting?.layers).toBe(of.setting.layers);
+  });
+
+  it("sets a finding aside under one's own name, with a reason, and looks at it again", () => {
+    const of = makeStart({}, planOf(item(1)));
+    const now = hook(of);
+    const finding = {
+      code: "wet",
+      severity: "warn" as const,
+      where: [],
+      itemId: null,
+      words: "Wet.",
+      mends: [],
+    };
+    act(() => now.current.setAside(finding));
+    expect(mock.setting?.known).toMatchObject([{ code: "wet", itemId: null, by: "Bo", reason: "" }]);
+    const again = hook(of);
+    act(() => again.current.setAside(finding, "A roof"));
+    expect(mock.setting?.known).toMatchObject([{ code: "wet", reason: "A roof" }]);
+    const last = hook(of);
+    act(() => last.current.lookAgain(finding));
+    expect(mock.setting?.known).toEqual([]);
+  });
+
+  it("hides what is known of athletes and the shelf from whom it is not for", () => {
     const profile = { ...noProfile(), protectedAreas: [{ area: "knee" as const, until: null }] };
     mock.athletes = [{ id: start.athlete.id, version: 1, name: "Ada", profile }];
-    mock.drills = [
-      drill(1, { details: gentle, archived: true } as Partial<ShelfDrill>),
-      drill(2, { details: { ...gentle, people: 3 } }),
-      drill(3, { details: gentle }),
-    ];
-    const of = makeStart({}, planOf(item(1, { details: loaded }), item(2)));
-    const [found, ...more] = hook(of).current.sparing;
-    expect([found?.item.name, found?.loads, found?.to?.name, more]).toEqual([
-      "Drill 1",
-      ["knee"],
-      "Shelf 3",
-      [],
-    ]);
+    mock.drills = [drill(1)];
+    const of = makeStart({}, planOf(item(1)));
+    expect(hook(of).current.judgeInput.athlete?.protectedAreas).toEqual(profile.protectedAreas);
     mock.may.delete("build");
-    expect(hook(of).current.sparing).toEqual([]);
+    expect(hook(of).current.judgeInput.athlete).toBeNull();
     mock.may.delete("read");
     expect(hook(of).current.drills).toEqual([]);
   });

@@ -7,6 +7,7 @@ import { nameSchema, noteSchema } from "../words/text";
 import { fileVersionSchema, instantSchema } from "./common";
 import { drillSchema } from "./drills";
 import { eventSchema } from "./events";
+import { figuresSchema } from "./figures";
 import { MOST } from "./most";
 import { planEditSchema } from "./plans";
 import { startShape } from "./starts";
@@ -73,6 +74,7 @@ const runInFile = z.strictObject({
 
 /** One line of a file after its head. */
 export const clubRecordSchema = z.discriminatedUnion("record", [
+  z.strictObject({ record: z.literal("figures"), ...figuresSchema.shape }),
   z.strictObject({ record: z.literal("athlete"), ...athleteInFile.shape }),
   z.strictObject({ record: z.literal("drill"), ...drillInFile.shape }),
   z.strictObject({ record: z.literal("event"), ...eventInFile.shape }),

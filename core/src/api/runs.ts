@@ -1,6 +1,8 @@
 import { z } from "zod";
+import { MOST_DRILLS } from "../plan/plan";
 import { runEventSchema } from "../run/log/runEvent";
 import { runPlanSchema } from "../run/steps/runPlan";
+import { daySchema } from "../time/instant";
 import { cursorSchema } from "./common";
 import { MOST } from "./most";
 
@@ -66,6 +68,25 @@ export const openRunSchema = z.strictObject({
 });
 /** Runs that go on, the latest made first. */
 export const openRunListSchema = z.strictObject({ runs: z.array(openRunSchema).max(MOST.page) });
+
+/** Most warm-ups before that are looked back on. */
+export const MOST_EARLIER = 20;
+
+/** What an athlete's last warm-ups were made of, the latest first. */
+export const earlierRunsSchema = z.strictObject({
+  runs: z
+    .array(
+      z.strictObject({
+        /** The day at the venue. */
+        day: daySchema,
+        /** Drills of the shelf that were planned, in order. */
+        drillIds: z.array(z.uuid()).max(MOST_DRILLS),
+        /** Seconds planned. */
+        seconds: z.number(),
+      }),
+    )
+    .max(MOST_EARLIER),
+});
 
 /** Which page of the log. */
 export const runListQuerySchema = z.strictObject({

@@ -1,6 +1,5 @@
 import type { BodyArea } from "../words/bodyArea";
 import { wordKey } from "../words/sameWord";
-import type { Finding } from "./finding";
 import type { PlanItem } from "./plan";
 
 /** One thing an event asks for, and the drills that touch it. */
@@ -50,12 +49,4 @@ function touchesAction(item: PlanItem, action: string): boolean {
 function sidesOf({ dose }: PlanItem): string[] {
   const doses = dose.kind === "ladder" ? dose.rungs.map((r) => r.dose) : [dose];
   return doses.flatMap((d) => ("sides" in d ? [d.sides] : []));
-}
-
-/** Everything that is left cold, as one finding; null when all that the event asks for is touched. */
-export function coldFinding({ actions, areas, sides }: Coverage): Finding | null {
-  const cold = [...actions, ...areas, ...sides].filter((c) => c.by.length === 0).map((c) => c.what);
-  if (cold.length === 0) return null;
-  const about = { where: ["plan", "items"], itemId: null, mends: [] };
-  return { code: "left-cold", severity: "hint", ...about, words: `Left cold: ${cold.join(", ")}` };
 }

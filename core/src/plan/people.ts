@@ -1,6 +1,5 @@
 import type { Dose } from "../dose/dose";
 import type { PlainDose } from "../dose/kinds/plainDose";
-import { listOf } from "../words/listOf";
 import type { Finding, Mend } from "./finding";
 import type { PlanItem } from "./plan";
 
@@ -27,15 +26,6 @@ export function peopleFindings(
       },
     ];
   });
-}
-
-/** "Nobody is there for Mirror steps and Passes in twos." @param findings of those items; one sentence for all of them */
-export function peopleLine(
-  items: readonly Pick<PlanItem, "id" | "name">[],
-  findings: readonly Finding[],
-): string {
-  const names = findings.flatMap((f) => items.find((i) => i.id === f.itemId)?.name ?? []);
-  return `Too few people for ${listOf(names)}: the start says who is at hand.`;
 }
 
 const hasPartner = (dose: Dose): boolean =>

@@ -1,6 +1,5 @@
 import { climbOf } from "../dose/ladder/climb";
 import { idealLevel, levelsOf } from "../dose/levelsOf";
-import type { Finding } from "./finding";
 import type { PlanItem } from "./plan";
 
 /**
@@ -35,29 +34,5 @@ export function steepSteps(
     if (from && !stepAllowed(from.to, to.from, points))
       return [{ fromId: from.id, toId: to.id, rise: to.from - from.to }];
     return to.rise > points ? [{ fromId: to.id, toId: to.id, rise: to.rise }] : [];
-  });
-}
-
-/**
- * The same as findings: what is left out because of it, and what to do.
- * @param points the largest rise that the plan allows
- */
-export function stepFindings(
-  items: readonly Pick<PlanItem, "id" | "name" | "phase" | "intensity" | "dose">[],
-  points: number,
-): Finding[] {
-  const at = new Map(items.map((item, i) => [item.id, { item, i }]));
-  return steepSteps(items, points).map(({ fromId, toId, rise }): Finding => {
-    const isOwn = fromId === toId;
-    return {
-      code: "steep-step",
-      severity: "stop",
-      where: ["plan", "items", at.get(toId)?.i ?? 0],
-      itemId: toId,
-      words: isOwn
-        ? `A step of this ladder rises by ${rise} points, more than the ${points} this plan allows. It is left out from there on, or whole, until there is a rung between.`
-        : `${rise} points up from ${at.get(fromId)?.item.name}, more than the ${points} this plan allows. One of the two is left out until there is a drill between them.`,
-      mends: [],
-    };
   });
 }

@@ -1,6 +1,6 @@
 import { doseSchema } from "../../src/dose/dose";
 import { noDetails } from "../../src/drill/details";
-import { peopleFindings, peopleLine } from "../../src/plan/people";
+import { peopleFindings } from "../../src/plan/people";
 import { drill } from "../made/generate";
 
 const partner = { mode: "alternating" as const, changeoverSeconds: 0 };
@@ -31,9 +31,6 @@ it("points out what needs somebody who is not there, and how it can be done alon
   expect(peopleFindings([both], 0)[0]?.mends).toEqual([]);
   expect(found[1]?.words).toContain("2 people besides the athlete");
   expect(found[1]?.mends).toEqual([]);
-  expect(peopleLine(plan, found)).toBe(
-    "Too few people for Throws in turn and Three-man weave: the start says who is at hand.",
-  );
 });
 
 it("says nothing where enough are there, the rungs of a ladder among them", () => {

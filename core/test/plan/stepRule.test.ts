@@ -1,6 +1,6 @@
 import { firstDose } from "../../src/dose/kinds/plainDose";
 import { firstLadder } from "../../src/dose/ladder/firstLadder";
-import { steepSteps, stepAllowed, stepFindings } from "../../src/plan/stepRule";
+import { steepSteps, stepAllowed } from "../../src/plan/stepRule";
 import { drill } from "../made/generate";
 import { anyId } from "../made/ids";
 
@@ -29,15 +29,6 @@ it("looks at consecutive technical drills, whatever stands between them", () => 
   expect(steepSteps([drill("easy", { intensity: 10 }), rung("b", 90)], 20)).toEqual([]);
 });
 
-it("says of each what is left out and what to do, about the drill that is stepped up to", () => {
-  const items = [rung("Waltz jump", 30), rung("Axel", 60)];
-  expect(stepFindings(items, 20)).toEqual([
-    expect.objectContaining({ code: "steep-step", severity: "stop", itemId: items[1]?.id }),
-  ]);
-  expect(stepFindings(items, 20)[0]?.words).toMatch(/^30 points up from Waltz jump, more than the 20 /);
-  expect(stepFindings(items, 30)).toEqual([]);
-});
-
 it("names a step between the rungs of one ladder", () => {
   const { rungs, ...dose } = firstLadder(firstDose("attempts"), anyId);
   const efforts = [20, 60];
@@ -47,5 +38,4 @@ it("names a step between the rungs of one ladder", () => {
   };
   expect(steepSteps([ladder], 40)).toEqual([]);
   expect(steepSteps([ladder], 39)).toEqual([{ fromId: ladder.id, toId: ladder.id, rise: 40 }]);
-  expect(stepFindings([ladder], 39)[0]?.words).toMatch(/^A step of this ladder rises by 40 points/);
 });

@@ -7,6 +7,7 @@ import { sessionOf } from "./access";
 export type Deed =
   | "club.make"
   | "club.rename"
+  | "figures.change"
   | "club.export"
   | "club.import"
   | "member.join"

@@ -31,6 +31,8 @@ export interface RateLimits {
   write(who: string): Promise<void>;
   /** Counts a reading likewise. @throws Refusal `too_many` */
   read(who: string): Promise<void>;
+  /** Counts a plan judged for one person. @throws Refusal `too_many` */
+  judge(who: string): Promise<void>;
 }
 
 const QUARTER = 900;
@@ -45,6 +47,9 @@ const FAILURES = { here: 8, knownDevice: 20, address: 100, machine: 300 };
 
 /** Most new accounts by invitation, which are no strangers', from one machine in an hour. Custom. */
 const INVITED = 200;
+
+/** Most plans judged for one person in a minute: each takes a thread for a moment. Custom. */
+const JUDGED = 30;
 
 type RateLimitsConfig = Pick<
   Config,
@@ -80,6 +85,7 @@ export function makeRateLimits(
   const demos = counter("demo", config.demosPerHour, HOUR);
   const writes = new RateLimiterMemory({ keyPrefix: "write", points: config.writesPerMinute, duration: 60 });
   const reads = new RateLimiterMemory({ keyPrefix: "read", points: config.readsPerMinute, duration: 60 });
+  const judged = new RateLimiterMemory({ keyPrefix: "judge", points: JUDGED, duration: 60 });
   const key = (...parts: string[]) =>
     createHmac("sha256", secret).update(parts.join("\n")).digest("base64url");
 
@@ -116,6 +122,7 @@ export function makeRateLimits(
     join: (ip) => take(joins, key(machineOf(ip)), "new accounts from here"),
     openDemo: (ip) => take(demos, key(machineOf(ip)), "demos opened from here"),
     write: (who) => take(writes, who, "changes in a minute"),
+    judge: (who) => take(judged, who, "plans judged in a minute"),
     read: (who) => take(reads, who, "questions in a minute"),
   };
 }

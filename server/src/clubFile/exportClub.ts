@@ -66,6 +66,8 @@ export async function* exportClub(
     });
     const club = await models.Club.findByPk(clubId, { transaction });
     yield line({ format: "tonodrome-club", version: CLUB_FILE_VERSION, name: club?.name ?? "" });
+    const figures = await models.ClubFigures.findByPk(clubId, { transaction });
+    if (figures) yield write({ record: "figures", version: figures.version, figures: figures.figures });
     for await (const row of rowsOf<AthleteRow>(models.Athlete))
       yield write({ record: "athlete", ...toAthlete(row) });
     for await (const row of rowsOf<DrillRow>(models.Drill)) yield write({ record: "drill", ...toDrill(row) });

@@ -4,6 +4,7 @@ import { Op, QueryTypes, type Transaction } from "sequelize";
 import { full, type Kept } from "../access/quota";
 import type { Database } from "../db/connect";
 import { notFound, Refusal } from "../errors/refusal";
+import { checkFigures } from "../validation/checkFigures";
 import type { ClubReading, Placed } from "./readClubFile";
 
 /** Rows written with one statement, and about how many characters of them. */
@@ -95,6 +96,7 @@ type Row = Record<string, unknown>;
 type RunRecord = Extract<ClubRecord, { record: "run" }>;
 
 const TABLES = [
+  "ClubFigures",
   "Athlete",
   "Drill",
   "EventType",
@@ -121,6 +123,7 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
   /** What is not written yet, in an order in which nothing names what comes later. */
   const waiting = new Map<Table, Row[]>(TABLES.map((table) => [table, []]));
   let characters = 0;
+  let hasFigures = false;
   /** Edits of the plan whose start came last. */
   let edits = { planId: "", saved: 0, refused: 0 };
   /** The run that came last, whose presses may be still to come. */
@@ -175,6 +178,13 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
 
   async function take({ record, place, size }: Placed): Promise<void> {
     switch (record.record) {
+      case "figures": {
+        const { record: _, ...figures } = record;
+        if (hasFigures) throw fault(place, "record", "The club's figures are in the file twice.");
+        hasFigures = true;
+        checkFigures(figures.figures, `${place}.figures`);
+        return put("ClubFigures", figures, size);
+      }
       case "athlete": {
         const { record: _, ...athlete } = record;
         isNew("athletes", athlete.id, place);

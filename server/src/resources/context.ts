@@ -16,6 +16,8 @@ export interface Context extends Database, Settings {
   rateLimits: RateLimits;
   /** The file that reads an import in a thread of its own. */
   importWorker: string;
+  /** The file that judges a plan in a thread of its own. */
+  judgeWorker: string;
   /** Where the database is, for what works on a connection of its own. */
   databaseUrl: string;
 }

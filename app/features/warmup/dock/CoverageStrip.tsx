@@ -1,4 +1,4 @@
-import { type Coverage, coldFinding } from "@tonodrome/core";
+import type { Coverage } from "@tonodrome/core";
 import { memo } from "react";
 import { Pressable, Text, View } from "react-native";
 
@@ -30,7 +30,7 @@ export const CoverageStrip = memo(function CoverageStrip({
         ))}
       </View>
       <Text className="font-text text-small text-ink underline" numberOfLines={1}>
-        {coldFinding(coverage)?.words ?? "Everything the event uses is touched."}
+        {asked.filter((one) => one.by.length > 0).length} of {asked.length} that the event uses are touched
       </Text>
     </Pressable>
   );

@@ -29,9 +29,6 @@ export function GivenUp({ model }: { model: WarmUpModel }) {
       {explanation.given.map((g) => (
         <GivenUpItem key={g.itemId} given={g} model={model} />
       ))}
-      {explanation.remarks.length > 0 ? (
-        <Change title="Not as asked for" changes={remarkLines(explanation.remarks)} />
-      ) : null}
       <Change title="Five more minutes buy" changes={explanation.fiveMore} none="Nothing more." />
       <Change title="Five fewer cost" changes={explanation.fiveFewer} none="Nothing: it begins later." />
       <Moments needs={explanation.needs} />
@@ -41,7 +38,7 @@ export function GivenUp({ model }: { model: WarmUpModel }) {
 
 /** One thing given up, what was binding, and what can be traded for it. */
 function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
-  const { mayBuild, changeDrill, removeDrill, draft, context, fit } = model;
+  const { mayBuild, applyEdits, removeDrill, draft, context, fit } = model;
   const [failure, setFailure] = useState<string | null>(null);
   const [trade, setTrade] = useState<Trade | null | "looking" | "none">(null);
   const item = draft.body.items.find((i) => i.id === given.itemId);
@@ -69,8 +66,8 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
       {failure ? <Notice warn text={failure} /> : null}
       {mayBuild && item ? (
         <View className="flex-row flex-wrap gap-2">
-          {given.mends.map(({ words, change }) => (
-            <Button key={words} label={words} onPress={() => changeDrill(given.itemId, change)} />
+          {given.mends.map(({ words, edits }) => (
+            <Button key={words} label={words} onPress={() => applyEdits(edits)} />
           ))}
           {trade === null ? (
             <Button label={`Find a trade for ${given.name}`} short="Find a trade" onPress={find} />
@@ -90,15 +87,6 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
       ) : null}
     </View>
   );
-}
-
-/** More than so many are counted, not named. */
-const NAMED = 5;
-
-/** What cannot be as the plan asks for it, in lines. */
-function remarkLines(remarks: Explanation["remarks"]): string[] {
-  const more = remarks.length - NAMED;
-  return [...remarks.slice(0, NAMED).map((r) => r.words), ...(more > 0 ? [`And ${more} more.`] : [])];
 }
 
 /** The last moments to begin. */

@@ -1,5 +1,4 @@
-import { type Finding, type PlanBody, peopleLine, type Replacement } from "@tonodrome/core";
-import type { ShelfDrill } from "@tonodrome/core/api";
+import type { PlanBody } from "@tonodrome/core";
 import { memo } from "react";
 import { View } from "react-native";
 import type { PlanConflict } from "~/data/plan/planDraft";
@@ -23,14 +22,9 @@ export interface PlanNoticesProps {
   over: boolean;
   /** What the last fill had to say. */
   news: readonly string[] | null;
-  sparing: readonly Replacement<ShelfDrill>[];
-  /** Drills for which somebody is missing. */
-  lonely: readonly Finding[];
-  onLonely: () => void;
   /** Null for somebody who may not. */
   onAdd: (() => void) | null;
   onFill: () => void;
-  onSpare: () => void;
   onNews: () => void;
   onSave: () => void;
   onDecide: () => void;
@@ -48,12 +42,8 @@ export const PlanNotices = memo(function PlanNotices({
   failure,
   over,
   news,
-  sparing,
-  lonely,
-  onLonely,
   onAdd,
   onFill,
-  onSpare,
   onNews,
   onSave,
   onDecide,
@@ -88,20 +78,6 @@ export const PlanNotices = memo(function PlanNotices({
         />
       ) : null}
       {news ? <FillNews key={news.join()} news={news} onGood={onNews} /> : null}
-      {sparing.length > 0 ? (
-        <Notice
-          warn
-          text={sparingWords(sparing)}
-          actions={[{ label: "See alternatives", onPress: onSpare }]}
-        />
-      ) : null}
-      {lonely.length > 0 ? (
-        <Notice
-          warn
-          text={peopleLine(body.items, lonely)}
-          actions={[{ label: "Open the first", onPress: onLonely }]}
-        />
-      ) : null}
       {over ? <Notice text="This start has passed." /> : null}
       {empty && !onAdd ? (
         <Notice text="No drills yet. A coach of the club has not built this warm-up." />
@@ -116,10 +92,3 @@ export const PlanNotices = memo(function PlanNotices({
     </View>
   );
 });
-
-/** "2 drills load the knee, which is to be spared." */
-function sparingWords(sparing: readonly Replacement<ShelfDrill>[]): string {
-  const areas = [...new Set(sparing.flatMap((s) => s.loads))];
-  const drills = sparing.length === 1 ? "1 drill loads" : `${sparing.length} drills load`;
-  return `${drills} the ${areas.join(", the ")}, to be spared on this day.`;
-}

@@ -23,11 +23,11 @@ import { PlaceField } from "./PlaceField";
 
 interface DrillEditorProps {
   placement: Placement;
-  steep: Finding | null;
+  /** What there is to look at about it. */
+  findings: readonly Finding[];
+  onFindings: () => void;
   /** Why it was given up, when it was. */
   reason: string | null;
-  /** That somebody it needs is not there. */
-  alone: Finding | null;
   /** What the shelf has of it since it was copied, where that is something else. */
   onShelf: Partial<PlanItem> | null;
   drills: readonly ShelfDrill[];
@@ -48,9 +48,9 @@ const PRIORITY_OPTIONS = PRIORITIES.map((value) => ({
 /** One drill of the plan: its dose, intensity, priority, focus and place in the order. */
 export function DrillEditor({
   placement,
-  steep,
+  findings,
+  onFindings,
   reason,
-  alone,
   onShelf,
   drills,
   others,
@@ -62,18 +62,14 @@ export function DrillEditor({
   const intensity = (by: number) => onChange({ intensity: Math.min(100, Math.max(0, item.intensity + by)) });
   return (
     <View className="gap-4">
-      {steep ? <Notice warn text={steep.words} /> : null}
-      {reason ? <Notice text={reason} /> : null}
-      {alone ? (
+      {findings.length > 0 ? (
         <Notice
-          warn
-          text={alone.words}
-          actions={alone.mends.map(({ words, change }) => ({
-            label: words,
-            onPress: () => onChange(change),
-          }))}
+          warn={findings.some((f) => f.severity !== "hint")}
+          text={findings.map((f) => f.words).join(" ")}
+          actions={[{ label: "What mends it", onPress: onFindings }]}
         />
       ) : null}
+      {reason ? <Notice text={reason} /> : null}
       {onShelf ? (
         <Notice
           text="This drill was changed on the shelf since it was put in here. Here it stays as it is."

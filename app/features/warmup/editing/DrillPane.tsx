@@ -1,13 +1,5 @@
 import { hashKey } from "@tanstack/react-query";
-import {
-  canSplit,
-  type DrillContent,
-  drillContent,
-  type PlanItem,
-  peopleFindings,
-  shelfOrigin,
-  stepFindings,
-} from "@tonodrome/core";
+import { canSplit, type DrillContent, drillContent, type PlanItem, shelfOrigin } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { NO_SCALES, ScalesContext } from "~/features/dose/ladder/scales";
 import { DrillFacts } from "~/features/stair/DrillFacts";
@@ -38,11 +30,9 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
       <DrillEditor
         key={id}
         placement={selected}
-        steep={stepFindings(draft.body.items, draft.body.stepPoints).find((f) => f.itemId === id) ?? null}
+        findings={model.toLookAt.filter((f) => f.itemId === id)}
+        onFindings={() => model.open("findings")}
         reason={reason}
-        alone={
-          peopleFindings(draft.body.items, model.start.setting.people).find((f) => f.itemId === id) ?? null
-        }
         onShelf={onShelf}
         drills={model.drills}
         others={draft.body.items}

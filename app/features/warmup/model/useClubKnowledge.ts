@@ -1,11 +1,10 @@
-import type { Coverage, Fit, PlanBody, Replacement } from "@tonodrome/core";
+import type { Coverage, Fit } from "@tonodrome/core";
 import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
 import { useMay } from "~/data/account/account";
 import { useAthletes } from "~/data/resources/athletes";
 import { useDrills } from "~/data/resources/drills";
 import { useEvents } from "~/data/resources/events";
 import { useCoverage } from "./useCoverage";
-import { useSparing } from "./useSparing";
 
 /** What the club knows of the athlete and the event; nothing before it is read, and for whom it is not. */
 export interface ClubKnowledge {
@@ -13,14 +12,12 @@ export interface ClubKnowledge {
   event: ClubEvent | null;
   drills: readonly ShelfDrill[];
   coverage: Coverage | null;
-  /** For drills that load a part to be spared, what to do instead. */
-  sparing: readonly Replacement<ShelfDrill>[];
 }
 
 const NO_DRILLS: readonly ShelfDrill[] = [];
 
 /** Looks up what the club knows, and what that means for a plan as it fits. */
-export function useClubKnowledge(start: Start, body: PlanBody, fit: Fit, mayBuild: boolean): ClubKnowledge {
+export function useClubKnowledge(start: Start, fit: Fit): ClubKnowledge {
   const athletes = useAthletes();
   const events = useEvents();
   const shelf = useDrills(useMay("read"));
@@ -31,6 +28,5 @@ export function useClubKnowledge(start: Start, body: PlanBody, fit: Fit, mayBuil
     event,
     drills: shelf.data ?? NO_DRILLS,
     coverage: useCoverage(fit, event),
-    sparing: useSparing(start, body, mayBuild ? athlete : undefined, shelf.data),
   };
 }

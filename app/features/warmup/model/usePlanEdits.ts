@@ -10,7 +10,6 @@ import {
   nudgeDose,
   type PlanBody,
   type PlanItem,
-  type Replacement,
   removeItems,
   replaceItem,
   splitItem,
@@ -44,7 +43,6 @@ export interface PlanEdits {
   remove: () => void;
   /** Puts another drill of the shelf in the place of the selected one. */
   swap: (drill: ShelfDrill) => void;
-  replace: (list: readonly Replacement<ShelfDrill>[]) => void;
   fill: (body: PlanBody, news: readonly string[]) => void;
   forgetNews: () => void;
   /** Does something with the drills chosen, or with the selected one. */
@@ -66,12 +64,6 @@ const DEEDS: Record<Deed, (body: PlanBody, ids: readonly string[]) => PlanBody> 
 
 /** Deeds after which what was chosen is no longer there. */
 const ENDING: ReadonlySet<Deed> = new Set(["circuit", "split", "remove"]);
-
-/** What was replaced by what, the number first. */
-function sparedWords(list: readonly Replacement<ShelfDrill>[]): string[] {
-  const all = list.map(({ item, to }) => (to ? `${item.name} → ${to.name}.` : `${item.name} left out.`));
-  return [`${list.length} ${list.length === 1 ? "drill" : "drills"} replaced or left out.`, ...all];
-}
 
 /** @param close closes whatever sheet is open */
 export function usePlanEdits(
@@ -110,16 +102,6 @@ export function usePlanEdits(
       close();
     }),
     swap: useStable((drill: ShelfDrill) => edit((b) => replaceItem(b, selectedId ?? "", drill))),
-    replace: useStable((list: readonly Replacement<ShelfDrill>[]) => {
-      edit((b) =>
-        list.reduce(
-          (now, { item, to }) => (to ? replaceItem(now, item.id, to) : removeItems(now, [item.id])),
-          b,
-        ),
-      );
-      setNews(sparedWords(list));
-      close();
-    }),
     fill: useStable((filled: PlanBody, said: readonly string[]) => {
       edit(() => filled);
       setNews(said);

@@ -6,6 +6,7 @@ import { useMay } from "~/data/account/account";
 import { type PlanDraft, usePlanDraft } from "~/data/plan/planDraft";
 import { useRunElsewhere } from "~/data/resources/openRuns";
 import { useOpenRun } from "~/data/runs/hooks";
+import { type JudgedPlan, useJudgedPlan } from "~/features/judge/useJudgedPlan";
 import { useStartRun } from "~/features/run/useStartRun";
 import { useStable } from "~/ui/hooks/useStable";
 import { useWide } from "~/ui/hooks/useWide";
@@ -29,12 +30,13 @@ export type OpenSheet =
   | "start"
   | "day"
   | "coverage"
-  | "spare"
+  | "forecast"
+  | "findings"
   | "conflict"
   | null;
 
 /** Everything the warm-up's screen draws, and everything that can be done there. */
-export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowledge {
+export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowledge, JudgedPlan {
   start: Start;
   /** Whether one may change the warm-up, and whether one may run it. */
   mayBuild: boolean;
@@ -78,7 +80,16 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
   const edits = usePlanEdits(draft, selection, mayBuild, close);
   const { saveMinutes, ...fitted } = useStartFit(start, body, mayBuild);
   const { fit, isBest, context } = fitted;
-  const known = useClubKnowledge(start, body, fit, mayBuild);
+  const known = useClubKnowledge(start, fit);
+  const judged = useJudgedPlan({
+    start,
+    draft,
+    fit,
+    context,
+    untilStart: fitted.untilStart,
+    known,
+    mayBuild,
+  });
   const selected = fit.placements.find((p) => p.item.id === selection.selectedId) ?? null;
   const [said, say] = useState<{ of: string; words: string } | null>(null);
   const reason = fitted.explanation?.given.find((g) => g.itemId === selection.selectedId)?.reason;
@@ -88,6 +99,7 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
     ...selection,
     ...edits,
     ...known,
+    ...judged,
     start,
     mayBuild,
     mayRun,

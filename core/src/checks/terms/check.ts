@@ -60,16 +60,3 @@ export function check<const F extends Record<string, Figure>>(
       }),
   };
 }
-
-/** The figures of a check as they are unless a club has its own. */
-export function defaultsOf({ figures }: Pick<Check, "figures">): Record<string, number> {
-  return Object.fromEntries(Object.entries(figures).map(([key, { value }]) => [key, value]));
-}
-
-/** A figure of so many of something. */
-export const figure = (
-  value: number,
-  unit: string,
-  words: string,
-  [least, most]: readonly [number, number] = [0, 1000],
-): Figure => ({ value, unit, words, least, most });

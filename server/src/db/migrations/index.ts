@@ -7,6 +7,7 @@ import { building } from "./0004-building";
 import { listed } from "./0005-listed";
 import { trust } from "./0006-trust";
 import { deletedStarts } from "./0007-deleted-starts";
+import { figures } from "./0008-figures";
 
 /** In order, forward only: never change one that has been released, add another. */
 export const migrations: RunnableMigration<QueryInterface>[] = [
@@ -17,4 +18,5 @@ export const migrations: RunnableMigration<QueryInterface>[] = [
   listed,
   trust,
   deletedStarts,
+  figures,
 ];

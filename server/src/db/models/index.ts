@@ -3,6 +3,7 @@ import { DataTypes, type Model, type ModelStatic, type Sequelize } from "sequeli
 import type {
   AthleteRow,
   AuditEntryRow,
+  ClubFiguresRow,
   ClubRow,
   DrillRow,
   EventTypeRow,
@@ -25,6 +26,7 @@ type Table<Row extends object, Made extends object = Row> = ModelStatic<Model<Ro
 /** Every table. */
 export interface Models {
   Club: Table<ClubRow>;
+  ClubFigures: Table<ClubFiguresRow>;
   Athlete: Table<AthleteRow, Creation<AthleteRow, "version" | "profile">>;
   EventType: Table<EventTypeRow>;
   Template: Table<TemplateRow, Creation<TemplateRow, "createdAt">>;
@@ -68,6 +70,11 @@ export function defineModels(sequelize: Sequelize): Models {
       version: { ...needed(INTEGER), defaultValue: 1 },
       name,
       profile: { ...needed(JSONB), defaultValue: noProfile },
+    }),
+    ClubFigures: define("ClubFigures", "club_figures", {
+      clubId: { ...needed(UUID), primaryKey: true },
+      version: needed(INTEGER),
+      figures: needed(JSONB),
     }),
     EventType: define("EventType", "event_types", {
       id: key,

@@ -20,6 +20,13 @@ export interface ClubRow {
   demo: boolean;
 }
 
+/** Figures of checks that a club has of its own. */
+export interface ClubFiguresRow {
+  clubId: string;
+  version: number;
+  figures: Record<string, Record<string, number>>;
+}
+
 /** An athlete with a profile. */
 export interface AthleteRow {
   id: string;

@@ -1,19 +1,21 @@
-import { type Edit, editedPlan, editedSetting, formatMinus, idsFrom, pathText } from "@tonodrome/core";
-import { explanationOf, type FitFile, fitAt, judgedFile, profileAt } from "@tonodrome/core/fitting";
-import {
-  type Band,
-  curvesOf,
-  type FullJudgement,
-  judgeFully,
-  LANES,
-  PARAMETERS,
-  piecesOf,
-  type StateAt,
-  stateSentence,
-  surroundingsOf,
-  topUpLine,
-} from "@tonodrome/core/judge";
-import stringWidth from "string-width";
+import { type FullJudgement, judgeFully } from "../checks/judge";
+import { explanationOf } from "../fit/explain/explanation";
+import { fitAt } from "../fit/fit";
+import { profileAt } from "../fit/profile";
+import type { Band } from "../forecast/answers/band";
+import type { LANES } from "../forecast/answers/laneWords";
+import type { StateAt } from "../forecast/answers/stateAt";
+import { topUpLine } from "../forecast/answers/topUp";
+import { curvesOf } from "../forecast/forecast";
+import { PARAMETERS } from "../forecast/model/parameters";
+import { surroundingsOf } from "../forecast/model/surroundings";
+import { piecesOf } from "../forecast/piecesOf";
+import { stateSentence } from "../forecast/stateLine";
+import { idsFrom } from "../maths/idsFrom";
+import { editedPlan, editedSetting } from "../plan/edit/editedPlan";
+import type { Edit } from "../plan/planEdit";
+import { pathText } from "../words/fault";
+import { type FitFile, judgedFile } from "./fitFile";
 
 /** How somebody is at one moment, as it is printed: a word and a band for each. */
 interface StateAnswer {
@@ -114,38 +116,6 @@ function stateAnswer({ atSeconds, words, readiness, ...state }: StateAt): StateA
   };
 }
 
-/** The forecast as a table to be read. */
-export function forecastTableText({
-  sentence,
-  atStart,
-  delays,
-  bestWait,
-  unknown,
-  note,
-}: ForecastAnswer): string {
-  const rows = [
-    ["start", ...LANES],
-    ["on time", ...LANES.map((lane) => atStart[lane].word)],
-    ...delays.map((d) => [formatMinus(d.delaySeconds), ...LANES.map((lane) => d[lane].word)]),
-  ];
-  const widths = [0, 1, 2, 3].map((c) => Math.max(...rows.map((r) => stringWidth(r[c] ?? ""))));
-  const lines = rows.map((r) =>
-    r
-      .map((cell, c) => cell + " ".repeat((widths[c] ?? 0) - stringWidth(cell)))
-      .join("  ")
-      .trimEnd(),
-  );
-  const wait = bestWait
-    ? `The wait that suits it best: ${Math.round(bestWait.fromSeconds / MINUTE)} to ${Math.round(bestWait.toSeconds / MINUTE)} min.`
-    : "";
-  const topUps = delays.flatMap((d) =>
-    d.topUp ? [`Late by ${d.delaySeconds / MINUTE} min: ${d.topUp.words}`] : [],
-  );
-  return [sentence, "", ...lines, "", wait, ...topUps, ...unknown, note]
-    .filter((l, i) => l !== "" || i < 9)
-    .join("\n");
-}
-
 /** One thing there is to say, as it is printed. */
 export interface FindingAnswer {
   severity: string;
@@ -168,16 +138,6 @@ export function checkAnswer(file: FitFile): FindingAnswer[] {
     words,
     mends: mends.map((m) => m.words),
   }));
-}
-
-/** The same as lines to be read. */
-export function checkTableText(findings: readonly FindingAnswer[]): string {
-  if (findings.length === 0) return "Nothing to say against it.";
-  return findings
-    .map(({ severity, code, path, words, mends }) =>
-      [`${severity}: ${path}: ${words} (${code})`, ...mends.map((m) => `    ${m}`)].join("\n"),
-    )
-    .join("\n");
 }
 
 /** The file with the first finding of a code mended, again and again until none of them can be; null when none could. */

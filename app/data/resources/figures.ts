@@ -1,0 +1,26 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type ClubFiguresAnswer, figuresSchema } from "@tonodrome/core/api";
+import { useClubAsk } from "~/data/queries/clubAsk";
+
+const KEY = ["club-figures"];
+const NONE: ClubFiguresAnswer["figures"] = {};
+
+/** Figures of checks that the club has of its own, with the version they were read as. */
+export function useClubFigures() {
+  const ask = useClubAsk();
+  return useQuery({ queryKey: KEY, queryFn: () => ask(figuresSchema, "GET", "/figures") });
+}
+
+/** The figures alone: none while they are not read. */
+export const useFigures = (): ClubFiguresAnswer["figures"] => useClubFigures().data?.figures ?? NONE;
+
+/** Writes them over, as long as they are the version that was read. */
+export function useSaveFigures() {
+  const ask = useClubAsk();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (write: ClubFiguresAnswer) => ask(figuresSchema, "PUT", "/figures", write),
+    onSuccess: (answer) => client.setQueryData(KEY, answer),
+    onError: () => void client.invalidateQueries({ queryKey: KEY }),
+  });
+}

@@ -1,0 +1,49 @@
+import type { Forecast, Lane, StateAt } from "@tonodrome/core/judge";
+import { Text, View } from "react-native";
+
+const LANES: readonly Lane[] = ["warmth", "sharpness", "tiredness"];
+const MINUTE = 60;
+
+/** The words at the start, and if it comes early or late: what got worse stands out. */
+export function LateTable({ forecast }: { forecast: Forecast }) {
+  const rows: [string, StateAt][] = [
+    ["on time", forecast.atStart],
+    ...forecast.delays.map(({ delaySeconds, state }): [string, StateAt] => [
+      `${delaySeconds < 0 ? "−" : "+"}${Math.abs(delaySeconds) / MINUTE} min`,
+      state,
+    ]),
+  ];
+  return (
+    <View role="table" aria-label="If it is late">
+      <View role="row" className="flex-row gap-2 py-1">
+        <Text role="columnheader" className="w-20 font-strong text-small text-ink">
+          start
+        </Text>
+        {["warmth", "sharpness", "tiredness"].map((title) => (
+          <Text key={title} role="columnheader" className="flex-1 font-strong text-small text-ink">
+            {title}
+          </Text>
+        ))}
+      </View>
+      {rows.map(([name, state]) => (
+        <View key={name} role="row" className="flex-row gap-2 border-t border-line py-2">
+          <Text role="rowheader" className="w-20 font-figures text-body text-ink">
+            {name}
+          </Text>
+          {LANES.map((lane) => {
+            const isWorse = state.words[lane].grade > forecast.atStart.words[lane].grade;
+            return (
+              <Text
+                key={lane}
+                role="cell"
+                className={`flex-1 text-body text-ink ${isWorse ? "font-strong" : "font-text"}`}
+              >
+                {state.words[lane].word}
+              </Text>
+            );
+          })}
+        </View>
+      ))}
+    </View>
+  );
+}

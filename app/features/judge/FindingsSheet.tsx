@@ -1,0 +1,164 @@
+import type { Edit, Finding, Mend } from "@tonodrome/core";
+import { noteSchema } from "@tonodrome/core";
+import { useState } from "react";
+import { Text, View } from "react-native";
+import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
+import { Button } from "~/ui/Button";
+import { TextEdit } from "~/ui/fields/TextEdit";
+import { Fold } from "~/ui/layout/Fold";
+import { Loading } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
+import { SEVERITY_WORDS } from "./severity";
+import { useFullJudgement } from "./useJudgement";
+
+/** What was done last in the sheet, and how to take it back. */
+interface Done {
+  words: string;
+  undo: () => void;
+}
+
+/** Everything there is to say against a warm-up, gravest first, with what mends it. Loaded when it is first opened. */
+export default function FindingsSheet({
+  model,
+  onShow,
+}: {
+  model: WarmUpModel;
+  onShow: (itemId: string) => void;
+}) {
+  const { judgement, failure } = useFullJudgement(model.judgeInput, model.start, model.drills);
+  const [done, setDone] = useState<Done | null>(null);
+  const findings = judgement?.findings ?? model.judgement?.findings ?? [];
+  const open = findings.filter((f) => f.known === null);
+  const aside = findings.filter((f) => f.known !== null);
+  const mend = ({ words, edits }: Mend) => {
+    const undo = model.applyEdits(edits);
+    setDone({ words: `${words}.`, undo });
+  };
+  const many = mendableTogether(open.map((o) => o.finding));
+  return (
+    <View className="gap-4">
+      {model.settingFailure ? <Notice warn text={model.settingFailure} /> : null}
+      {done ? (
+        <Notice
+          text={`Done: ${done.words}`}
+          actions={[
+            {
+              label: "Take it back",
+              onPress: () => {
+                done.undo();
+                setDone(null);
+              },
+            },
+          ]}
+        />
+      ) : null}
+      {failure ? <Notice warn text={failure} /> : null}
+      {open.length === 0 ? (
+        <Text className="font-text text-body text-ink">Nothing to say against this warm-up.</Text>
+      ) : null}
+      <View role="list" aria-label="To look at">
+        {open.map(({ finding }) => (
+          <FindingRow
+            key={`${finding.code} ${finding.itemId} ${finding.words}`}
+            finding={finding}
+            mayBuild={model.mayBuild}
+            onShow={finding.itemId ? () => onShow(finding.itemId ?? "") : null}
+            onMend={mend}
+            onKnow={() => model.setAside(finding)}
+          />
+        ))}
+      </View>
+      {model.mayBuild && many ? (
+        <Button
+          label={`Do the first of all ${many.count}: ${many.name}`}
+          onPress={() => {
+            const undo = model.applyEdits(many.edits);
+            setDone({ words: `${many.count} mended.`, undo });
+          }}
+        />
+      ) : null}
+      {judgement === null && !failure ? <Loading words="Trying what would mend them …" /> : null}
+      {aside.length > 0 ? (
+        <Fold title={`Set aside: ${aside.length}`} open={open.length === 0}>
+          {aside.map(({ finding, known }) => (
+            <View
+              key={`${finding.code} ${finding.itemId} ${finding.words}`}
+              className="gap-1 border-t border-line py-2"
+            >
+              <Text className="font-text text-body text-ink">{finding.words}</Text>
+              <Text className="font-text text-small text-muted">Set aside by {known?.by}</Text>
+              {model.mayBuild ? (
+                <>
+                  <TextEdit
+                    label="Why, if you like"
+                    value={known?.reason ?? ""}
+                    check={noteSchema}
+                    onChange={(reason) => model.setAside(finding, reason)}
+                  />
+                  <Button label="Look at it again" onPress={() => model.lookAgain(finding)} />
+                </>
+              ) : known?.reason ? (
+                <Text className="font-text text-small text-ink">{known.reason}</Text>
+              ) : null}
+            </View>
+          ))}
+        </Fold>
+      ) : null}
+      <Text className="font-text text-small text-muted">
+        These are judgement calls, for people in general. You decide; for pain or illness, whoever treats them
+        does, and the venue's and governing body's rules come first.
+      </Text>
+    </View>
+  );
+}
+
+interface FindingRowProps {
+  finding: Finding;
+  mayBuild: boolean;
+  /** Shows the drill it is about; null where it is about the whole. */
+  onShow: (() => void) | null;
+  onMend: (mend: Mend) => void;
+  onKnow: () => void;
+}
+
+function FindingRow({ finding, mayBuild, onShow, onMend, onKnow }: FindingRowProps) {
+  const { severity, words, mends } = finding;
+  return (
+    <View role="listitem" className="gap-2 border-t-2 border-line py-3">
+      <Text className="font-text text-body text-ink">
+        <Text className={`font-strong ${severity === "stop" ? "text-signal" : ""}`}>
+          {SEVERITY_WORDS[severity]}:{" "}
+        </Text>
+        {words}
+      </Text>
+      <View className="flex-row flex-wrap gap-2">
+        {mayBuild
+          ? mends.map((m, i) => (
+              <Button
+                key={m.words}
+                label={m.words}
+                look={i === 0 ? "full" : "outline"}
+                onPress={() => onMend(m)}
+              />
+            ))
+          : null}
+        {onShow ? <Button label="Show it" look="plain" onPress={onShow} /> : null}
+        {mayBuild ? <Button label="I know" look="plain" onPress={onKnow} /> : null}
+      </View>
+    </View>
+  );
+}
+
+/** Several findings of one check, each about a drill, that can be mended with one press; null where there are none. */
+function mendableTogether(
+  findings: readonly Finding[],
+): { count: number; name: string; edits: readonly Edit[] } | null {
+  for (const { code } of findings) {
+    const same = findings.filter((f) => f.code === code && f.itemId !== null && f.mends.length > 0);
+    const items = new Set(same.map((f) => f.itemId));
+    if (same.length < 2 || items.size < same.length) continue;
+    const edits = same.flatMap((f) => f.mends[0]?.edits ?? []);
+    return { count: same.length, name: same[0]?.mends[0]?.words ?? "", edits };
+  }
+  return null;
+}

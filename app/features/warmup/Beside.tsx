@@ -1,0 +1,41 @@
+import { lazy, Suspense } from "react";
+import { View } from "react-native";
+import { Button } from "~/ui/Button";
+import { Loading } from "~/ui/layout/Loading";
+import { Heading } from "~/ui/layout/Screen";
+import { GivenUp } from "./dock/GivenUp";
+import { DrillPane } from "./editing/DrillPane";
+import type { WarmUpModel } from "./model/useWarmUp";
+import { showStrip } from "./showStrip";
+
+const ForecastSheet = lazy(() => import("~/features/forecast/ForecastSheet"));
+const FindingsSheet = lazy(() => import("~/features/judge/FindingsSheet"));
+
+/** What stands beside the stair where there is room: the forecast or what there is to look at while they are open, else the drill that is chosen. */
+export function Beside({ model }: { model: WarmUpModel }) {
+  const { sheet, open } = model;
+  if (sheet === "forecast" || sheet === "findings")
+    return (
+      <>
+        <View className="flex-row items-center gap-2">
+          <View className="flex-1">
+            <Heading title={sheet === "forecast" ? "At the start" : "To look at"} />
+          </View>
+          <Button label="Close" icon="close" iconOnly look="plain" onPress={() => open(null)} />
+        </View>
+        <Suspense fallback={<Loading />}>
+          {sheet === "forecast" ? (
+            <ForecastSheet model={model} />
+          ) : (
+            <FindingsSheet model={model} onShow={showStrip} />
+          )}
+        </Suspense>
+      </>
+    );
+  return (
+    <>
+      <Heading title={model.selected?.item.name ?? "What this time gives"} />
+      {model.selected ? <DrillPane model={model} /> : <GivenUp model={model} />}
+    </>
+  );
+}

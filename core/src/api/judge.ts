@@ -1,0 +1,16 @@
+import { z } from "zod";
+
+/** What judging a plan is answered with: the same as the command line prints. */
+export const judgedSchema = z.strictObject({
+  forecast: z.looseObject({ line: z.string().nullable(), sentence: z.string() }),
+  findings: z.array(
+    z.strictObject({
+      severity: z.enum(["stop", "warn", "hint"]),
+      code: z.string(),
+      path: z.string(),
+      drill: z.string().nullable(),
+      words: z.string(),
+      mends: z.array(z.string()),
+    }),
+  ),
+});
