@@ -8,7 +8,14 @@ export {
 } from "./athlete/profile";
 export { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "./athlete/scale";
 export { knownOf, markOf, type Noted } from "./checks/setAside";
-export { type Known, type Setting, usualSetting } from "./conditions/setting";
+export {
+  type Conditions,
+  conditionsOf,
+  type Known,
+  type Setting,
+  usualSetting,
+  weatherOf,
+} from "./conditions/setting";
 export { describeChange } from "./dose/describeChange";
 export { type Dose, type DoseKind, doseSchema } from "./dose/dose";
 export { MOST_MOVEMENTS, type Movement } from "./dose/kinds/circuitDose";
@@ -85,6 +92,7 @@ export {
 } from "./plan/plan";
 export type { Edit } from "./plan/planEdit";
 export { protectedOn } from "./plan/protect";
+export type { RunForecast } from "./run/judge/runForecast";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";
 export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/live/cues";

@@ -12,10 +12,10 @@ export { heatBandOf, wetBulbGlobe } from "./conditions/heat";
 export type { Band } from "./forecast/answers/band";
 export { LANES, type Lane } from "./forecast/answers/laneWords";
 export type { StateAt } from "./forecast/answers/stateAt";
-export { type TopUp, topUpLine } from "./forecast/answers/topUp";
-export { type CurvePoint, curvesOf, DELAYS, type Forecast } from "./forecast/forecast";
+export { type TopUp, type TopUpDrill, topUpLine } from "./forecast/answers/topUp";
+export { type CurvePoint, curvesOf, type Forecast, forecastOf } from "./forecast/forecast";
 export { PARAMETER_NAMES, PARAMETERS } from "./forecast/model/parameters";
-export { surroundingsOf } from "./forecast/model/surroundings";
+export { surroundingsOf, type Training } from "./forecast/model/surroundings";
 export { piecesOf } from "./forecast/piecesOf";
 export { stateLine, stateSentence } from "./forecast/stateLine";
 export {
@@ -25,3 +25,5 @@ export {
   fixedFile,
   forecastAnswer,
 } from "./formats/judgeAnswer";
+export { type RunForecast, runForecast } from "./run/judge/runForecast";
+export { runTopUp } from "./run/judge/runTopUp";

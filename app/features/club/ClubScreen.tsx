@@ -48,6 +48,9 @@ export function ClubScreen() {
           />
         ) : null}
         {reads ? <LinkRow href="/club/events" title="Events" detail="What a start asks for" /> : null}
+        {reads ? (
+          <LinkRow href="/club/figures" title="Figures" detail="What the checks of a warm-up go by" />
+        ) : null}
         {manages ? <LinkRow href="/club/history" title="History" detail="Who changed what" /> : null}
       </View>
       <View className="gap-2">

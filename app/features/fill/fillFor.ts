@@ -1,6 +1,6 @@
 import type { PlanBody } from "@tonodrome/core";
 import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
-import { type Approach, type Filled, fillPlan } from "@tonodrome/core/fill";
+import { type Approach, coldBandOf, type Filled, fillPlan, heatBandOf } from "@tonodrome/core/fill";
 import { v4 as uuid } from "uuid";
 import { circumstancesOf } from "~/data/resources/circumstances";
 
@@ -30,6 +30,7 @@ export function fillFor(from: FillFrom, { approach, seed, keep = [], avoid = [] 
     shelf: drills.filter((d) => !d.archived),
     event,
     day: circumstancesOf(start, athlete),
+    weather: { heat: heatBandOf(start.setting), cold: coldBandOf(start.setting) },
     scale: athlete?.profile.scales.flatMap((s) => s.items) ?? [],
     availableSeconds,
     seed,

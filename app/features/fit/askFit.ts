@@ -24,7 +24,9 @@ const NO_ANSWER: Record<FitAsk["kind"], string> = {
   trade: "A trade could not be looked for. Try again.",
   judge: "It could not be judged. Change something to try again.",
   "judge-fully": "What mends it could not be worked out. Close this and open it again.",
+  state: "The state at the start could not be forecast.",
   curves: "The forecast could not be drawn. Close this and open it again.",
+  "run-forecast": "How long they stay warm could not be forecast.",
   refit: "The rest could not be fitted anew. It goes on as it is.",
 };
 

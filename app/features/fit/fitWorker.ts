@@ -1,4 +1,12 @@
-import { type FitContext, idsFrom, type PlanBody, type RunPlan, type RunState } from "@tonodrome/core";
+import {
+  type Conditions,
+  type Fit,
+  type FitContext,
+  idsFrom,
+  type PlanBody,
+  type RunPlan,
+  type RunState,
+} from "@tonodrome/core";
 import {
   type Explanation,
   explanationOf,
@@ -14,14 +22,22 @@ import {
   type CurvePoint,
   curvesOf,
   type FullJudgement,
+  forecastOf,
   type JudgeInput,
   type Judgement,
   judge,
   judgeFully,
   type MendedDay,
   piecesOf,
+  type RunForecast,
+  runForecast,
+  runTopUp,
+  stateLine,
   surroundingsOf,
+  type TopUpDrill,
+  type Training,
 } from "@tonodrome/core/judge";
+import { v4 as uuid } from "uuid";
 
 /** A plan and its day, of which something is asked. */
 interface OfPlan {
@@ -37,8 +53,10 @@ export type FitAsk =
   | (OfPlan & { kind: "trade"; seconds: number; itemId: string })
   | { kind: "judge"; input: JudgeInput }
   | { kind: "judge-fully"; input: JudgeInput; day: MendedDay | null }
+  | { kind: "state"; fit: Fit; conditions: Conditions; training: Training | null }
   | { kind: "curves"; input: Pick<JudgeInput, "fit" | "setting" | "athlete">; times: readonly number[] }
-  | { kind: "refit"; run: RunPlan; state: RunState; now: number };
+  | { kind: "run-forecast"; plan: RunPlan; state: RunState; now: number }
+  | { kind: "refit"; run: RunPlan; state: RunState; now: number; drills: readonly TopUpDrill[] };
 
 /** What each is answered with. */
 export interface FitAnswers {
@@ -49,7 +67,10 @@ export interface FitAnswers {
   trade: Trade | null;
   judge: Judgement;
   "judge-fully": FullJudgement;
+  /** Null where nothing is done. */
+  state: string | null;
   curves: CurvePoint[];
+  "run-forecast": RunForecast;
   /** Null when there is nothing to fit. */
   refit: Refit | null;
 }
@@ -78,12 +99,19 @@ function teller(): (progress: number) => void {
 function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
   switch (ask.kind) {
     case "refit":
-      return refitRun(ask.run, ask.state, ask.now);
+      return refitOrTopUp(ask);
+    case "run-forecast":
+      return runForecast(ask.plan, ask.state, ask.now);
     case "judge":
       return judge(ask.input);
     case "judge-fully":
       // Ids of what is only tried: whoever applies a mend makes their own.
       return judgeFully(ask.input, idsFrom("trial"), ask.day);
+    case "state": {
+      const pieces = piecesOf(ask.fit);
+      const around = surroundingsOf(ask.conditions, ask.training);
+      return pieces.some((p) => p.effort > 0) ? stateLine(forecastOf(pieces, around)) : null;
+    }
     case "curves": {
       const { fit, setting, athlete } = ask.input;
       return curvesOf(piecesOf(fit), surroundingsOf(setting, athlete), ask.times);
@@ -91,6 +119,13 @@ function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
     default:
       return answerOfPlan(ask);
   }
+}
+
+/** The rest fitted anew; where nothing is left to do and the start has slipped, what brings them back to being ready. */
+function refitOrTopUp({ run, state, now, drills }: Extract<FitAsk, { kind: "refit" }>): Refit | null {
+  const refit = refitRun(run, state, now);
+  if (refit?.changesDrills) return refit;
+  return runTopUp(run, state, now, drills, uuid) ?? refit;
 }
 
 function answerOfPlan(ask: Extract<FitAsk, OfPlan>): FitAnswers[keyof FitAnswers] {

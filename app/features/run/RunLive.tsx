@@ -5,6 +5,7 @@ import { View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { timeNow } from "~/data/client/clock";
 import { useNow } from "~/data/client/useNow";
+import { useDrills } from "~/data/resources/drills";
 import { useOpenRuns } from "~/data/runs/hooks";
 import { isFollowed, type KeptRun } from "~/data/runs/keptRun";
 import { takeRun } from "~/data/runs/press";
@@ -24,6 +25,7 @@ import { simulatedOrderOf } from "./follow/simulatedOrder";
 import { simulatedPulse } from "./follow/simulatedPulse";
 import { usePulse } from "./follow/usePulse";
 import { useRunningOrder } from "./follow/useRunningOrder";
+import { useRunForecast } from "./judge/useRunForecast";
 import { useAutomatics } from "./presses/useAutomatics";
 import { usePresses } from "./presses/usePresses";
 import { type MenuPlace, RunMenu } from "./RunMenu";
@@ -88,8 +90,10 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
   const runs = useOpenRuns();
   const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | null>(null);
   const clock = runClock(state, now);
+  const shelf = useDrills(useMay("read")).data?.filter((d) => !d.archived);
   const presses = usePresses(run.id, state);
-  const { offer, failure, leave } = useRefit(plan, state, clock.ahead, settings);
+  const { offer, failure, leave } = useRefit(plan, state, clock.ahead, settings, shelf);
+  const forecast = useRunForecast(plan, state, now);
   useCues(state, clock, settings);
   const own = useMemo(() => (mayRun ? runs.filter((kept) => !isFollowed(kept)) : NO_RUNS), [mayRun, runs]);
   useWakeLock(state.status !== "ended");
@@ -150,6 +154,7 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
     presses: !drives ? "none" : settings.mirror ? "hidden" : "all",
     pulse,
     order,
+    forecast,
   };
   const prompt = waitPrompt(plan, state, now);
   const breathing = isBreathing(model, prompt?.kind ?? null);

@@ -7,6 +7,7 @@ import { useChanges } from "~/data/client/changes";
 import { useNow } from "~/data/client/useNow";
 import { isLinkOver, useShared } from "~/data/resources/shares";
 import { useFit } from "~/features/fit/useFit";
+import { StateLine } from "~/features/judge/StateLine";
 import { DrillFacts } from "~/features/stair/DrillFacts";
 import { Stair } from "~/features/stair/Stair";
 import { beginWords, StartBand } from "~/features/stair/StartBand";
@@ -59,6 +60,7 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
             {givenUpLine(fit)}
           </Text>
         )}
+        {shared.run ? null : <StateLine fit={fit} conditions={shared.conditions} />}
       </View>
       <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
         {plan.items.length === 0 ? (

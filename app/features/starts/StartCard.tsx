@@ -4,12 +4,14 @@ import { Link } from "expo-router";
 import { memo, useMemo, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account/account";
+import { useAthletes } from "~/data/resources/athletes";
 import { useEvents } from "~/data/resources/events";
 import { useRunElsewhere } from "~/data/resources/openRuns";
 import { useMoveStart } from "~/data/resources/starts";
 import { useKeptRun, useOpenRun } from "~/data/runs/hooks";
 import { fitWord } from "~/features/fit/stateWord";
 import { useFitAt } from "~/features/fit/useFitAt";
+import { StateLine } from "~/features/judge/StateLine";
 import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
@@ -190,6 +192,7 @@ function runningWords({ zone }: Start, begun: string | null, run: OpenRun | null
 }
 
 function Standing({ start, view, isBest, failed, over, now, running }: StandingProps) {
+  const training = useAthletes().data?.find((a) => a.id === start.athlete.id)?.profile ?? null;
   if (over) {
     return (
       <Text className="pt-1 font-text text-body text-muted">Started {roughLength(-view.untilStart)} ago</Text>
@@ -218,6 +221,7 @@ function Standing({ start, view, isBest, failed, over, now, running }: StandingP
           {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
         </Text>
       </View>
+      <StateLine fit={fit} conditions={start.setting} training={training} />
       <Latest start={start} view={view} now={now} />
       {fit.state === "fits" ? null : (
         <Text className="font-text text-small text-muted" numberOfLines={2}>

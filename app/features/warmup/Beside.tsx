@@ -8,8 +8,8 @@ import { DrillPane } from "./editing/DrillPane";
 import type { WarmUpModel } from "./model/useWarmUp";
 import { showStrip } from "./showStrip";
 
-const ForecastSheet = lazy(() => import("~/features/forecast/ForecastSheet"));
-const FindingsSheet = lazy(() => import("~/features/judge/FindingsSheet"));
+const ForecastSheet = lazy(() => import("./judged/ForecastSheet"));
+const FindingsSheet = lazy(() => import("./judged/FindingsSheet"));
 
 /** What stands beside the stair where there is room: the forecast or what there is to look at while they are open, else the drill that is chosen. */
 export function Beside({ model }: { model: WarmUpModel }) {

@@ -19,8 +19,8 @@ import { showStrip } from "./showStrip";
 
 // Loaded when it is first asked for.
 const FillSheet = lazy(() => import("~/features/fill/FillSheet"));
-const ForecastSheet = lazy(() => import("~/features/forecast/ForecastSheet"));
-const FindingsSheet = lazy(() => import("~/features/judge/FindingsSheet"));
+const ForecastSheet = lazy(() => import("./judged/ForecastSheet"));
+const FindingsSheet = lazy(() => import("./judged/FindingsSheet"));
 const DaySheet = lazy(() => import("~/features/venue/VenueSheet"));
 
 const KEYS = [

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { conditionsSchema } from "../conditions/setting";
 import { planBodySchema } from "../plan/plan";
 import { runEventSchema } from "../run/log/runEvent";
 import { runPlanSchema } from "../run/steps/runPlan";
@@ -51,6 +52,8 @@ export const sharedSchema = z.strictObject({
   startsAt: z.iso.datetime(),
   readyAt: z.iso.datetime(),
   plan: planBodySchema,
+  /** What it is like on the day, for the word on the state at the start. */
+  conditions: conditionsSchema,
   /** What the day allows, so that it is fitted as the coach sees it. */
   context: fitContextSchema,
   /** The run under way, so that the athlete's own phone can follow it; null when there is none. */

@@ -68,6 +68,19 @@ export function conditionsOf({
   };
 }
 
+/** What of a day's conditions is the weather: the same for everybody at one venue on one day. */
+export function weatherOf({
+  indoors,
+  temperature,
+  wind,
+  wet,
+  humidity,
+  sun,
+  layers,
+}: Conditions): Partial<Setting> {
+  return { indoors, temperature, wind, wet, humidity, sun, layers };
+}
+
 /** Humidity says nothing by itself: how much water the air can hold depends on how warm it is. */
 function conditionFaults({ humidity, temperature }: Pick<Conditions, "humidity" | "temperature">): Fault[] {
   return typeof humidity === "number" && temperature === null

@@ -33,7 +33,8 @@ export function fillPlan(input: FillInput): Filled {
   const budget = workSeconds(input, kit);
   const part = (portion: number) => portion * budget;
 
-  const raise = chooseRaise(choices, approach, part(approach.portions.raise));
+  const { raiseTimes, primes } = inWeather(input, gaps);
+  const raise = chooseRaise(choices, approach, raiseTimes * part(approach.portions.raise));
   const technical = chooseTechnical(choices, input, target, part(approach.portions.technical), gaps);
   const mobilise = chooseMobilise(
     choices,
@@ -42,7 +43,7 @@ export function fillPlan(input: FillInput): Filled {
     part(approach.portions.mobilise),
     gaps,
   );
-  const prime = choosePrime(choices, target, part(approach.portions.prime));
+  const prime = choosePrime(choices, target, part(approach.portions.prime), primes);
   if (raise.length === 0) gaps.push("The shelf has nothing easy that raises warmth.");
 
   if (budget < approach.minutes.least * 60) {
@@ -61,6 +62,19 @@ export function fillPlan(input: FillInput): Filled {
     origin: { approach: approach.id, seed: input.seed },
   };
   return { body: affordable(body, input.availableSeconds), gaps };
+}
+
+/** How much of the raise it takes, and how many efforts of priming, in this weather; says what it changes. Custom, as coaches have it. */
+function inWeather({ weather }: FillInput, gaps: string[]): { raiseTimes: number; primes: number } {
+  if (weather && weather.cold !== "none") {
+    gaps.push("Cold outdoors: the raise is half as long again. Begin it indoors, in layers.");
+    return { raiseTimes: 1.5, primes: 2 };
+  }
+  if (weather?.heat === "hot" || weather?.heat === "very-hot") {
+    gaps.push("Hot: the raise is halved and there is no second priming. Keep to the shade, and drink.");
+    return { raiseTimes: 0.5, primes: 1 };
+  }
+  return { raiseTimes: 1, primes: 2 };
 }
 
 /** Seconds of drills: what the time leaves after wait and kit, and no more than the approach wants. */

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { contextOf, endOfDay, isRunOver } from "@tonodrome/core";
+import { conditionsOf, contextOf, endOfDay, isRunOver } from "@tonodrome/core";
 import {
   clubParamsSchema,
   clubShareListSchema,
@@ -241,6 +241,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
         startsAt: startsAt.toISOString(),
         readyAt: readyAt.toISOString(),
         plan: body,
+        conditions: conditionsOf(setting),
         context: contextOf({ startsAt: startsAt.toISOString(), setting, facts }),
         run: await runUnderWay(found),
         expiresAt: until.toISOString(),

@@ -6,6 +6,9 @@ import { Timer } from "./Timer";
 /** So long before it begins by itself it counts down, seconds. */
 const COUNT = 10;
 
+const MINUTE = 60;
+const roundly = (seconds: number) => Math.round(seconds / MINUTE) * MINUTE;
+
 /** Before the first drill: what is to come, when it begins, and what is above any plan. */
 export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
   const { state, clock, settings } = model;
@@ -13,6 +16,7 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
   const planned = state.splits.reduce((sum, s) => sum + s.plannedSeconds, 0);
   const first = drills[0]?.[0]?.drill;
   const until = Math.ceil(clock.ahead);
+  const early = until > MINUTE ? spokenLength(roundly(until)) : null;
   const counts = settings.beginsItself && until > 0 && until <= COUNT;
   return (
     <View>
@@ -29,6 +33,12 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
       </Text>
       {settings.beginsItself && until > COUNT ? (
         <Text className={`pt-2 font-text text-lead ${text}`}>Begins by itself in {spokenLength(until)}.</Text>
+      ) : null}
+      {early && model.forecast?.ifBegunNow ? (
+        <Text className={`pt-2 font-strong text-lead ${text}`} testID="too-early">
+          Begin in {early}; begun now, {spokenLength(roundly(model.forecast.ifBegunNow.waitSeconds))} of
+          waiting: {model.forecast.ifBegunNow.line}.
+        </Text>
       ) : null}
       <Text className={`pt-6 font-text text-body ${text}`}>
         Chest pain, faintness, confusion, sharp or growing pain: stop and get help. This plans time and gives

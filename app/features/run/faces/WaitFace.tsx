@@ -1,8 +1,15 @@
-import { formatLength, spokenLength, type WaitPrompt } from "@tonodrome/core";
+import { formatLength, type RunForecast, spokenLength, type WaitPrompt } from "@tonodrome/core";
 import { Text, View } from "react-native";
+import { clockTime } from "~/ui/dates";
 import { breathWords } from "./DrillFace";
 import type { FaceModel } from "./faceModel";
 import { Timer } from "./Timer";
+
+/** "Still warm until about 14:31." */
+function warmWords({ warmUntil, line }: RunForecast, zone: string): string {
+  if (warmUntil === null) return line ? `By the forecast ${line}.` : "";
+  return `Still warm until about ${clockTime(warmUntil, zone)}.`;
+}
 
 /** The wait before the start: how long still, what to do now, and when there is something else. */
 export function WaitFace({
@@ -36,6 +43,11 @@ export function WaitFace({
       {breathing ? (
         <Text className={`font-strong text-title ${text}`}>
           {breathWords((now - (state.waitingSince as number)) / 1000, "")}
+        </Text>
+      ) : null}
+      {!isCoolDown && !started && model.forecast ? (
+        <Text className={`pt-2 font-text text-body ${text}`} testID="warm-until">
+          {warmWords(model.forecast, model.run.zone)}
         </Text>
       ) : null}
       {prompt && !started ? (

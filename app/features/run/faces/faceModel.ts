@@ -1,4 +1,4 @@
-import type { OrderNews, RunClock, RunPlan, RunState } from "@tonodrome/core";
+import type { OrderNews, RunClock, RunForecast, RunPlan, RunState } from "@tonodrome/core";
 import type { KeptRun } from "~/data/runs/keptRun";
 import type { RunSettings } from "~/features/run/device/runSettings";
 import type { Pulse } from "~/features/run/follow/usePulse";
@@ -24,6 +24,8 @@ export interface FaceModel {
   pulse: Pulse | null;
   /** What the running order says; null when none is followed. */
   order: OrderNews | null;
+  /** What the forecast says in a wait and before it begins; null while it is not known. */
+  forecast: RunForecast | null;
 }
 
 /** How far the ink has risen, 0 to 1. */

@@ -1,5 +1,6 @@
 import { isWorthOffering, type RunPlan, type RunState, refitReason } from "@tonodrome/core";
 import type { Refit } from "@tonodrome/core/fitting";
+import type { TopUpDrill } from "@tonodrome/core/judge";
 import { useEffect, useRef, useState } from "react";
 import { timeNow } from "~/data/client/clock";
 import { askFit } from "~/features/fit/askFit";
@@ -14,20 +15,24 @@ export interface RefitOffer {
   reason: string;
 }
 
+const NO_DRILLS: readonly TopUpDrill[] = [];
+
 /** Has the rest of a run fitted anew when the day changes, away from the page, and offers what comes of it. */
 export function useRefit(
   plan: RunPlan,
   state: RunState,
   ahead: number,
   settings: RunSettings,
+  /** Drills of the shelf that a top-up may be made of, besides the plan's own. */
+  drills: readonly TopUpDrill[] = NO_DRILLS,
 ): { offer: RefitOffer | null; failure: string | null; leave: () => void } {
   const [offer, setOffer] = useState<(RefitOffer & { index: number }) | null>(null);
   const [failed, setFailed] = useState<{ key: string; sentence: string } | null>(null);
   const left = useRef(new Set<string>());
   const reason = refitReason(state, ahead, settings.refitMinutes);
   const key = reason && plan.source ? reason.key : null;
-  const latest = useRef({ state, reason });
-  latest.current = { state, reason };
+  const latest = useRef({ state, reason, drills });
+  latest.current = { state, reason, drills };
   const { index } = state;
   useEffect(() => {
     if (key === null || left.current.has(key)) {
@@ -36,7 +41,13 @@ export function useRefit(
     }
     const words = latest.current.reason?.words ?? "";
     return askFit(
-      { kind: "refit", run: plan, state: latest.current.state, now: timeNow() },
+      {
+        kind: "refit",
+        run: plan,
+        state: latest.current.state,
+        now: timeNow(),
+        drills: latest.current.drills,
+      },
       {
         onAnswer: (refit) => {
           if (!refit || !isWorthOffering(refit, key)) setOffer(null);

@@ -1,10 +1,11 @@
 import type { Setting } from "@tonodrome/core";
+import type { ReactNode } from "react";
 import { View } from "react-native";
 import { Amount } from "~/features/fields/fields";
-import { Choice } from "~/ui/fields/Choice";
 import { MultiChoice } from "~/ui/fields/MultiChoice";
 import { WordsField } from "~/ui/fields/WordsField";
 import { Fold } from "~/ui/layout/Fold";
+import { WeatherFields } from "./WeatherFields";
 
 interface SettingFieldsProps {
   setting: Setting;
@@ -14,10 +15,19 @@ interface SettingFieldsProps {
   equipment: readonly string[];
   /** Kit that the event asks for. */
   kit: readonly string[];
+  /** What is done with the weather once it is set. */
+  afterWeather?: ReactNode;
 }
 
 /** What there is on the day: weather, order, people, room and equipment. */
-export function SettingFields({ setting, onChange, spaces, equipment, kit }: SettingFieldsProps) {
+export function SettingFields({
+  setting,
+  onChange,
+  spaces,
+  equipment,
+  kit,
+  afterWeather,
+}: SettingFieldsProps) {
   const change = (more: Partial<Setting>) => onChange({ ...setting, ...more });
   return (
     <View className="gap-3">
@@ -29,46 +39,8 @@ export function SettingFields({ setting, onChange, spaces, equipment, kit }: Set
           onChange={(kitReady) => change({ kitReady })}
         />
       ) : null}
-      <Choice
-        label="Where"
-        options={[
-          { value: "in", label: "Indoors" },
-          { value: "out", label: "Outdoors" },
-        ]}
-        value={setting.indoors ? "in" : "out"}
-        onChange={(where) => change({ indoors: where === "in" })}
-      />
-      <Amount
-        label="Temperature"
-        value={setting.temperature ?? 18}
-        least={-30}
-        most={50}
-        show={(n) => (setting.temperature === null ? "?" : `${n} °C`)}
-        onChange={(temperature) => change({ temperature })}
-      />
-      {setting.indoors ? null : (
-        <>
-          <Choice
-            label="Wind"
-            options={[
-              { value: "calm", label: "Calm" },
-              { value: "breeze", label: "Breeze" },
-              { value: "strong", label: "Strong wind" },
-            ]}
-            value={setting.wind}
-            onChange={(wind) => change({ wind })}
-          />
-          <Choice
-            label="Wet"
-            options={[
-              { value: "dry", label: "Dry" },
-              { value: "wet", label: "Wet" },
-            ]}
-            value={setting.wet ? "wet" : "dry"}
-            onChange={(wet) => change({ wet: wet === "wet" })}
-          />
-        </>
-      )}
+      <WeatherFields setting={setting} onChange={change} />
+      {afterWeather}
       <Amount
         label="Order in the group"
         value={setting.order ?? 0}

@@ -7,6 +7,7 @@ import { useEvents } from "~/data/resources/events";
 import { useStartDraft } from "~/data/resources/startDraft";
 import { Select } from "~/ui/fields/Select";
 import { TextEdit } from "~/ui/fields/TextEdit";
+import { CopyWeather } from "./CopyWeather";
 import { EventChoice } from "./EventChoice";
 import { SavedLine } from "./SavedLine";
 import { SettingFields } from "./SettingFields";
@@ -54,6 +55,7 @@ export function StartDetails({ start }: { start: Start }) {
         spaces={wordsOf(shelf, (d) => [d.space])}
         equipment={wordsOf(shelf, (d) => d.equipment)}
         kit={event?.kit ?? []}
+        afterWeather={<CopyWeather start={start} setting={draft.setting} />}
       />
       <StartDeeds start={start} />
     </View>

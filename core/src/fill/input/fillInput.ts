@@ -1,4 +1,6 @@
 import type { ScaleItem } from "../../athlete/scale";
+import type { ColdBand } from "../../conditions/cold";
+import type { HeatBand } from "../../conditions/heat";
 import type { EventType } from "../../event/eventType";
 import type { DrillContent } from "../../plan/drillContent";
 import type { Approach } from "./approaches";
@@ -14,6 +16,8 @@ export interface FillInput {
   shelf: readonly FillDrill[];
   event: Pick<EventType, "actions" | "areas" | "targetLevel"> | null;
   day: Circumstances;
+  /** How hot or cold it is; not known where it is left out. */
+  weather?: { heat: HeatBand; cold: ColdBand } | undefined;
   /** The athlete's scales, easiest first in each: what is least sure is needed most. */
   scale: readonly ScaleItem[];
   /** Seconds between the earliest beginning and the start. */

@@ -2,6 +2,10 @@ import { LANES, stateSentence, topUpLine } from "@tonodrome/core/judge";
 import { useMemo, useState } from "react";
 import { type LayoutChangeEvent, Text, View } from "react-native";
 import { useLatestAnswer } from "~/features/fit/useLatestAnswer";
+import { LaneChart } from "~/features/forecast/LaneChart";
+import { LateTable } from "~/features/forecast/LateTable";
+import { EARLIEST, LANE_TITLES, LATEST, momentsOf, POINTS, stateIf } from "~/features/forecast/lanes";
+import { Rests } from "~/features/forecast/Rests";
 import { useFullJudgement } from "~/features/judge/useJudgement";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { clockTime } from "~/ui/dates";
@@ -9,10 +13,6 @@ import { Slider } from "~/ui/fields/Slider";
 import { Fold } from "~/ui/layout/Fold";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
-import { LaneChart } from "./LaneChart";
-import { LateTable } from "./LateTable";
-import { EARLIEST, LANE_TITLES, LATEST, momentsOf, POINTS, stateIf } from "./lanes";
-import { Rests } from "./Rests";
 
 const MINUTE = 60;
 

@@ -2,14 +2,14 @@ import type { Edit, Finding, Mend } from "@tonodrome/core";
 import { noteSchema } from "@tonodrome/core";
 import { useState } from "react";
 import { Text, View } from "react-native";
+import { SEVERITY_WORDS } from "~/features/judge/severity";
+import { useFullJudgement } from "~/features/judge/useJudgement";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
 import { TextEdit } from "~/ui/fields/TextEdit";
 import { Fold } from "~/ui/layout/Fold";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
-import { SEVERITY_WORDS } from "./severity";
-import { useFullJudgement } from "./useJudgement";
 
 /** What was done last in the sheet, and how to take it back. */
 interface Done {

@@ -16,10 +16,10 @@ import type { PlanDraft } from "~/data/plan/planDraft";
 import { useFigures } from "~/data/resources/figures";
 import { useEarlierRuns } from "~/data/resources/log";
 import { useStartDraft } from "~/data/resources/startDraft";
-import type { ClubKnowledge } from "~/features/warmup/model/useClubKnowledge";
+import { useJudgeInput, useJudgement } from "~/features/judge/useJudgement";
 import { useSame } from "~/ui/hooks/useSame";
 import { useStable } from "~/ui/hooks/useStable";
-import { useJudgeInput, useJudgement } from "./useJudgement";
+import type { ClubKnowledge } from "./useClubKnowledge";
 
 /** What is said of a plan, and what can be done about it. */
 export interface JudgedPlan {

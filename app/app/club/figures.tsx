@@ -1,0 +1,1 @@
+export { FiguresScreen as default } from "~/features/club/FiguresScreen";
