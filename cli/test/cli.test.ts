@@ -307,7 +307,10 @@ describe("judging", () => {
       ],
       ["setting.temperature: The temperature is", (f) => Object.assign(f.setting, { temperature: 51 })],
       ["setting.humidity: Humidity is", (f) => Object.assign(f.setting, { humidity: 101 })],
-      ["figures.wet.most: ", (f) => Object.assign(f, { figures: { wet: { most: 1 } } })],
+      [
+        "figures.0.figure: ",
+        (f) => Object.assign(f, { figures: [{ check: "wet", figure: "most", value: 1 }] }),
+      ],
       ["athlete.ageBand", (f) => Object.assign(f.athlete, { ageBand: "ninety" })],
     ];
     for (const [words, change] of cases)

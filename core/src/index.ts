@@ -82,6 +82,7 @@ export type { Finding, Mend } from "./plan/finding";
 export { kitStateOf, withKitState } from "./plan/kit";
 export type { Limits } from "./plan/limits";
 export { withoutBrokenPairs } from "./plan/order";
+export type { OwnFigure } from "./plan/ownFigure";
 export {
   emptyPlan,
   MOST_DRILLS,

@@ -97,6 +97,7 @@ it("migrates from empty, twice without harm, and several servers at once", async
     "0005-listed",
     "0006-trust",
     "0007-deleted-starts",
+    "0008-figures",
   ]);
   expect(await migrate(url)).toEqual([]);
   const withoutClub = await databases[0]?.sequelize.query(
@@ -140,6 +141,7 @@ it("migrates a database of the release before accounts, keeps all of it, and han
     "0005-listed",
     "0006-trust",
     "0007-deleted-starts",
+    "0008-figures",
   ]);
   const runs = await models.Run.findAll();
   expect(Object.fromEntries(runs.map((r) => [r.id, r.athleteId]))).toEqual({

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
-import { contextOf } from "@tonodrome/core";
+import { conditionsOf, contextOf } from "@tonodrome/core";
 import type { FastifyInstance } from "fastify";
 import { eventInput, makeStart, planBody, runInput, startWrite } from "./make";
 import { fullClub, IN_TIME } from "./people";
@@ -36,6 +36,7 @@ it("shows one warm-up and nothing else to whoever holds the link", async () => {
     startsAt: NOON,
     readyAt: hours(-1),
     plan: start.plan.body,
+    conditions: conditionsOf(start.setting),
     context: contextOf(start),
     run: null,
     expiresAt: NOON.replace(/T.*/, "T00:00:00.000Z").replace(/^.{10}/, hours(24).slice(0, 10)),

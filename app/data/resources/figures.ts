@@ -3,7 +3,7 @@ import { type ClubFiguresAnswer, figuresSchema } from "@tonodrome/core/api";
 import { useClubAsk } from "~/data/queries/clubAsk";
 
 const KEY = ["club-figures"];
-const NONE: ClubFiguresAnswer["figures"] = {};
+const NONE: ClubFiguresAnswer["figures"] = [];
 
 /** Figures of checks that the club has of its own, with the version they were read as. */
 export function useClubFigures() {

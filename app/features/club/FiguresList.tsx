@@ -17,13 +17,11 @@ export default function FiguresList({ answer }: { answer: ClubFiguresAnswer }) {
   // What was just pressed holds until the server has said what it has now.
   const figures: Figures = (save.isPending ? save.variables?.figures : null) ?? answer.figures;
   const write = (next: Figures) => save.mutate({ version: answer.version, figures: next });
-  const change = (code: string, key: string, value: number | null) => {
-    const { [key]: _, ...others } = figures[code] ?? {};
-    const own = value === null ? others : { ...others, [key]: value };
-    const { [code]: __, ...rest } = figures;
-    write(Object.keys(own).length > 0 ? { ...rest, [code]: own } : rest);
+  const change = (check: string, figure: string, value: number | null) => {
+    const others = figures.filter((own) => own.check !== check || own.figure !== figure);
+    write(value === null ? others : [...others, { check, figure, value }]);
   };
-  const changed = Object.values(figures).reduce((sum, own) => sum + Object.keys(own).length, 0);
+  const changed = figures.length;
   return (
     <View className="gap-4">
       {save.error ? <Notice warn text={`Not saved. ${save.error.message}`} /> : null}
@@ -31,14 +29,14 @@ export default function FiguresList({ answer }: { answer: ClubFiguresAnswer }) {
         {changed === 0 ? "All as usual." : changed === 1 ? "1 of your own." : `${changed} of your own.`}
       </Text>
       {mayBuild && changed > 0 ? (
-        <Button label="All as usual again" disabled={save.isPending} onPress={() => write({})} />
+        <Button label="All as usual again" disabled={save.isPending} onPress={() => write([])} />
       ) : null}
       <View role="list" aria-label="Checks">
         {CHECKS.map((check) => (
           <CheckFigures
             key={check.code}
             check={check}
-            own={figures[check.code] ?? NONE}
+            own={figures.filter((own) => own.check === check.code)}
             onChange={mayBuild && !save.isPending ? (key, value) => change(check.code, key, value) : null}
           />
         ))}
@@ -47,11 +45,9 @@ export default function FiguresList({ answer }: { answer: ClubFiguresAnswer }) {
   );
 }
 
-const NONE: Readonly<Record<string, number>> = {};
-
 interface CheckFiguresProps {
   check: Check;
-  own: Readonly<Record<string, number>>;
+  own: Figures;
   /** Null for a value puts it back; null altogether for somebody who may not, or while it is being saved. */
   onChange: ((key: string, value: number | null) => void) | null;
 }
@@ -69,7 +65,7 @@ function CheckFigures({ check, own, onChange }: CheckFiguresProps) {
       <Text className="font-text text-body text-ink">{check.when}</Text>
       <Text className="font-text text-small text-muted">{check.rests}</Text>
       {Object.entries(check.figures).map(([key, { value, unit, least, most, words }]) => {
-        const now = own[key] ?? value;
+        const now = own.find((o) => o.figure === key)?.value ?? value;
         return (
           <View key={key} className="gap-1">
             {onChange ? (

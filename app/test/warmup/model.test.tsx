@@ -27,7 +27,7 @@ jest.mock("~/data/account/account", () => ({
   useMay: (action: string) => mock.may.has(action),
   useAccount: () => ({ me: { name: "Bo" } }),
 }));
-jest.mock("~/data/resources/figures", () => ({ useFigures: () => ({}) }));
+jest.mock("~/data/resources/figures", () => ({ useFigures: () => [] }));
 jest.mock("~/data/resources/log", () => ({ useEarlierRuns: () => undefined }));
 jest.mock("~/data/resources/startDraft", () => ({
   useStartDraft: (start: Start) => ({

@@ -10,13 +10,13 @@ const GRAVEST: readonly Severity[] = ["stop", "warn", "hint"];
  * yet tried: `provenMends` does that.
  * @param figures those that the club has of its own
  */
-export function checkPlan(situation: Situation, figures: ClubFigures = {}): Finding[] {
+export function checkPlan(situation: Situation, figures: ClubFigures = []): Finding[] {
   return CHECKS.flatMap((check) => check.find(situation, figuresOf(check, figures))).toSorted(
     (a, b) => GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity),
   );
 }
 
 /** The same from what is known of a plan and its day. */
-export function findingsOf(input: SituationInput, figures: ClubFigures = {}): Finding[] {
+export function findingsOf(input: SituationInput, figures: ClubFigures = []): Finding[] {
   return checkPlan(situationOf(input), figures);
 }

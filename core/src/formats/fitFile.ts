@@ -56,7 +56,7 @@ export const fitFileSchema = z.strictObject({
     .max(MOST_EARLIER, { error: `At most ${MOST_EARLIER} warm-ups before.` })
     .default([]),
   /** Figures of checks that are other than usual. */
-  figures: clubFiguresSchema.default({}),
+  figures: clubFiguresSchema.default([]),
 });
 
 export type FitFile = z.infer<typeof fitFileSchema>;

@@ -81,7 +81,7 @@ describe("what mends a finding", () => {
         const before = JSON.stringify(situation.plan);
         const findings = checkPlan(situation);
         for (const finding of findings.filter((f) => f.mends.length > 0).slice(0, 3)) {
-          const [mend] = provenMends(situation, finding, {}, anyId);
+          const [mend] = provenMends(situation, finding, [], anyId);
           if (!mend) continue;
           tried++;
           const plan = editedPlan(situation.plan, mend.edits, anyId);
@@ -105,7 +105,7 @@ it("answers for any plan on any day, whatever is known", () => {
   fc.assert(
     fc.property(anyDay(8), ({ plan, day: context }) => {
       const base = made({});
-      const input = { ...base, plan, context, fit: fitPlan(plan, SMALL_DAY, context), figures: {} };
+      const input = { ...base, plan, context, fit: fitPlan(plan, SMALL_DAY, context), figures: [] };
       const { findings, forecast } = judge(input);
       expect(findings.every(({ finding }) => finding.words.length > 3)).toBe(true);
       expect(Number.isFinite(forecast.atStart.readiness.middle)).toBe(true);
@@ -151,10 +151,10 @@ describe("the judgement", () => {
       ],
       wait: { leastSeconds: 240 },
     });
-    expect(judge({ ...warm, figures: {} }).line).toBe("warm, sharp, fresh");
+    expect(judge({ ...warm, figures: [] }).line).toBe("warm, sharp, fresh");
     const cooling = made({ rows: [["Jog", "raise", 50, timed(900)]], wait: { leastSeconds: 2400 } });
-    expect(judge({ ...cooling, figures: {} }).line).toBe("cooling or cold by the start");
-    expect(judge({ ...made({}), figures: {} }).line).toBeNull();
+    expect(judge({ ...cooling, figures: [] }).line).toBe("cooling or cold by the start");
+    expect(judge({ ...made({}), figures: [] }).line).toBeNull();
   });
 
   it("in full says for each slip what would bring it back", () => {
@@ -165,7 +165,7 @@ describe("the judgement", () => {
       ],
       wait: { leastSeconds: 240 },
     });
-    const { topUps } = judgeFully({ ...warm, figures: {} }, anyId);
+    const { topUps } = judgeFully({ ...warm, figures: [] }, anyId);
     expect(topUps.map((t) => t.delaySeconds)).toEqual([300, 600, 1200, 2400]);
     expect(topUps[1]).toMatchObject({ isNeeded: true, topUp: { isBack: true } });
   });

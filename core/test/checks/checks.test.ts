@@ -7,7 +7,7 @@ import { anyId } from "../made/ids";
 import { CASES } from "./cases";
 import { type Made, made, reps, timed } from "./made";
 
-const speaks = (check: Check, of: Made, figures: ClubFigures = {}) =>
+const speaks = (check: Check, of: Made, figures: ClubFigures = []) =>
   check.find(made(of), figuresOf(check, figures)).length > 0;
 
 describe.each(CHECKS.map((c) => [c.code, c] as const))("%s", (code, check) => {
@@ -22,7 +22,7 @@ describe.each(CHECKS.map((c) => [c.code, c] as const))("%s", (code, check) => {
 
   test("says what is the matter in a sentence, with its own code", () => {
     for (const of of cases?.fires ?? [])
-      for (const finding of check.find(made(of), figuresOf(check, {}))) {
+      for (const finding of check.find(made(of), figuresOf(check, []))) {
         expect(finding.code).toBe(code);
         expect(finding.words).toMatch(/^\S.*[.!?]$/);
         expect(finding.words).not.toMatch(/undefined|null|NaN/);
@@ -37,9 +37,9 @@ describe.each(CHECKS.map((c) => [c.code, c] as const))("%s", (code, check) => {
           check.find(made(of), figuresOf(check, figures)).map((f) => [f.severity, f.itemId, f.mends]),
         ),
       );
-    const usual = said({});
+    const usual = said([]);
     for (const [key, { value }] of Object.entries(check.figures)) {
-      const moved = [-1, 1].map((by) => said({ [code]: { [key]: value + by } }));
+      const moved = [-1, 1].map((by) => said([{ check: code, figure: key, value: value + by }]));
       expect([key, moved.some((m) => m !== usual)]).toEqual([key, true]);
     }
   });
@@ -47,10 +47,10 @@ describe.each(CHECKS.map((c) => [c.code, c] as const))("%s", (code, check) => {
   if (CASES[code]?.mends)
     test("mends what it finds, and brings no stop", () => {
       const situation = made(cases?.fires[0] as Made);
-      const [finding] = check.find(situation, figuresOf(check, {}));
+      const [finding] = check.find(situation, figuresOf(check, []));
       expect(finding?.mends.length).toBeGreaterThan(0);
       expect(
-        provenMends(situation, finding as NonNullable<typeof finding>, {}, anyId).length,
+        provenMends(situation, finding as NonNullable<typeof finding>, [], anyId).length,
       ).toBeGreaterThan(0);
     });
 });
@@ -86,17 +86,17 @@ describe("a club's own figures", () => {
     const near = CASES["too-short"]?.not[3] as Made;
     const check = CHECKS.find((c) => c.code === "too-short") as Check;
     expect(speaks(check, near)).toBe(false);
-    expect(speaks(check, near, { "too-short": { any: 5 } })).toBe(true);
+    expect(speaks(check, near, [{ check: "too-short", figure: "any", value: 5 }])).toBe(true);
   });
 
   test("are refused where there is no such check or figure, or no such number", () => {
-    const faults = (figures: unknown) =>
-      clubFiguresSchema.safeParse(figures).error?.issues.map((i) => i.path.join("."));
-    expect(faults({ "too-short": { any: 5 } })).toBeUndefined();
-    expect(faults({ "too-tall": { any: 5 } })).toEqual(["too-tall"]);
-    expect(faults({ "too-short": { least: 5 } })).toEqual(["too-short.least"]);
-    expect(faults({ "too-short": { any: 0 } })).toEqual(["too-short.any"]);
-    expect(faults({ "too-short": { any: 4.5 } })).toEqual(["too-short.any"]);
-    expect(faults({ "too-short": { any: "5" } })).toEqual(["too-short.any"]);
+    const faults = (check: string, figure: string, value: unknown) =>
+      clubFiguresSchema.safeParse([{ check, figure, value }]).error?.issues.map((i) => i.path.join("."));
+    expect(faults("too-short", "any", 5)).toBeUndefined();
+    expect(faults("too-tall", "any", 5)).toEqual(["0.check"]);
+    expect(faults("too-short", "least", 5)).toEqual(["0.figure"]);
+    expect(faults("too-short", "any", 0)).toEqual(["0.value"]);
+    expect(faults("too-short", "any", 4.5)).toEqual(["0.value"]);
+    expect(faults("too-short", "any", "5")).toEqual(["0.value"]);
   });
 });

@@ -2,6 +2,7 @@ import { MOST_DRILLS } from "@tonodrome/core";
 import { earlierRunsSchema, idParamsSchema, MOST_EARLIER } from "@tonodrome/core/api";
 import { QueryTypes } from "sequelize";
 import { placeOf } from "../access/access";
+import { notFound } from "../errors/refusal";
 import type { Resource } from "./context";
 
 interface Row {
@@ -31,6 +32,8 @@ export const earlierRuns: Resource = (context) => (app, _options, done) => {
     { config: { access: "read" }, schema: { params: idParamsSchema, response: { 200: earlierRunsSchema } } },
     async (request) => {
       const { clubId } = placeOf(request);
+      const where = { clubId, id: request.params.id };
+      if (!(await context.models.Athlete.count({ where }))) throw notFound("athlete");
       const runs = await context.sequelize.query<Row>(SQL, {
         bind: [clubId, request.params.id],
         type: QueryTypes.SELECT,

@@ -18,7 +18,7 @@ export const figures: Resource = (context) => (app, _options, done) => {
     { config: { access: "see" }, schema: { params, response: { 200: figuresSchema } } },
     async (request) => {
       const row = await models.ClubFigures.findByPk(placeOf(request).clubId);
-      return { version: row?.version ?? 1, figures: row?.figures ?? {} };
+      return { version: row?.version ?? 1, figures: row?.figures ?? [] };
     },
   );
 
@@ -38,7 +38,7 @@ export const figures: Resource = (context) => (app, _options, done) => {
         async (transaction) => {
           await models.ClubFigures.findOrCreate({
             where: { clubId },
-            defaults: { clubId, version: 1, figures: {} },
+            defaults: { clubId, version: 1, figures: [] },
             transaction,
           });
           return writeVersioned(transaction, {

@@ -17,7 +17,7 @@ export const judge: Resource = (context) => (app, _options, done) => {
       await context.rateLimits.judge(sessionOf(request).userId);
       const row = await context.models.ClubFigures.findByPk(clubId);
       // The club's own figures hold, unless the file has others.
-      const figures = { ...row?.figures, ...request.body.figures };
+      const figures = [...(row?.figures ?? []), ...request.body.figures];
       return judgeInWorker({ ...request.body, figures }, context.judgeWorker) as never;
     },
   );

@@ -3,6 +3,7 @@ import type {
   Dose,
   DrillDetails,
   EventType,
+  OwnFigure,
   Phase,
   PlanBody,
   Priority,
@@ -24,7 +25,7 @@ export interface ClubRow {
 export interface ClubFiguresRow {
   clubId: string;
   version: number;
-  figures: Record<string, Record<string, number>>;
+  figures: OwnFigure[];
 }
 
 /** An athlete with a profile. */
