@@ -195,9 +195,13 @@ test("drills are read before they are added, a ladder is made on the way, and no
   await page.getByRole("button", { name: /^The start/ }).click();
   await sheet.getByRole("button", { name: "People at hand: less" }).click();
   await sheet.getByRole("button", { name: "Close" }).click();
-  await expect(page.getByText("Too few people for Even climb: the start says who is at hand.")).toBeVisible();
-  await page.getByRole("button", { name: "Open the first" }).click();
+  // Pointed out at once, on the strip and in the list, with the press that mends it.
+  await expect(page.getByRole("button", { name: /^Even climb, .*look at/ })).toBeVisible();
+  await page.getByTestId("to-look-at").click();
+  await expect(
+    sheet.getByText(/Even climb: it takes somebody besides the athlete, and nobody is/),
+  ).toBeVisible();
   await sheet.getByRole("button", { name: "Do it alone" }).click();
+  await expect(sheet.getByText(/it takes somebody besides/)).toHaveCount(0);
   await sheet.getByRole("button", { name: "Close" }).click();
-  await expect(page.getByText(/^Too few people/)).toHaveCount(0);
 });

@@ -27,7 +27,12 @@ export default function FindingsSheet({
 }) {
   const { judgement, failure } = useFullJudgement(model.judgeInput, model.start, model.drills);
   const [done, setDone] = useState<Done | null>(null);
-  const findings = judgement?.findings ?? model.judgement?.findings ?? [];
+  // What is said follows every edit; what mends it comes a little later.
+  const mends = new Map(judgement?.findings.map(({ finding }) => [keyOf(finding), finding.mends]));
+  const findings = (model.judgement?.findings ?? judgement?.findings ?? []).map(({ finding, known }) => ({
+    known,
+    finding: { ...finding, mends: mends.get(keyOf(finding)) ?? finding.mends },
+  }));
   const open = findings.filter((f) => f.known === null);
   const aside = findings.filter((f) => f.known !== null);
   const mend = ({ words, edits }: Mend) => {
@@ -59,7 +64,7 @@ export default function FindingsSheet({
       <View role="list" aria-label="To look at">
         {open.map(({ finding }) => (
           <FindingRow
-            key={`${finding.code} ${finding.itemId} ${finding.words}`}
+            key={keyOf(finding)}
             finding={finding}
             mayBuild={model.mayBuild}
             onShow={finding.itemId ? () => onShow(finding.itemId ?? "") : null}
@@ -70,7 +75,7 @@ export default function FindingsSheet({
       </View>
       {model.mayBuild && many ? (
         <Button
-          label={`Do the first of all ${many.count}: ${many.name}`}
+          label={`Mend all ${many.count} of one kind`}
           onPress={() => {
             const undo = model.applyEdits(many.edits);
             setDone({ words: `${many.count} mended.`, undo });
@@ -81,10 +86,7 @@ export default function FindingsSheet({
       {aside.length > 0 ? (
         <Fold title={`Set aside: ${aside.length}`} open={open.length === 0}>
           {aside.map(({ finding, known }) => (
-            <View
-              key={`${finding.code} ${finding.itemId} ${finding.words}`}
-              className="gap-1 border-t border-line py-2"
-            >
+            <View key={keyOf(finding)} className="gap-1 border-t border-line py-2">
               <Text className="font-text text-body text-ink">{finding.words}</Text>
               <Text className="font-text text-small text-muted">Set aside by {known?.by}</Text>
               {model.mayBuild ? (
@@ -150,15 +152,26 @@ function FindingRow({ finding, mayBuild, onShow, onMend, onKnow }: FindingRowPro
 }
 
 /** Several findings of one check, each about a drill, that can be mended with one press; null where there are none. */
-function mendableTogether(
-  findings: readonly Finding[],
-): { count: number; name: string; edits: readonly Edit[] } | null {
+function mendableTogether(findings: readonly Finding[]): { count: number; edits: readonly Edit[] } | null {
   for (const { code } of findings) {
     const same = findings.filter((f) => f.code === code && f.itemId !== null && f.mends.length > 0);
     const items = new Set(same.map((f) => f.itemId));
     if (same.length < 2 || items.size < same.length) continue;
-    const edits = same.flatMap((f) => f.mends[0]?.edits ?? []);
-    return { count: same.length, name: same[0]?.mends[0]?.words ?? "", edits };
+    // Nothing of the shelf is taken twice.
+    const taken = new Set<string>();
+    const edits = same.flatMap((f) => {
+      const mend = f.mends.find((m) => !m.edits.some((e) => taken.has(shelfIdOf(e) ?? "")));
+      for (const edit of mend?.edits ?? []) taken.add(shelfIdOf(edit) ?? "-");
+      return mend?.edits ?? [];
+    });
+    return { count: same.length, edits };
   }
   return null;
 }
+
+/** What tells a finding from the others. */
+const keyOf = ({ code, itemId, words }: Finding) => `${code} ${itemId} ${words}`;
+
+/** The drill of the shelf that an edit brings, where it brings one. */
+const shelfIdOf = (edit: Edit): string | undefined =>
+  edit.kind === "replace" || edit.kind === "insert" ? edit.drill.id : undefined;

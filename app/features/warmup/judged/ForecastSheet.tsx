@@ -20,7 +20,7 @@ const MINUTE = 60;
 export default function ForecastSheet({ model }: { model: WarmUpModel }) {
   const { judgeInput, start } = model;
   const { judgement, failure } = useFullJudgement(judgeInput, start, model.drills);
-  const forecast = judgement?.forecast ?? model.judgement?.forecast;
+  const forecast = model.judgement?.forecast ?? judgement?.forecast;
   const begin = judgeInput.fit.beginSeconds;
   const moments = useMemo(() => momentsOf(begin), [begin]);
   const ask = useMemo(() => {
