@@ -67,15 +67,27 @@ async function wait(page: Page): Promise<void> {
     .waitFor();
 }
 
+async function forecast(page: Page, athlete: string): Promise<void> {
+  await openStart(page, athlete);
+  await page.getByTestId("state-line").click();
+  await page.getByRole("img", { name: "Tiredness, drawn" }).waitFor();
+  await page.getByText(/^Late by/).waitFor();
+}
+
+/** What there is to look at, on a hot day, with what mends it. */
+async function findings(page: Page): Promise<void> {
+  await openStart(page, "Tamsin Okoro-Vale");
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: /^The start/ }).click();
+  for (const name of ["Outdoors", "30 °", "In the sun"]) await page.getByRole("radio", { name }).click();
+  await page.clock.runFor(1500);
+  await page.getByText("Saved", { exact: true }).last().waitFor();
+  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByTestId("to-look-at").click();
+  await page.getByRole("button", { name: "In the shade" }).waitFor();
+}
+
 const shots: Shot[] = [
-  {
-    name: "members",
-    go: async (page) => {
-      await shareStart(page, "Ilse Marrow");
-      await page.goto("/club/members");
-      await page.getByText("Henrike Vogt (you)").waitFor();
-    },
-  },
   {
     name: "shared",
     go: async (page) => {
@@ -87,13 +99,6 @@ const shots: Shot[] = [
   { name: "today", go: async (page) => void (await page.goto("/")) },
   { name: "warm-up", go: (page) => openStart(page, "Ilse Marrow") },
   {
-    name: "warm-up-short",
-    go: async (page) => {
-      await openStart(page, "Ilse Marrow");
-      await page.getByRole("slider").fill("16");
-    },
-  },
-  {
     name: "warm-up-wide",
     size: WIDE,
     go: async (page) => {
@@ -102,6 +107,9 @@ const shots: Shot[] = [
       await page.mouse.wheel(0, 480);
     },
   },
+  { name: "forecast", dark: true, go: (page) => forecast(page, "Ilse Marrow") },
+  { name: "forecast-wide", size: WIDE, go: (page) => forecast(page, "Tamsin Okoro-Vale") },
+  { name: "findings", go: findings },
   {
     name: "drill",
     go: async (page) => {
@@ -118,16 +126,6 @@ const shots: Shot[] = [
     },
   },
   { name: "shelf", go: async (page) => void (await page.goto("/shelf")) },
-  {
-    name: "dose",
-    go: async (page) => {
-      await page.goto("/shelf");
-      await page.getByRole("button", { name: "New drill" }).click();
-      await page.getByLabel("Name", { exact: true }).fill("Gold at 18 m");
-      await page.getByRole("radio", { name: "Gate", exact: true }).click();
-      await page.getByRole("button", { name: "Never longer than: more" }).scrollIntoViewIfNeeded();
-    },
-  },
   {
     name: "ladder",
     go: async (page) => {

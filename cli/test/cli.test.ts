@@ -1,6 +1,7 @@
 import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import path from "node:path";
+import { checksText } from "../src/checksText";
 import { schemaText } from "../src/schemaText";
 
 const root = path.join(__dirname, "..", "..");
@@ -141,6 +142,10 @@ it("answers for no drills at all", () => {
 
 it("is published as JSON Schema as it is read: npm run schema", () => {
   expect(readFileSync(path.join(root, "docs", "schema", "fit.schema.json"), "utf8")).toBe(schemaText());
+});
+
+it("has every check on the page of checks, as it is: npm run schema", () => {
+  expect(readFileSync(path.join(root, "docs", "checks.md"), "utf8")).toBe(checksText());
 });
 
 it("says time as time, with the seconds, in the table too", () => {

@@ -96,6 +96,7 @@ export { protectedOn } from "./plan/protect";
 export type { RunForecast } from "./run/judge/runForecast";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";
+export { cautionFor, weatherCaution } from "./run/live/cautions";
 export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/live/cues";
 export { passedPoints } from "./run/live/passedPoints";
 export { type RunClock, runClock } from "./run/live/runClock";

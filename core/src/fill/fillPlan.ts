@@ -34,7 +34,12 @@ export function fillPlan(input: FillInput): Filled {
   const part = (portion: number) => portion * budget;
 
   const { raiseTimes, primes } = inWeather(input, gaps);
-  const raise = chooseRaise(choices, approach, raiseTimes * part(approach.portions.raise));
+  const raise = chooseRaise(
+    choices,
+    approach,
+    raiseTimes * part(approach.portions.raise),
+    Math.round(raiseTimes * RAISE_DRILLS),
+  );
   const technical = chooseTechnical(choices, input, target, part(approach.portions.technical), gaps);
   const mobilise = chooseMobilise(
     choices,
@@ -76,6 +81,9 @@ function inWeather({ weather }: FillInput, gaps: string[]): { raiseTimes: number
   }
   return { raiseTimes: 1, primes: 2 };
 }
+
+/** Most drills of the raise in ordinary weather. Custom. */
+const RAISE_DRILLS = 3;
 
 /** Seconds of drills: what the time leaves after wait and kit, and no more than the approach wants. */
 function workSeconds({ approach, availableSeconds }: FillInput, kit: readonly Chosen[]): number {

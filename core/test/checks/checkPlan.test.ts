@@ -58,7 +58,7 @@ it("says by how much time is short", () => {
 describe("what mends a finding", () => {
   const anySituation = fc
     .record({
-      plan: anyPlan(8),
+      plan: anyPlan(6),
       seconds: fc.integer({ min: 100, max: 2400 }),
       layers: fc.boolean(),
       age: fc.constantFrom(null, "under-10" as const, "13-15" as const),
@@ -95,9 +95,9 @@ describe("what mends a finding", () => {
         }
         expect(JSON.stringify(situation.plan)).toBe(before);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
-    expect(tried).toBeGreaterThan(20);
+    expect(tried).toBeGreaterThan(10);
   });
 });
 

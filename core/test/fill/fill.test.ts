@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { idealLevel, levelsOf } from "../../src/dose/levelsOf";
 import { fillPlan } from "../../src/fill/fillPlan";
 import { APPROACHES, approachOf, suitedFirst } from "../../src/fill/input/approaches";
 import { obstacleTo } from "../../src/fill/input/usable";
@@ -162,6 +163,34 @@ it("needs first puts what is least sure as early as the climb allows, secure fin
     .filter((i) => i.dose.kind !== "ladder")
     .map((i) => i.intensity);
   expect(stair).toEqual(stair.toSorted((a, b) => a - b));
+});
+
+it("makes the raise longer in the cold and shorter in the heat, primes once when it is hot, and says so", () => {
+  const of = (weather?: { heat: "none" | "hot"; cold: "none" | "cool" }) =>
+    fillPlan(
+      fillInput(shelf, {
+        approach: approachOf("even-stair"),
+        availableSeconds: 3600,
+        ...(weather ? { weather } : {}),
+      }),
+    );
+  const raise = (filled: ReturnType<typeof fillPlan>) =>
+    filled.body.items
+      .filter((i) => i.phase === "raise")
+      .reduce((sum, i) => sum + (levelsOf(i.dose)[idealLevel(i.dose)]?.seconds ?? 0), 0);
+  const efforts = (filled: ReturnType<typeof fillPlan>) =>
+    filled.body.items.filter((i) => i.phase === "prime" && i.intensity > 50).length;
+  const [mild, cold, hot] = [
+    of({ heat: "none", cold: "none" }),
+    of({ heat: "none", cold: "cool" }),
+    of({ heat: "hot", cold: "none" }),
+  ];
+  expect(mild.body.items.map((i) => i.drillId)).toEqual(of().body.items.map((i) => i.drillId));
+  expect(raise(cold)).toBeGreaterThan(raise(mild));
+  expect(raise(hot)).toBeLessThan(raise(mild));
+  expect(efforts(hot)).toBeLessThanOrEqual(1);
+  expect(cold.gaps.join()).toContain("half as long again");
+  expect(hot.gaps.join()).toContain("shade");
 });
 
 it("offers what suits an event first, and every approach takes a side in every question", () => {

@@ -213,7 +213,7 @@ describe("the forecast", () => {
         expect(wrong).toEqual([]);
         expect(forecast.delays.map((d) => d.delaySeconds)).toEqual(DELAYS);
       }),
-      { numRuns: 1000 },
+      { numRuns: Number(process.env.RUNS ?? 1000) },
     );
   });
 

@@ -131,7 +131,13 @@ function startRows(clubId: string, start: DemoStart, title: string, startsAt: Da
 }
 
 function settingOf(start: DemoStart, startsAt: Date, places: readonly string[]): Setting {
-  const setting = { ...usualSetting(), temperature: 12, order: start.order, kitReady: start.kitReady };
+  const setting = {
+    ...usualSetting(),
+    temperature: 12,
+    layers: true,
+    order: start.order,
+    kitReady: start.kitReady,
+  };
   if (start.iceMinutesBefore === undefined) return setting;
   const opens = startsAt.getTime() - start.iceMinutesBefore * MINUTE;
   const window = {

@@ -1,10 +1,18 @@
-import { breathAt, formatLength, formatMinus, partAt, phaseName, runDrills } from "@tonodrome/core";
+import {
+  breathAt,
+  cautionFor,
+  formatLength,
+  formatMinus,
+  partAt,
+  phaseName,
+  runDrills,
+} from "@tonodrome/core";
 import type { FaceModel } from "./faceModel";
 import { Timer } from "./Timer";
 
 /** The drill under way: what it is, how long it still takes, where in it one is, and what to attend to. */
 export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
-  const { state, clock, settings } = model;
+  const { plan, state, clock, settings } = model;
   const split = state.splits[state.index];
   if (!split) return null;
   const { drill, plannedSeconds } = split;
@@ -12,6 +20,7 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
   const part = partAt(drill.parts ?? [], clock.elapsed);
   const counted = part && (part.many > 1 || part.rep !== null) ? part : null;
   const held = state.heldSince !== null;
+  const caution = settings.bigType || drill.wait ? null : cautionFor(plan, drill);
   return (
     <div className="break-words">
       <div className={`run-name line-clamp-2 font-strong text-title ${text}`}>{drill.name}</div>
@@ -28,6 +37,11 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
             .join(", ")}
         </div>
       )}
+      {caution ? (
+        <div className={`run-aside line-clamp-2 font-text text-body ${text}`} data-testid="caution">
+          {caution}
+        </div>
+      ) : null}
       <Timer text={text} big={settings.bigType}>
         {clock.remaining < 0 ? formatMinus(-clock.remaining) : formatLength(Math.ceil(clock.remaining))}
       </Timer>

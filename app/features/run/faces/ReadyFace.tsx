@@ -1,4 +1,4 @@
-import { runDrills, spokenLength } from "@tonodrome/core";
+import { runDrills, spokenLength, weatherCaution } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import type { FaceModel } from "./faceModel";
 import { Timer } from "./Timer";
@@ -16,6 +16,7 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
   const planned = state.splits.reduce((sum, s) => sum + s.plannedSeconds, 0);
   const first = drills[0]?.[0]?.drill;
   const until = Math.ceil(clock.ahead);
+  const weather = weatherCaution(model.plan);
   const early = until > MINUTE ? spokenLength(roundly(until)) : null;
   const counts = settings.beginsItself && until > 0 && until <= COUNT;
   return (
@@ -38,6 +39,11 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
         <Text className={`pt-2 font-strong text-lead ${text}`} testID="too-early">
           Begin in {early}; begun now, {spokenLength(roundly(model.forecast.ifBegunNow.waitSeconds))} of
           waiting: {model.forecast.ifBegunNow.line}.
+        </Text>
+      ) : null}
+      {weather ? (
+        <Text className={`pt-2 font-strong text-body ${text}`} testID="weather">
+          {weather}
         </Text>
       ) : null}
       <Text className={`pt-6 font-text text-body ${text}`}>

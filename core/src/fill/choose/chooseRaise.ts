@@ -2,13 +2,18 @@ import type { Approach } from "../input/approaches";
 import type { Choice, Chosen } from "./choice";
 import { fillUp } from "./fillUp";
 
-/** One to three easy drills, or a circuit where the approach begins with one. */
-export function chooseRaise(choices: readonly Choice[], approach: Approach, seconds: number): Chosen[] {
+/** Some easy drills, or a circuit where the approach begins with one. @param most of them */
+export function chooseRaise(
+  choices: readonly Choice[],
+  approach: Approach,
+  seconds: number,
+  most: number,
+): Chosen[] {
   const circuit = approach.sides.first === "circuit";
   const pool = choices.filter((c) => c.drill.phase === "raise");
   const score = (c: Choice) =>
     c.lean + (circuit && c.drill.dose.kind === "circuit" ? 25 : 0) - Math.max(0, c.drill.intensity - 40);
-  const picked = fillUp(pool, seconds, score, 3).toSorted((a, b) => a.drill.intensity - b.drill.intensity);
+  const picked = fillUp(pool, seconds, score, most).toSorted((a, b) => a.drill.intensity - b.drill.intensity);
   return picked.map((choice, i) => ({
     choice,
     priority: i === 0 ? "essential" : "useful",
