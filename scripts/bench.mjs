@@ -23,6 +23,7 @@ main(async () => {
   await tsx(inRoot("core", "bench", "solver.ts"));
   await tsx(inRoot("core", "bench", "run.ts"));
   await tsx(inRoot("core", "bench", "forecast.ts"));
+  await tsx(inRoot("core", "bench", "checks.ts"));
   await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
   await ensureBuilt();
   const port = await freePort();

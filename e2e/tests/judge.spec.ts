@@ -1,4 +1,5 @@
 import { expect, test } from "@playwright/test";
+import { noDetails } from "@tonodrome/core";
 import {
   closeSaved,
   clubApi,
@@ -20,6 +21,8 @@ const timed = (seconds: number) =>
     sides: "one",
     changeoverSeconds: 0,
   }) as const;
+
+const NOTHING_KNOWN = noDetails();
 
 test.beforeEach(async ({ page }) => {
   await openFilledClub(page);
@@ -62,12 +65,7 @@ test("the forecast has three lanes, what happens if it is late, and what it rest
   await expect(sheet.getByText(/The wait that suits this plan best is \d+ to \d+ min/)).toBeVisible();
   await sheet.getByRole("button", { name: "What this rests on" }).click();
   await expect(sheet.getByText(/Mohr 2004/).first()).toBeVisible();
-  await expect(
-    sheet
-      .getByText("An ordinary session is not known: 60 min taken.")
-      .or(sheet.getByText(/^Whether warm layers are there/))
-      .first(),
-  ).toBeVisible();
+  await expect(sheet.getByText(/Nothing of it is fitted to this athlete/)).toBeVisible();
   await expectAccessible(page);
 });
 
@@ -206,4 +204,31 @@ test("a run says how long they stay warm, and offers a top-up when the start sli
   await offer.getByRole("button", { name: "Re-fit" }).click();
   // A wait until the top-up's own time, and then it.
   await expect(page.getByText("Warm clothes on, until the top-up").first()).toBeVisible();
+});
+
+test("what concerns harm is shown once before it is run, and locks nothing", async ({ page }) => {
+  await makeStart(page, "Ronja Field");
+  await givePlan(page, [
+    { name: "Jog", priority: "essential", intensity: 40, dose: timed(600) },
+    {
+      name: "Throw",
+      phase: "technical",
+      priority: "essential",
+      intensity: 90,
+      dose: timed(30),
+      details: {
+        ...NOTHING_KNOWN,
+        actions: ["throw"],
+        areas: ["shoulder"],
+      },
+    },
+  ]);
+  await expect(page.getByTestId("to-look-at")).toHaveText(/^1 stop/);
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  const sheet = page.getByRole("dialog", { name: "Before you run" });
+  await expect(sheet.getByText(/so fast a ramp hurts the shoulder/)).toBeVisible();
+  await expectAccessible(page);
+  await sheet.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Run", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Begin" })).toBeVisible();
 });

@@ -62,6 +62,7 @@ for (const { name, width, height, text } of SIZES) {
       ["/club", "Club"],
       ["/club/athletes", "Athletes"],
       ["/club/events", "Events"],
+      ["/club/figures", "Figures"],
       ["/club/members", "Members"],
       ["/club/history", "Who changed what"],
       ["/account", "Account"],
@@ -102,6 +103,14 @@ for (const { name, width, height, text } of SIZES) {
     await page.getByTestId("given-up").click();
     await look("what was given up");
     await closeSheet(page);
+    await page.getByTestId("state-line").click();
+    await expect(page.getByRole("img", { name: "Tiredness, drawn" })).toBeVisible();
+    await look("the forecast");
+    await press(page, "Close");
+    await page.getByTestId("to-look-at").click();
+    await expect(page.getByRole("list", { name: "To look at" })).toBeVisible();
+    await look("what there is to look at");
+    await press(page, "Close");
     for (const [entry, ready] of [
       [/^The start/, "What is started"],
       [/^Places/, null],

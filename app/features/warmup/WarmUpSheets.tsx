@@ -5,8 +5,10 @@ import { ShareWarmUp } from "~/features/share/ShareWarmUp";
 import { ShelfPicker } from "~/features/shelf/ShelfPicker";
 import { StartDetails } from "~/features/starts/form/StartDetails";
 import { CoverageList } from "~/features/warmup/dock/CoverageStrip";
+import { Button } from "~/ui/Button";
 import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Loading } from "~/ui/layout/Loading";
+import { Notice } from "~/ui/layout/Notice";
 import { Sheet } from "~/ui/layout/Sheet";
 import { GivenUp } from "./dock/GivenUp";
 import { ConflictSheet } from "./editing/ConflictSheet";
@@ -129,6 +131,16 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
           <Suspense fallback={<Loading />}>
             <ForecastSheet model={model} />
           </Suspense>
+        </Sheet>
+      );
+    case "stops":
+      return (
+        <Sheet title="Before you run" onClose={close}>
+          {model.stops.map(({ code, itemId, words }) => (
+            <Notice key={`${code} ${itemId}`} warn text={words} />
+          ))}
+          <Button label="See what mends it" look="full" onPress={() => open("findings")} />
+          <Button label="Run all the same" icon="run" onPress={model.run} />
         </Sheet>
       );
     case "findings":

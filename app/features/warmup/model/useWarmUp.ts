@@ -1,7 +1,7 @@
-import type { Placement } from "@tonodrome/core";
+import type { Finding, Placement } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useMay } from "~/data/account/account";
 import { type PlanDraft, usePlanDraft } from "~/data/plan/planDraft";
 import { useRunElsewhere } from "~/data/resources/openRuns";
@@ -32,6 +32,7 @@ export type OpenSheet =
   | "coverage"
   | "forecast"
   | "findings"
+  | "stops"
   | "conflict"
   | null;
 
@@ -42,6 +43,8 @@ export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowled
   mayBuild: boolean;
   mayRun: boolean;
   draft: PlanDraft;
+  /** What concerns harm, and nobody has set aside. */
+  stops: readonly Finding[];
   /** Whether a run of this start is under way, on this device or on another. */
   running: "here" | "elsewhere" | null;
   selected: Placement | null;
@@ -90,6 +93,10 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
     known,
     mayBuild,
   });
+  // Of what does not fit the dock speaks; what concerns harm is shown once before it is run.
+  const stops = judged.toLookAt.filter((f) => f.severity === "stop" && f.code !== "essentials-short");
+  const stopsKey = stops.map((f) => `${f.code} ${f.itemId}`).join();
+  const shownStops = useRef("");
   const selected = fit.placements.find((p) => p.item.id === selection.selectedId) ?? null;
   const [said, say] = useState<{ of: string; words: string } | null>(null);
   const reason = fitted.explanation?.given.find((g) => g.itemId === selection.selectedId)?.reason;
@@ -104,6 +111,7 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
     mayBuild,
     mayRun,
     draft,
+    stops,
     running: own ? "here" : elsewhere ? "elsewhere" : null,
     selected,
     said: said !== null && said.of === selection.selectedId ? said.words : null,
@@ -129,7 +137,11 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
     run: useStable(() => {
       if (!mayRun) return;
       if (openRun) router.push(`/run/${openRun}`);
-      else if (fit.workSeconds === 0) open(body.items.length === 0 ? "shelf" : "given-up");
+      else if (stops.length > 0 && shownStops.current !== stopsKey) {
+        // Said once, and never in the way twice.
+        shownStops.current = stopsKey;
+        open("stops");
+      } else if (fit.workSeconds === 0) open(body.items.length === 0 ? "shelf" : "given-up");
       else startRun({ start, plan: body, context, fit, isBest, event: known.event });
     }),
   };
