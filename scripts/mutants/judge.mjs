@@ -97,7 +97,6 @@ const mutants = [
     "!isBack && best.ready < without + LEAST_GAIN",
     "false",
   ],
-  ["it comes after what is done", `${ANSWERS}topUp.ts`, "if (begin < last) continue;", ""],
   [
     "the wait that suits",
     `${ANSWERS}bestWait.ts`,
@@ -231,7 +230,7 @@ const mutants = [
 /** The tests of what a file does. */
 function testsOf(file) {
   if (file.startsWith("core/src/forecast")) return "core/test/forecast/";
-  return /checks\/[a-z]+\//.test(file) ? "core/test/checks/checks" : "core/test/checks/checkPlan";
+  return /checks\/[a-z]+\//.test(file) ? "core/test/checks/checks" : "core/test/checks/";
 }
 
 export default {

@@ -422,6 +422,10 @@ export const CASES: Record<string, Cases> = {
   "peak-too-early": {
     fires: [{ rows: [jog(), prime(75)], wait: { leastSeconds: 1201 } }],
     not: [
+      {
+        rows: [jog(), prime(75), jog(300), ["Spins", "technical", 75, timed(60)]],
+        wait: { leastSeconds: 1000 },
+      },
       { rows: [jog(), prime(75)], wait: { leastSeconds: 1200 } },
       { rows: [jog(), prime(75), ["Spins", "technical", 75, timed(60)]], wait: { leastSeconds: 1000 } },
       { rows: [jog(), prime(74)], wait: { leastSeconds: 1800 } },

@@ -5,7 +5,7 @@ import { provenMends } from "../../src/checks/provenMends";
 import type { Check } from "../../src/checks/terms/check";
 import { anyId } from "../made/ids";
 import { CASES } from "./cases";
-import { type Made, made, reps, timed } from "./made";
+import { ladder, type Made, made, reps, timed } from "./made";
 
 const speaks = (check: Check, of: Made, figures: ClubFigures = []) =>
   check.find(made(of), figuresOf(check, figures)).length > 0;
@@ -68,9 +68,10 @@ test("the gravest comes first, and a plan without fault has nothing said against
   const young = made({
     rows: [
       ["Walk", "raise", 20, timed(300), { focus: "" }],
+      ["Hops", "mobilise", 30, reps(2), { details: { loads: ["knee"] } }],
       ["Lift", "technical", 30, reps(2), { focus: "", details: { leastAge: 16 } }],
     ],
-    athlete: { ageBand: "10-12" },
+    athlete: { ageBand: "10-12", protectedAreas: [{ area: "knee", until: null }] },
   });
   const found = checkPlan(young).map((f) => f.severity);
   expect(found[0]).toBe("stop");
@@ -80,6 +81,29 @@ test("the gravest comes first, and a plan without fault has nothing said against
 });
 
 const GRAVEST = ["stop", "warn", "hint"];
+
+test("a step between drills and one within a ladder are said apart, and a ladder that is full gets no rung more", () => {
+  const said = (rows: Made["rows"]) => {
+    const situation = made({ rows: rows ?? [], stepPoints: 20 });
+    const check = CHECKS.find((c) => c.code === "step-too-steep") as Check;
+    const [finding] = check.find(situation, {});
+    return {
+      words: finding?.words,
+      mends: finding ? provenMends(situation, finding, [], anyId).map((m) => m.words) : [],
+    };
+  };
+  const between = said([
+    ["Jump", "technical", 30, reps(3)],
+    ["Axel", "technical", 60, reps(3)],
+  ]);
+  expect(between.words).toMatch(/^30 points up from Jump, more than the 20 /);
+  expect(between.mends).toEqual(["Lower it to 50 %"]);
+  const within = said([["Axel", "technical", 60, ladder([20, 3], [60, 3])]]);
+  expect(within.words).toMatch(/^A step of this ladder rises by 40 points, more than the 20 /);
+  expect(within.mends).toEqual(["A rung between"]);
+  const full = Array.from({ length: 15 }, (_, i) => [20 + i, 1] as const);
+  expect(said([["Axel", "technical", 90, ladder(...full, [90, 1])]]).mends).toEqual([]);
+});
 
 describe("a club's own figures", () => {
   test("take the place of the usual ones", () => {

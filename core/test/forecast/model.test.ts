@@ -1,10 +1,12 @@
 import fc from "fast-check";
+import { usualSetting } from "../../src/conditions/setting";
+import { bandOf } from "../../src/forecast/answers/band";
 import { curvesOf, DELAYS, forecastOf } from "../../src/forecast/forecast";
 import { modelOf } from "../../src/forecast/model/model";
 import { MIDDLE_PERSON, PARAMETER_NAMES, PARAMETERS } from "../../src/forecast/model/parameters";
 import { people, valueAt } from "../../src/forecast/model/people";
 import { joined, type Piece } from "../../src/forecast/model/piece";
-import type { Surroundings } from "../../src/forecast/model/surroundings";
+import { type Surroundings, surroundingsOf } from "../../src/forecast/model/surroundings";
 import { integrated } from "./integrate";
 import { done, mild } from "./pieces";
 
@@ -169,6 +171,46 @@ describe("the model", () => {
     expect(cost(30, 0)).toBeCloseTo(1, 6);
     expect(cost(60, 5)).toBeCloseTo(2.5, 6);
     expect(cost(60, 10)).toBeCloseTo(0, 6);
+  });
+});
+
+describe("what it goes by", () => {
+  const weather = { ...usualSetting(), temperature: 5, wind: "strong" as const, wet: true };
+
+  test("indoors there is neither wind nor wet; little training and the third day running cost more", () => {
+    expect(surroundingsOf({ ...weather, indoors: true }, null)).toMatchObject({
+      wind: 0,
+      wet: false,
+      cost: 1,
+    });
+    expect(surroundingsOf({ ...weather, indoors: false }, null)).toMatchObject({ wind: 1, wet: true });
+    expect(surroundingsOf({ ...weather, indoors: false, wind: "breeze" }, null).wind).toBe(0.5);
+    const cost = (recentLoad: "little" | "usual" | "much", day: number) =>
+      surroundingsOf({ ...weather, day }, { recentLoad, usualMinutes: 90 }).cost;
+    expect([cost("usual", 2), cost("much", 1), cost("little", 1), cost("usual", 3)]).toEqual([
+      1, 1, 1.3, 1.15,
+    ]);
+    expect(cost("little", 4)).toBeCloseTo(1.495, 9);
+  });
+
+  test("what is not known is said, and what cannot be is taken as the nearest that can", () => {
+    const usual = (usualMinutes: number) => surroundingsOf(weather, { recentLoad: "usual", usualMinutes });
+    expect([usual(0), usual(3), usual(90), usual(600)].map((s) => s.usualMinutes)).toEqual([60, 15, 90, 240]);
+    expect(usual(0).unknown).toContain("An ordinary session is not known: 60 min taken.");
+    expect(usual(90).unknown.join()).not.toContain("session");
+    expect(surroundingsOf({ ...weather, temperature: null }, null)).toMatchObject({ temperature: 20 });
+  });
+
+  test("more warmth than full gives no more", () => {
+    const { warmth, sharpness, tiredness, readiness } = modelOf(done([[40, 100]]), MIDDLE_PERSON, mild).at(0);
+    expect(warmth).toBeGreaterThan(MIDDLE_PERSON.full);
+    expect(readiness).toBeCloseTo(100 * (MIDDLE_PERSON.sTop * sharpness - tiredness), 9);
+  });
+
+  test("a band goes from the 10th percentile over the median to the 90th", () => {
+    const values = Array.from({ length: 101 }, (_, i) => 100 - i);
+    expect(bandOf(values)).toEqual({ low: 10, middle: 50, high: 90 });
+    expect(bandOf([3])).toEqual({ low: 3, middle: 3, high: 3 });
   });
 });
 

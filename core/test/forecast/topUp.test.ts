@@ -129,6 +129,28 @@ describe("the top-up", () => {
     expect(topUpFor({ ...wanted, pieces: [], delaySeconds: 1800 })).toBeNull();
   });
 
+  test("what gives less than a point and does not bring it back is not offered", () => {
+    const wanted = {
+      pieces: done(
+        [
+          [14, 65],
+          [0.5, 95],
+        ],
+        4,
+      ),
+      around: mild,
+      delaySeconds: 600,
+      drills: [drill("Stroll", "raise", 25, 60)],
+      withEffort: false,
+      waitSeconds: 300,
+    };
+    const { perDeg, full } = MIDDLE_PERSON;
+    // Strolling keeps some tenths of a degree.
+    expect(100 * perDeg * full).toBeGreaterThan(10);
+    expect(topUpFor(wanted)).toBeNull();
+    expect(topUpFor({ ...wanted, drills: [drill("Jog", "raise", 60, 60)] })).not.toBeNull();
+  });
+
   test("says what to do and when", () => {
     const found = topUpFor({
       pieces: done(
