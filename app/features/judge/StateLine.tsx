@@ -23,7 +23,7 @@ export function StateLine({ fit, conditions, training = null }: StateLineProps) 
   if (!answer) return null;
   return (
     <Text className="font-text text-small text-ink" testID="state">
-      At the start: {answer}
+      At the start: {answer.replace(/ by the start$/, "")}
     </Text>
   );
 }
