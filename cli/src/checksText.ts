@@ -1,4 +1,4 @@
-import { CHECKS, type Check } from "@tonodrome/core/judge";
+import { CHECKS, type Check } from "@tonodrome/core/judge-answers";
 
 const SEVERITIES = { stop: "stop", warn: "look at", hint: "a thought" } as const;
 

@@ -1,5 +1,5 @@
 import { formatMinus } from "@tonodrome/core";
-import { type FindingAnswer, type ForecastAnswer, LANES } from "@tonodrome/core/judge";
+import { type FindingAnswer, type ForecastAnswer, LANES } from "@tonodrome/core/judge-answers";
 import stringWidth from "string-width";
 
 const MINUTE = 60;

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
 import { LONGEST_DAY, pathText } from "@tonodrome/core";
 import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
-import { CHECKS, checkAnswer, fixedFile, forecastAnswer } from "@tonodrome/core/judge";
+import { CHECKS, checkAnswer, fixedFile, forecastAnswer } from "@tonodrome/core/judge-answers";
 import { fitAnswer, fitTableText } from "./fitAnswer";
 import { checkTableText, forecastTableText } from "./judgeTables";
 

@@ -9,21 +9,10 @@ export type { Check, Figure } from "./checks/terms/check";
 export { type EarlierRun, type SituationInput, situationOf } from "./checks/terms/situation";
 export { COOL_AIR, coldBandOf, windChill } from "./conditions/cold";
 export { heatBandOf, wetBulbGlobe } from "./conditions/heat";
-export type { Band } from "./forecast/answers/band";
-export { LANES, type Lane } from "./forecast/answers/laneWords";
-export type { StateAt } from "./forecast/answers/stateAt";
-export { type TopUp, type TopUpDrill, topUpLine } from "./forecast/answers/topUp";
+export type { TopUpDrill } from "./forecast/answers/topUp";
 export { type CurvePoint, curvesOf, type Forecast, forecastOf } from "./forecast/forecast";
-export { PARAMETER_NAMES, PARAMETERS } from "./forecast/model/parameters";
 export { surroundingsOf, type Training } from "./forecast/model/surroundings";
 export { piecesOf } from "./forecast/piecesOf";
-export { stateLine, stateSentence } from "./forecast/stateLine";
-export {
-  checkAnswer,
-  type FindingAnswer,
-  type ForecastAnswer,
-  fixedFile,
-  forecastAnswer,
-} from "./formats/judgeAnswer";
+export { stateLine } from "./forecast/stateLine";
 export { type RunForecast, runForecast } from "./run/judge/runForecast";
 export { runTopUp } from "./run/judge/runTopUp";

@@ -69,7 +69,7 @@ for (const { name, width, height, text } of SIZES) {
     ] as const) {
       await page.goto(to);
       await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
-      await expect(page.getByText("Loading")).toHaveCount(0);
+      await expect(page.getByText(/^Loading/)).toHaveCount(0);
       await look(`${heading} (${to})`);
     }
     await page.goto("/shelf");

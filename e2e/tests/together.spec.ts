@@ -84,7 +84,8 @@ test("a run under way is seen on every device: followed, taken over, and not beg
 
   await other.goto("/");
   const card = other.getByRole("group", { name: /^Noor Whitlock/ });
-  await expect(card.getByTestId("running")).toContainText(/^Running since .*, by /);
+  // A run is summed up some seconds after its presses.
+  await expect(card.getByTestId("running")).toContainText(/^Running since .*, by /, { timeout: 20_000 });
   await expect(card.getByRole("button", { name: "Run", exact: true })).toHaveCount(0);
   await card.getByRole("link", { name: "Follow the run" }).click();
   await expect(other.getByText(/is running this. You follow/)).toBeVisible();

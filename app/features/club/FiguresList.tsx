@@ -1,5 +1,5 @@
 import type { ClubFiguresAnswer } from "@tonodrome/core/api";
-import { CHECKS, type Check } from "@tonodrome/core/judge";
+import { CHECKS, type Check } from "@tonodrome/core/checks";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { useSaveFigures } from "~/data/resources/figures";

@@ -4,10 +4,10 @@ import { newFitWorker } from "./newFitWorker";
 /** Workers that are free; one that is busy with what nobody waits for any more is ended. */
 const idle: Worker[] = [];
 
-/** As many are kept ready: starting one takes longer than most answers. */
-const KEPT = 2;
+/** As many are kept ready, what a warm-up asks at once: starting one takes longer than most answers. */
+const KEPT = 3;
 
-interface Listening<Answer> {
+export interface Listening<Answer> {
   /** Told how far it is, from 0 to 1. */
   onProgress?: (progress: number) => void;
   onAnswer: (answer: Answer) => void;

@@ -13,9 +13,11 @@ export interface LatestAnswer<Answer> {
  * Has something reckoned in a worker again and again: one at a time, and always the latest that is wanted next, so that a
  * slider or a clock never keeps it from answering.
  * @param ask the same object as long as the same is asked; null when nothing is
+ * @param asker how it is asked; the same function all along
  */
 export function useLatestAnswer<Kind extends FitAsk["kind"]>(
   ask: Extract<FitAsk, { kind: Kind }> | null,
+  asker: typeof askFit = askFit,
 ): LatestAnswer<FitAnswers[Kind]> {
   const [answer, setAnswer] = useState<FitAnswers[Kind] | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
@@ -32,7 +34,7 @@ export function useLatestAnswer<Kind extends FitAsk["kind"]>(
         callOff.current = null;
         if (wanted.current !== asked) askNext();
       };
-      callOff.current = askFit<Kind>(asked, {
+      callOff.current = asker<Kind>(asked, {
         onAnswer: (found) => {
           setAnswer(found);
           setFailure(null);
@@ -44,7 +46,7 @@ export function useLatestAnswer<Kind extends FitAsk["kind"]>(
         },
       });
     }
-  }, [ask]);
+  }, [ask, asker]);
   useEffect(
     () => () => {
       wanted.current = null;

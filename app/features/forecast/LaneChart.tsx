@@ -1,4 +1,4 @@
-import type { CurvePoint, Lane } from "@tonodrome/core/judge";
+import type { CurvePoint, Lane } from "@tonodrome/core/forecast";
 import { memo } from "react";
 import { View } from "react-native";
 import { LineChart } from "react-native-chart-kit";

@@ -1,4 +1,4 @@
-import type { Forecast, Lane, StateAt } from "@tonodrome/core/judge";
+import type { Forecast, Lane, StateAt } from "@tonodrome/core/forecast";
 import { Text, View } from "react-native";
 
 const LANES: readonly Lane[] = ["warmth", "sharpness", "tiredness"];

@@ -1,4 +1,4 @@
-import { PARAMETER_NAMES, PARAMETERS } from "@tonodrome/core/judge";
+import { PARAMETER_NAMES, PARAMETERS } from "@tonodrome/core/forecast";
 import { Text, View } from "react-native";
 
 /** Every figure of the model with its range and what it rests on. */

@@ -1,4 +1,4 @@
-import type { CurvePoint, Lane, StateAt } from "@tonodrome/core/judge";
+import type { CurvePoint, Lane, StateAt } from "@tonodrome/core/forecast";
 
 /** What a lane is called, and up to what it is drawn. */
 export const LANE_TITLES: Record<Lane, string> = {

@@ -2,6 +2,7 @@ import type { Conditions, Fit } from "@tonodrome/core";
 import type { Training } from "@tonodrome/core/judge";
 import { useMemo } from "react";
 import { Text } from "react-native";
+import { askInTurn } from "~/features/fit/askInTurn";
 import { useLatestAnswer } from "~/features/fit/useLatestAnswer";
 import { useSame } from "~/ui/hooks/useSame";
 
@@ -19,7 +20,7 @@ export function StateLine({ fit, conditions, training = null }: StateLineProps) 
   const shown = useSame(fit, done);
   const weather = useSame({ conditions, training }, JSON.stringify([conditions, training]));
   const ask = useMemo(() => ({ kind: "state" as const, fit: shown, ...weather }), [shown, weather]);
-  const { answer } = useLatestAnswer(ask);
+  const { answer } = useLatestAnswer(ask, askInTurn);
   if (!answer) return null;
   return (
     <Text className="font-text text-small text-ink" testID="state">

@@ -1,4 +1,4 @@
-import type { CurvePoint } from "@tonodrome/core/judge";
+import type { CurvePoint } from "@tonodrome/core/forecast";
 import { EARLIEST, LATEST, momentsOf, POINTS, stateIf } from "~/features/forecast/lanes";
 import { toLookAt } from "~/features/judge/severity";
 

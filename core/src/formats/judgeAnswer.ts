@@ -5,7 +5,7 @@ import { profileAt } from "../fit/profile";
 import type { Band } from "../forecast/answers/band";
 import type { LANES } from "../forecast/answers/laneWords";
 import type { StateAt } from "../forecast/answers/stateAt";
-import { topUpLine } from "../forecast/answers/topUp";
+import { topUpLine } from "../forecast/answers/topUpLine";
 import { curvesOf } from "../forecast/forecast";
 import { PARAMETERS } from "../forecast/model/parameters";
 import { surroundingsOf } from "../forecast/model/surroundings";

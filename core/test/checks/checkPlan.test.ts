@@ -95,9 +95,9 @@ describe("what mends a finding", () => {
         }
         expect(JSON.stringify(situation.plan)).toBe(before);
       }),
-      { numRuns: 30 },
+      { numRuns: 15 },
     );
-    expect(tried).toBeGreaterThan(10);
+    expect(tried).toBeGreaterThan(4);
   });
 });
 

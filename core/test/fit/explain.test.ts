@@ -44,7 +44,12 @@ it("is a finding of its drill, which mattering more mends until it is essential"
   expect(first?.words).toBe("Walking lunges: 3 → 2 sets. Not enough time for its ideal.");
   expect(second).toMatchObject({
     where: ["plan", "items", 1],
-    mends: [{ words: "Make it useful", change: { priority: "useful" } }],
+    mends: [
+      {
+        words: "Make it useful",
+        edits: [{ kind: "change", itemId: second?.itemId, change: { priority: "useful" } }],
+      },
+    ],
   });
 });
 

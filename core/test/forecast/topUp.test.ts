@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { type TopUpDrill, topUpFor, topUpLine } from "../../src/forecast/answers/topUp";
+import { type TopUpDrill, topUpFor } from "../../src/forecast/answers/topUp";
+import { topUpLine } from "../../src/forecast/answers/topUpLine";
 import { MIDDLE_PERSON } from "../../src/forecast/model/parameters";
 import { integrated } from "./integrate";
 import { done, mild } from "./pieces";

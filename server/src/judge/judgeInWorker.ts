@@ -1,6 +1,6 @@
 import { Worker } from "node:worker_threads";
 import type { FitFile } from "@tonodrome/core/fitting";
-import type { FindingAnswer, ForecastAnswer } from "@tonodrome/core/judge";
+import type { FindingAnswer, ForecastAnswer } from "@tonodrome/core/judge-answers";
 import { Refusal } from "../errors/refusal";
 
 /** What a plan is judged to be. */

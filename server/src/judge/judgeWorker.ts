@@ -1,6 +1,6 @@
 import { parentPort, workerData } from "node:worker_threads";
 import type { FitFile } from "@tonodrome/core/fitting";
-import { checkAnswer, forecastAnswer } from "@tonodrome/core/judge";
+import { checkAnswer, forecastAnswer } from "@tonodrome/core/judge-answers";
 
 /* Judges one plan in a thread of its own: however long the fit takes, the server answers others meanwhile. */
 

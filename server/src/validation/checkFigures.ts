@@ -1,4 +1,4 @@
-import { clubFiguresSchema } from "@tonodrome/core/judge";
+import { clubFiguresSchema } from "@tonodrome/core/judge-answers";
 import { Refusal } from "../errors/refusal";
 
 /** @throws Refusal `invalid_input` where there is no such check or figure, or the number cannot be */

@@ -1,4 +1,4 @@
-import { LANES, stateSentence, topUpLine } from "@tonodrome/core/judge";
+import { LANES, stateSentence, topUpLine } from "@tonodrome/core/forecast";
 import { useMemo, useState } from "react";
 import { type LayoutChangeEvent, Text, View } from "react-native";
 import { useLatestAnswer } from "~/features/fit/useLatestAnswer";

@@ -1,5 +1,6 @@
 import { obstacleTo } from "../../fill/input/usable";
-import { type TopUp, topUpFor, topUpLine } from "../../forecast/answers/topUp";
+import { type TopUp, topUpFor } from "../../forecast/answers/topUp";
+import { topUpLine } from "../../forecast/answers/topUpLine";
 import type { Mend } from "../../plan/finding";
 import type { Situation } from "../terms/situation";
 

@@ -1,8 +1,6 @@
 import { atFloor, heldAt } from "../../dose/atFloor";
 import { levelsOf } from "../../dose/levelsOf";
 import type { DrillContent } from "../../plan/drillContent";
-import { formatMinus, spokenLength } from "../../time/clock";
-import { listOf } from "../../words/listOf";
 import { modelOf } from "../model/model";
 import { MIDDLE_PERSON, SHARP_EFFORT } from "../model/parameters";
 import { joined, type Piece } from "../model/piece";
@@ -193,14 +191,4 @@ function placed(parts: readonly Part[], waitSeconds: number): TopUpStep[] {
     at += seconds;
     return { drill, fromSeconds, toSeconds: at };
   });
-}
-
-/** @example "3 min Easy laps at −8:00 and Opening pass at −5:00 bring it back." */
-export function topUpLine({ steps, isBack }: Pick<TopUp, "steps" | "isBack">): string {
-  const named = steps.map(
-    ({ drill, fromSeconds, toSeconds }) =>
-      `${spokenLength(toSeconds - fromSeconds)} of ${drill.name} at ${formatMinus(fromSeconds)}`,
-  );
-  const bring = steps.length === 1 ? "brings" : "bring";
-  return `${listOf(named)} ${bring} ${isBack ? "it" : "some of it"} back.`;
 }

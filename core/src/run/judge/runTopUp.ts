@@ -1,5 +1,6 @@
 import { approachOf } from "../../fill/input/approaches";
-import { type TopUpDrill, topUpFor, topUpLine } from "../../forecast/answers/topUp";
+import { type TopUpDrill, topUpFor } from "../../forecast/answers/topUp";
+import { topUpLine } from "../../forecast/answers/topUpLine";
 import type { MakeId } from "../../words/makeId";
 import type { RunState } from "../log/runState";
 import type { Refit } from "../refit/refit";
