@@ -16,18 +16,18 @@ export function LateTable({ forecast }: { forecast: Forecast }) {
   return (
     <View role="table" aria-label="If it is late">
       <View role="row" className="flex-row gap-2 py-1">
-        <Text role="columnheader" className="w-20 font-strong text-small text-ink">
+        <Text role="columnheader" className="w-16 shrink-0 font-strong text-small text-ink">
           start
         </Text>
         {["warmth", "sharpness", "tiredness"].map((title) => (
-          <Text key={title} role="columnheader" className="flex-1 font-strong text-small text-ink">
+          <Text key={title} role="columnheader" className="min-w-0 flex-1 break-words font-strong text-small text-ink">
             {title}
           </Text>
         ))}
       </View>
       {rows.map(([name, state]) => (
         <View key={name} role="row" className="flex-row gap-2 border-t border-line py-2">
-          <Text role="rowheader" className="w-20 font-figures text-body text-ink">
+          <Text role="rowheader" className="w-16 shrink-0 font-figures text-body text-ink">
             {name}
           </Text>
           {LANES.map((lane) => {
@@ -36,7 +36,7 @@ export function LateTable({ forecast }: { forecast: Forecast }) {
               <Text
                 key={lane}
                 role="cell"
-                className={`flex-1 text-body text-ink ${isWorse ? "font-strong" : "font-text"}`}
+                className={`min-w-0 flex-1 break-words text-body text-ink ${isWorse ? "font-strong" : "font-text"}`}
               >
                 {state.words[lane].word}
               </Text>
