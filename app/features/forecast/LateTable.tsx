@@ -20,7 +20,11 @@ export function LateTable({ forecast }: { forecast: Forecast }) {
           start
         </Text>
         {["warmth", "sharpness", "tiredness"].map((title) => (
-          <Text key={title} role="columnheader" className="min-w-0 flex-1 break-words font-strong text-small text-ink">
+          <Text
+            key={title}
+            role="columnheader"
+            className="min-w-0 flex-1 break-words font-strong text-small text-ink"
+          >
             {title}
           </Text>
         ))}
