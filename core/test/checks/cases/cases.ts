@@ -1,0 +1,9 @@
+import type { Made } from "../made";
+
+/** Situations in which a check speaks, and the nearest ones in which it does not, from the document. */
+export interface Cases {
+  fires: readonly Made[];
+  not: readonly Made[];
+  /** Whether the first of those that fire has a mend that does what it promises. */
+  mends?: true;
+}
