@@ -1,18 +1,13 @@
-/** What judges a plan needs: a worker, a command line, the server. */
+// What judges plans and runs needs: the worker of the application. Apart, because no screen needs it at once.
 
-export { type ClubFigures, clubFiguresSchema, figuresOf } from "./checks/clubFigures";
+export type { ClubFigures } from "./checks/clubFigures";
 export { type FullJudgement, type JudgeInput, type Judgement, judge, judgeFully } from "./checks/judge";
-export { CHECKS } from "./checks/list";
-export { type MendedDay, provenMends } from "./checks/provenMends";
-export type { Noted } from "./checks/setAside";
-export type { Check, Figure } from "./checks/terms/check";
-export { type EarlierRun, type SituationInput, situationOf } from "./checks/terms/situation";
-export { COOL_AIR, coldBandOf, windChill } from "./conditions/cold";
-export { heatBandOf, wetBulbGlobe } from "./conditions/heat";
-export type { TopUpDrill } from "./forecast/answers/topUp";
-export { type CurvePoint, curvesOf, type Forecast, forecastOf } from "./forecast/forecast";
+export type { MendedDay } from "./checks/provenMends";
+export type { EarlierRun } from "./checks/terms/situation";
+export { type CurvePoint, curvesOf, forecastOf } from "./forecast/forecast";
 export { surroundingsOf, type Training } from "./forecast/model/surroundings";
 export { piecesOf } from "./forecast/piecesOf";
 export { stateLine } from "./forecast/stateLine";
+export type { ShelfContent } from "./plan/drillContent";
 export { type RunForecast, runForecast } from "./run/judge/runForecast";
 export { runTopUp } from "./run/judge/runTopUp";

@@ -1,6 +1,6 @@
 import { hashKey, type QueryClient, useQueryClient } from "@tanstack/react-query";
 import { type Start, type StartInput, startSchema } from "@tonodrome/core/api";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useReducer, useRef } from "react";
 import { ApiFailure } from "~/data/client/api";
 import { useStable } from "~/ui/hooks/useStable";
 import { useSaveStart } from "./starts";
@@ -42,7 +42,8 @@ export function useStartDraft<T extends Partial<StartInput>>(
   const unsaved = unsavedOf.get(client) ?? new Map<string, Partial<StartInput>>();
   unsavedOf.set(client, unsaved);
   const { id } = start;
-  const [edited, setEdited] = useState<Partial<T>>(() => (unsaved.get(id) ?? {}) as Partial<T>);
+  // What is unsaved is read where it is kept: another editor of this start may have saved it.
+  const [, redraw] = useReducer((n: number) => n + 1, 0);
   const latest = useRef(start);
   if (start.version > latest.current.version) latest.current = start;
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -59,7 +60,7 @@ export function useStartDraft<T extends Partial<StartInput>>(
       // What was changed meanwhile is next.
       if (unsaved.get(id) === changes) {
         unsaved.delete(id);
-        setEdited({});
+        redraw();
       }
     } catch (error) {
       // Tried again also when the sheet is closed by then.
@@ -78,11 +79,11 @@ export function useStartDraft<T extends Partial<StartInput>>(
   useEffect(() => () => void send(), [send]);
 
   return {
-    draft: { ...fieldsOf(latest.current), ...edited },
+    draft: { ...fieldsOf(latest.current), ...(unsaved.get(id) as Partial<T> | undefined) },
     change: useStable((more: Partial<T>) => {
       const changes = { ...unsaved.get(id), ...more };
       unsaved.set(id, changes);
-      setEdited(changes as Partial<T>);
+      redraw();
       clearTimeout(timer.current);
       timer.current = setTimeout(() => void send(), PAUSE);
     }),

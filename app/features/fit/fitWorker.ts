@@ -32,9 +32,9 @@ import {
   type RunForecast,
   runForecast,
   runTopUp,
+  type ShelfContent,
   stateLine,
   surroundingsOf,
-  type TopUpDrill,
   type Training,
 } from "@tonodrome/core/judge";
 import { v4 as uuid } from "uuid";
@@ -56,7 +56,7 @@ export type FitAsk =
   | { kind: "state"; fit: Fit; conditions: Conditions; training: Training | null }
   | { kind: "curves"; input: Pick<JudgeInput, "fit" | "setting" | "athlete">; times: readonly number[] }
   | { kind: "run-forecast"; plan: RunPlan; state: RunState; now: number }
-  | { kind: "refit"; run: RunPlan; state: RunState; now: number; drills: readonly TopUpDrill[] };
+  | { kind: "refit"; run: RunPlan; state: RunState; now: number; drills: readonly ShelfContent[] };
 
 /** What each is answered with. */
 export interface FitAnswers {

@@ -20,21 +20,23 @@ export const JudgementLine = memo(function JudgementLine({
   onForecast,
   onFindings,
 }: JudgementLineProps) {
-  if (line === null) return null;
+  if (line === null && open.length === 0) return null;
   const grave = open.some((f) => f.severity !== "hint");
   return (
     <View className="flex-row items-center gap-3" testID="judgement">
-      <Pressable
-        role="button"
-        aria-haspopup="dialog"
-        onPress={onForecast}
-        className="min-h-press shrink justify-center"
-        testID="state-line"
-      >
-        <Text className="font-text text-small text-ink underline" numberOfLines={2}>
-          {line}
-        </Text>
-      </Pressable>
+      {line === null ? null : (
+        <Pressable
+          role="button"
+          aria-haspopup="dialog"
+          onPress={onForecast}
+          className="min-h-press shrink justify-center"
+          testID="state-line"
+        >
+          <Text className="font-text text-small text-ink underline" numberOfLines={2}>
+            {line}
+          </Text>
+        </Pressable>
+      )}
       <View className="flex-1" />
       <Pressable
         role="button"

@@ -5,7 +5,6 @@ import { View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { timeNow } from "~/data/client/clock";
 import { useNow } from "~/data/client/useNow";
-import { useDrills } from "~/data/resources/drills";
 import { useOpenRuns } from "~/data/runs/hooks";
 import { isFollowed, type KeptRun } from "~/data/runs/keptRun";
 import { takeRun } from "~/data/runs/press";
@@ -31,6 +30,7 @@ import { usePresses } from "./presses/usePresses";
 import { type MenuPlace, RunMenu } from "./RunMenu";
 import { RunStrip } from "./RunStrip";
 import { useRefit } from "./refit/useRefit";
+import { useTopUpShelf } from "./refit/useTopUpShelf";
 import { StepList } from "./StepList";
 import { useCues } from "./sound/useCues";
 
@@ -90,7 +90,7 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
   const runs = useOpenRuns();
   const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | null>(null);
   const clock = runClock(state, now);
-  const shelf = useDrills(useMay("read")).data?.filter((d) => !d.archived);
+  const shelf = useTopUpShelf(run);
   const presses = usePresses(run.id, state);
   const { offer, failure, leave } = useRefit(plan, state, clock.ahead, settings, shelf);
   const forecast = useRunForecast(plan, state, now);

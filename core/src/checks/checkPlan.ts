@@ -1,22 +1,17 @@
 import type { Finding, Severity } from "../plan/finding";
 import { type ClubFigures, figuresOf } from "./clubFigures";
 import { CHECKS } from "./list";
-import { type Situation, type SituationInput, situationOf } from "./terms/situation";
+import type { Situation } from "./terms/situation";
 
 const GRAVEST: readonly Severity[] = ["stop", "warn", "hint"];
 
 /**
  * Everything there is to say against a plan as it fits its day, gravest first. What mends a finding is proposed, and not
- * yet tried: `provenMends` does that.
+ * yet tried: `withProvenMends` does that.
  * @param figures those that the club has of its own
  */
 export function checkPlan(situation: Situation, figures: ClubFigures = []): Finding[] {
   return CHECKS.flatMap((check) => check.find(situation, figuresOf(check, figures))).toSorted(
     (a, b) => GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity),
   );
-}
-
-/** The same from what is known of a plan and its day. */
-export function findingsOf(input: SituationInput, figures: ClubFigures = []): Finding[] {
-  return checkPlan(situationOf(input), figures);
 }

@@ -1,13 +1,14 @@
 import { BACK_WITHIN, type TopUp } from "../forecast/answers/topUp";
 import type { Forecast } from "../forecast/forecast";
 import { stateLine } from "../forecast/stateLine";
+import type { Finding } from "../plan/finding";
 import type { MakeId } from "../words/makeId";
 import { checkPlan } from "./checkPlan";
 import type { ClubFigures } from "./clubFigures";
 import { topUpOf } from "./mends/topUp";
-import { type MendedDay, provenMends } from "./provenMends";
+import { type MendedDay, withProvenMends } from "./provenMends";
 import { type Noted, noted } from "./setAside";
-import { type SituationInput, situationOf } from "./terms/situation";
+import { type Situation, type SituationInput, situationOf } from "./terms/situation";
 
 /** What is judged besides the plan and its day. */
 export interface JudgeInput extends SituationInput {
@@ -32,32 +33,34 @@ export interface FullJudgement extends Judgement {
 /** Judges a plan: fast enough for every edit. Its findings have no mends; `judgeFully` tries those. */
 export function judge(input: JudgeInput): Judgement {
   const situation = situationOf({ ...input, shelf: [] });
-  const found = checkPlan(situation, input.figures).map((f) => ({ ...f, mends: [] }));
-  return {
-    line: situation.doings.length > 0 ? stateLine(situation.forecast) : null,
-    forecast: situation.forecast,
-    findings: noted(found, input.plan, input.setting.known),
-  };
+  return judgementOf(
+    situation,
+    checkPlan(situation, input.figures).map((f) => ({ ...f, mends: [] })),
+  );
 }
 
 /** Judges a plan and tries what mends each finding. @param day where a mend may change what is there on the day */
 export function judgeFully(input: JudgeInput, makeId: MakeId, day: MendedDay | null = null): FullJudgement {
+  const { figures } = input;
   const situation = situationOf(input);
-  const found = checkPlan(situation, input.figures).map((f) => ({
-    ...f,
-    mends: provenMends(situation, f, input.figures, makeId, day),
-  }));
-  const { forecast, doings } = situation;
+  const found = withProvenMends(situation, checkPlan(situation, figures), { figures, makeId, day });
+  const { delays, atStart } = situation.forecast;
   return {
-    line: doings.length > 0 ? stateLine(forecast) : null,
-    forecast,
-    findings: noted(found, input.plan, input.setting.known),
-    topUps: forecast.delays
+    ...judgementOf(situation, found),
+    topUps: delays
       .filter((d) => d.delaySeconds > 0)
       .map(({ delaySeconds, state }) => ({
         delaySeconds,
-        isNeeded: state.readiness.middle < forecast.atStart.readiness.middle - BACK_WITHIN,
+        isNeeded: state.readiness.middle < atStart.readiness.middle - BACK_WITHIN,
         topUp: topUpOf(situation, delaySeconds),
       })),
+  };
+}
+
+function judgementOf({ plan, setting, doings, forecast }: Situation, found: readonly Finding[]): Judgement {
+  return {
+    line: doings.length > 0 ? stateLine(forecast) : null,
+    forecast,
+    findings: noted(found, plan, setting.known),
   };
 }

@@ -3,6 +3,7 @@ import { editedPlan, editedSetting } from "../plan/edit/editedPlan";
 import type { Finding, Mend } from "../plan/finding";
 import { planBodySchema } from "../plan/plan";
 import { contextOf, type DayFacts } from "../venue/contextOf";
+import type { MakeId } from "../words/makeId";
 import { checkPlan } from "./checkPlan";
 import type { ClubFigures } from "./clubFigures";
 import { type Situation, situationOf } from "./terms/situation";
@@ -16,47 +17,44 @@ export interface MendedDay {
   facts: DayFacts;
 }
 
+/** What mends are tried with. */
+export interface Trial {
+  figures: ClubFigures;
+  /** Gives ids to what is put in. */
+  makeId: MakeId;
+  day?: MendedDay | null;
+}
+
 /**
- * Those mends of a finding that do what they promise, tried by fitting the mended plan: the finding goes, and no stop comes
- * that was not there.
- * @param makeId gives ids to what is put in
+ * Findings with those of their mends that do what they promise, tried by fitting the mended plan: the finding goes, and no
+ * stop comes that was not there.
+ * @param found everything there is to say of the situation
  */
-export function provenMends(
-  situation: Situation,
-  finding: Finding,
-  figures: ClubFigures,
-  makeId: () => string,
-  day: MendedDay | null = null,
-): Mend[] {
-  const before = checkPlan(situation, figures);
-  const stops = new Set(before.filter((f) => f.severity === "stop").map(nameOf));
-  return finding.mends
-    .filter((mend) => {
-      const after = afterMend(situation, mend, figures, makeId, day);
-      if (!after) return false;
-      const isGone = !after.some((f) => nameOf(f) === nameOf(finding));
-      return isGone && after.every((f) => f.severity !== "stop" || stops.has(nameOf(f)));
-    })
-    .slice(0, MOST_MENDS);
+export function withProvenMends(situation: Situation, found: readonly Finding[], trial: Trial): Finding[] {
+  const stops = new Set(found.filter((f) => f.severity === "stop").map(nameOf));
+  const isProven = (finding: Finding, mend: Mend) => {
+    const after = afterMend(situation, mend, trial);
+    if (!after) return false;
+    const isGone = !after.some((f) => nameOf(f) === nameOf(finding));
+    return isGone && after.every((f) => f.severity !== "stop" || stops.has(nameOf(f)));
+  };
+  return found.map((finding) => ({
+    ...finding,
+    mends: finding.mends.filter((mend) => isProven(finding, mend)).slice(0, MOST_MENDS),
+  }));
 }
 
 /** What there is to say when a mend is applied; null where it makes no plan that can be kept. */
-function afterMend(
-  situation: Situation,
-  { edits }: Mend,
-  figures: ClubFigures,
-  makeId: () => string,
-  day: MendedDay | null,
-): Finding[] | null {
+function afterMend(situation: Situation, { edits }: Mend, { figures, makeId, day }: Trial): Finding[] | null {
   const plan = editedPlan(situation.plan, edits, makeId);
   if (!planBodySchema.safeParse(plan).success) return null;
-  const setting = editedSetting(situation.setting, edits);
+  const isOfDay = edits.some((e) => e.kind === "setting");
+  const setting = isOfDay ? editedSetting(situation.setting, edits) : situation.setting;
   const context =
-    day && setting !== situation.setting
-      ? contextOf({ startsAt: day.startsAt, setting, facts: day.facts })
-      : situation.context;
+    day && isOfDay ? contextOf({ startsAt: day.startsAt, setting, facts: day.facts }) : situation.context;
   const fit = fitPlan(plan, situation.fit.availableSeconds, context);
-  return checkPlan(situationOf({ ...situation, plan, setting, context, fit }), figures);
+  // What would mend those in turn nobody asks.
+  return checkPlan(situationOf({ ...situation, plan, setting, context, fit, shelf: [] }), figures);
 }
 
 /** One finding of a check and a drill is the same, whatever figures it names; of the plan as a whole, what it is about. */

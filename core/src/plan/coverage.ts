@@ -46,7 +46,8 @@ function touchesAction(item: PlanItem, action: string): boolean {
   return item.dose.kind === "ladder" && item.dose.rungs.some((r) => same(r.label, action));
 }
 
-function sidesOf({ dose }: PlanItem): string[] {
+/** The sides of everything that is done in a drill. */
+export function sidesOf({ dose }: Pick<PlanItem, "dose">): string[] {
   const doses = dose.kind === "ladder" ? dose.rungs.map((r) => r.dose) : [dose];
   return doses.flatMap((d) => ("sides" in d ? [d.sides] : []));
 }

@@ -7,6 +7,8 @@ export type Severity = "stop" | "warn" | "hint";
 export interface Mend {
   /** @example "A rung between" */
   words: string;
+  /** What of several ways it is, where that matters elsewhere than in its words. */
+  kind?: "top-up";
   /** What changes, all of it with one press. */
   edits: readonly Edit[];
 }

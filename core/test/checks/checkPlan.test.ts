@@ -1,7 +1,7 @@
 import fc from "fast-check";
-import { checkPlan, findingsOf } from "../../src/checks/checkPlan";
+import { checkPlan } from "../../src/checks/checkPlan";
 import { judge, judgeFully } from "../../src/checks/judge";
-import { provenMends } from "../../src/checks/provenMends";
+import { withProvenMends } from "../../src/checks/provenMends";
 import { knownOf, noted } from "../../src/checks/setAside";
 import { situationOf } from "../../src/checks/terms/situation";
 import { usualSetting } from "../../src/conditions/setting";
@@ -13,23 +13,25 @@ import { openDay } from "../../src/venue/context";
 import { anyDay, SMALL_DAY } from "../made/anyDay";
 import { anyPlan, drill, planOf } from "../made/generate";
 import { anyId } from "../made/ids";
-import { made, reps, timed } from "./made";
+import { made, reps, timed } from "../made/situations";
 
 const checked = (plan: PlanBody, seconds: number) =>
-  findingsOf({
-    plan,
-    fit: fitPlan(plan, seconds),
-    context: openDay(),
-    setting: { ...usualSetting(), temperature: 35 },
-    athlete: null,
-    event: null,
-    day: null,
-    readySeconds: null,
-    untilStart: null,
-    shelf: [],
-    earlier: [],
-    culprit: null,
-  }).map((f) => [f.severity, f.code, f.words]);
+  checkPlan(
+    situationOf({
+      plan,
+      fit: fitPlan(plan, seconds),
+      context: openDay(),
+      setting: { ...usualSetting(), temperature: 35 },
+      athlete: null,
+      event: null,
+      day: null,
+      readySeconds: null,
+      untilStart: null,
+      shelf: [],
+      earlier: [],
+      culprit: null,
+    }),
+  ).map((f) => [f.severity, f.code, f.words]);
 
 it("puts what stops before what only warns, and says what the fit says", () => {
   const rung = (name: string, intensity: number) =>
@@ -80,8 +82,8 @@ describe("what mends a finding", () => {
       fc.property(anySituation, (situation) => {
         const before = JSON.stringify(situation.plan);
         const findings = checkPlan(situation);
-        for (const finding of findings.filter((f) => f.mends.length > 0).slice(0, 3)) {
-          const [mend] = provenMends(situation, finding, [], anyId);
+        for (const finding of withProvenMends(situation, findings, { figures: [], makeId: anyId })) {
+          const [mend] = finding.mends;
           if (!mend) continue;
           tried++;
           const plan = editedPlan(situation.plan, mend.edits, anyId);

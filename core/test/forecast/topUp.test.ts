@@ -1,12 +1,18 @@
 import fc from "fast-check";
-import { type TopUpDrill, topUpFor } from "../../src/forecast/answers/topUp";
+import { topUpFor } from "../../src/forecast/answers/topUp";
 import { topUpLine } from "../../src/forecast/answers/topUpLine";
 import { MIDDLE_PERSON } from "../../src/forecast/model/parameters";
+import type { ShelfContent } from "../../src/plan/drillContent";
 import { integrated } from "./integrate";
 import { done, mild } from "./pieces";
 
 const range = (n: number) => ({ floor: n, ideal: n + 30, ceiling: n + 60 });
-const drill = (name: string, phase: TopUpDrill["phase"], intensity: number, seconds: number): TopUpDrill => ({
+const drill = (
+  name: string,
+  phase: ShelfContent["phase"],
+  intensity: number,
+  seconds: number,
+): ShelfContent => ({
   name,
   phase,
   intensity,

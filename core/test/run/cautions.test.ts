@@ -2,7 +2,7 @@ import { usualSetting } from "../../src/conditions/setting";
 import { cautionFor, weatherCaution } from "../../src/run/live/cautions";
 import type { RunDrill } from "../../src/run/steps/runPlan";
 import { openDay } from "../../src/venue/context";
-import { itemOf, type Row, reps } from "../checks/made";
+import { itemOf, type Row, reps } from "../made/situations";
 
 const caution = (details: NonNullable<Row[4]>["details"]) => {
   const item = itemOf(["Lift", "technical", 30, reps(3), { details: details ?? {} }], 1);

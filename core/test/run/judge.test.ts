@@ -9,8 +9,8 @@ import type { RunEvent } from "../../src/run/log/runEvent";
 import { runState } from "../../src/run/log/runState";
 import { runPlanOf } from "../../src/run/steps/freezeFit";
 import { openDay } from "../../src/venue/context";
-import { itemOf, ladder, type Row, timed } from "../checks/made";
 import { anyId } from "../made/ids";
+import { itemOf, ladder, type Row, timed } from "../made/situations";
 
 const START = Date.parse("2026-11-27T12:00:00.000Z");
 const minutes = (n: number) => START + n * 60_000;

@@ -1,6 +1,6 @@
 import { isWorthOffering, type RunPlan, type RunState, refitReason } from "@tonodrome/core";
 import type { Refit } from "@tonodrome/core/fitting";
-import type { TopUpDrill } from "@tonodrome/core/judge";
+import type { ShelfContent } from "@tonodrome/core/judge";
 import { useEffect, useRef, useState } from "react";
 import { timeNow } from "~/data/client/clock";
 import { askFit } from "~/features/fit/askFit";
@@ -15,7 +15,7 @@ export interface RefitOffer {
   reason: string;
 }
 
-const NO_DRILLS: readonly TopUpDrill[] = [];
+const NO_DRILLS: readonly ShelfContent[] = [];
 
 /** Has the rest of a run fitted anew when the day changes, away from the page, and offers what comes of it. */
 export function useRefit(
@@ -24,7 +24,7 @@ export function useRefit(
   ahead: number,
   settings: RunSettings,
   /** Drills of the shelf that a top-up may be made of, besides the plan's own. */
-  drills: readonly TopUpDrill[] = NO_DRILLS,
+  drills: readonly ShelfContent[] = NO_DRILLS,
 ): { offer: RefitOffer | null; failure: string | null; leave: () => void } {
   const [offer, setOffer] = useState<(RefitOffer & { index: number }) | null>(null);
   const [failed, setFailed] = useState<{ key: string; sentence: string } | null>(null);

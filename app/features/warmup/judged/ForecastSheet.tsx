@@ -129,7 +129,7 @@ function TopUps({
   slip: number;
 }) {
   const cold = judgement?.findings.find((f) => f.finding.code === "cold-at-the-start")?.finding;
-  const mend = cold?.mends.find((m) => m.words.startsWith("Top up"));
+  const mend = cold?.mends.find((m) => m.kind === "top-up");
   if (slip === 0 && mend && model.mayBuild)
     return (
       <Notice

@@ -1,3 +1,4 @@
+import { withoutGrowth } from "../../dose/atFloor";
 import { spokenLength } from "../../time/clock";
 import { check } from "../terms/check";
 import { type Doing, isGeneral, isWork } from "../terms/doing";
@@ -59,21 +60,4 @@ function longestGeneral(doings: readonly Doing[]): number {
     longest = Math.max(longest, now);
   }
   return longest;
-}
-
-type AnyDose = Doing["item"]["dose"];
-
-/** A dose that does not grow beyond its ideal by itself. */
-function withoutGrowth(dose: AnyDose): AnyDose {
-  if (dose.kind === "ladder")
-    return {
-      ...dose,
-      rungs: dose.rungs.map((r) => ({ ...r, dose: withoutGrowth(r.dose) as typeof r.dose })),
-    };
-  const entries = Object.entries(dose).map(([key, value]) =>
-    typeof value === "object" && value !== null && "ceiling" in value
-      ? [key, { ...value, ceiling: value.ideal }]
-      : [key, value],
-  );
-  return Object.fromEntries(entries) as AnyDose;
 }

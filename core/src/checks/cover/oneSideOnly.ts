@@ -1,3 +1,4 @@
+import { sidesOf } from "../../plan/coverage";
 import type { PlanItem } from "../../plan/plan";
 import { check } from "../terms/check";
 import { itemsDone } from "../terms/doing";
@@ -29,11 +30,6 @@ export const oneSideOnly = check({
     ];
   },
 });
-
-function sidesOf({ dose }: PlanItem): string[] {
-  const doses = dose.kind === "ladder" ? dose.rungs.map((r) => r.dose) : [dose];
-  return doses.flatMap((d) => ("sides" in d ? [d.sides] : []));
-}
 
 function onBoth(dose: PlanItem["dose"]): PlanItem["dose"] {
   if (dose.kind === "ladder")

@@ -1,11 +1,9 @@
 import { obstacleTo } from "../../fill/input/usable";
 import { type TopUp, topUpFor } from "../../forecast/answers/topUp";
 import { topUpLine } from "../../forecast/answers/topUpLine";
+import { shelfContentOf } from "../../plan/drillContent";
 import type { Mend } from "../../plan/finding";
 import type { Situation } from "../terms/situation";
-
-/** Shortest wait between a top-up and the start, seconds. Custom. */
-const LEAST_WAIT = 60;
 
 /** The youngest age for an effort near competition in a top-up, years. */
 const YOUNGEST_FOR_EFFORT = 10;
@@ -13,23 +11,16 @@ const YOUNGEST_FOR_EFFORT = 10;
 /** What brings readiness back for a start that is so much later; null when nothing is needed or worth it. */
 export function topUpOf(situation: Situation, delaySeconds: number): TopUp | null {
   const { plan, pieces, around, shelf, circumstances, context, event, approach, age } = situation;
-  const own = plan.items.map((i) => ({ ...i, id: i.drillId ?? undefined }));
-  const usable = [...own, ...shelf].filter((d) => obstacleTo(d, circumstances) === null);
+  const drills = [...plan.items.map(shelfContentOf), ...shelf];
   const isCalm = event?.effort === "precision" || approach?.sides.peak === "below";
   const isClosed = context.points.some((p) => p.closesPractice && p.fromSeconds < 0);
   return topUpFor({
     pieces,
     around,
     delaySeconds,
-    drills: usable.map(
-      ({ id, version, ...d }: (typeof usable)[number] & { version?: number | undefined }) => ({
-        ...d,
-        ...(id === undefined ? {} : { id }),
-        ...(version === undefined ? {} : { version }),
-      }),
-    ),
+    drills: drills.filter((d) => obstacleTo(d, circumstances) === null),
     withEffort: !isCalm && !isClosed && (age === null || age >= YOUNGEST_FOR_EFFORT),
-    waitSeconds: Math.max(LEAST_WAIT, plan.wait.leastSeconds),
+    waitSeconds: plan.wait.leastSeconds,
   });
 }
 
@@ -38,6 +29,7 @@ export function topUpMend(topUp: TopUp | null): Mend[] {
   if (!topUp) return [];
   return [
     {
+      kind: "top-up",
       words: `Top up: ${topUpLine(topUp)}`,
       edits: topUp.steps.map(({ drill }) => ({
         kind: "insert",

@@ -1,13 +1,10 @@
 import { atFloor, heldAt } from "../../dose/atFloor";
 import { levelsOf } from "../../dose/levelsOf";
-import type { DrillContent } from "../../plan/drillContent";
+import type { ShelfContent } from "../../plan/drillContent";
 import { modelOf } from "../model/model";
 import { MIDDLE_PERSON, SHARP_EFFORT } from "../model/parameters";
 import { joined, type Piece } from "../model/piece";
 import type { Surroundings } from "../model/surroundings";
-
-/** A drill that a top-up may be made of. */
-export type TopUpDrill = DrillContent & { id?: string; version?: number | undefined };
 
 /** What a top-up is looked for. */
 export interface TopUpWanted {
@@ -17,16 +14,16 @@ export interface TopUpWanted {
   /** How much later the start is than planned, seconds; 0 for on time. */
   delaySeconds: number;
   /** Drills that can be used on the day: of the plan and of the shelf, those to be taken first at the front. */
-  drills: readonly TopUpDrill[];
+  drills: readonly ShelfContent[];
   /** Whether one effort near competition is wanted as well. */
   withEffort: boolean;
-  /** Seconds between the end of it and the start. */
+  /** Seconds between the end of it and the start; a minute at the least. */
   waitSeconds: number;
 }
 
 /** One drill of a top-up: how, and when, seconds from the new start. */
 export interface TopUpStep {
-  drill: TopUpDrill;
+  drill: ShelfContent;
   fromSeconds: number;
   toSeconds: number;
 }
@@ -49,6 +46,8 @@ export interface TopUp {
 export const BACK_WITHIN = 1;
 /** One that does not bring it back and gives less than this is not worth it, points. Custom. */
 export const LEAST_GAIN = 1;
+/** Shortest wait between a top-up and the start, seconds. Custom. */
+const LEAST_WAIT = 60;
 /** Easy movement in a top-up, seconds: steps, and the longest. Custom. */
 const EASY_STEP = 60;
 const EASY_LONGEST = 360;
@@ -60,7 +59,7 @@ const EFFORT_LONGEST = 180;
 
 /** One way of doing a drill, as the body has it. */
 interface Part {
-  drill: TopUpDrill;
+  drill: ShelfContent;
   seconds: number;
   effort: number;
   share: number;
@@ -81,7 +80,7 @@ export function topUpFor(wanted: TopUpWanted): TopUp | null {
   if (!Number.isFinite(last) || without >= planned - BACK_WITHIN) return null;
   let best: { ready: number; steps: TopUpStep[] } | null = null;
   for (const parts of setsOf(wanted)) {
-    const steps = placed(parts, waitSeconds);
+    const steps = placed(parts, Math.max(LEAST_WAIT, waitSeconds));
     const begin = (steps[0]?.fromSeconds ?? 0) + delaySeconds;
     if (begin < last) continue;
     const more = parts.map((part, i): Piece => {
@@ -143,7 +142,7 @@ export function setsOf({ drills, withEffort }: Pick<TopUpWanted, "drills" | "wit
 }
 
 /** Easy movement, minute by minute. */
-function easyParts(drill: TopUpDrill): Part[] {
+function easyParts(drill: ShelfContent): Part[] {
   const { dose, intensity, phase } = drill;
   const isEasy = phase === "raise" && intensity >= EASY_FROM && intensity <= EASY_TO;
   if (!isEasy || dose.kind !== "time" || dose.sides !== "one" || dose.partner) return [];
@@ -157,7 +156,7 @@ function easyParts(drill: TopUpDrill): Part[] {
 }
 
 /** One effort near competition, as short as the drill may be. */
-function hardParts(drill: TopUpDrill): Part[] {
+function hardParts(drill: ShelfContent): Part[] {
   const { phase, intensity } = drill;
   if (drill.dose.kind === "ladder" || (phase !== "prime" && phase !== "technical")) return [];
   if (intensity < SHARP_EFFORT * 100) return [];

@@ -1,6 +1,7 @@
-import { approachOf } from "../../fill/input/approaches";
-import { type TopUpDrill, topUpFor } from "../../forecast/answers/topUp";
+import { topUpFor } from "../../forecast/answers/topUp";
 import { topUpLine } from "../../forecast/answers/topUpLine";
+import { SHARP_EFFORT } from "../../forecast/model/parameters";
+import { type ShelfContent, shelfContentOf } from "../../plan/drillContent";
 import type { MakeId } from "../../words/makeId";
 import type { RunState } from "../log/runState";
 import type { Refit } from "../refit/refit";
@@ -8,13 +9,10 @@ import { stepOfDrill } from "../steps/freezeFit";
 import type { RunDrill, RunPlan } from "../steps/runPlan";
 import { runPieces, runSurroundings } from "./runPieces";
 
-/** Shortest wait between a top-up and the start, seconds. Custom. */
-const LEAST_WAIT = 60;
-
 /**
  * What would bring readiness back when the start has slipped and everything is done: easy movement, an effort, and the
  * waits around them, as steps for the rest of the run.
- * @param drills that can be used besides the plan's own
+ * @param drills of the shelf that can be used on the day, besides the plan's own
  * @param now milliseconds since the epoch
  * @returns null where it is not waiting, nothing is needed, or nothing is worth it or can still begin in time
  */
@@ -22,7 +20,7 @@ export function runTopUp(
   plan: RunPlan,
   state: RunState,
   now: number,
-  drills: readonly TopUpDrill[],
+  drills: readonly ShelfContent[],
   makeId: MakeId,
 ): Refit | null {
   const { source } = plan;
@@ -31,16 +29,17 @@ export function runTopUp(
   // As it was planned: relative to the start that it was fitted for.
   const pieces = runPieces(plan, { ...state, startsAt: state.fittedFor }, now);
   const until = (state.startsAt - now) / 1000;
-  const origin = source.plan.origin;
-  const isCalm = origin !== undefined && approachOf(origin.approach).sides.peak === "below";
+  const { items } = source.plan;
+  // Who has none in the plan is not given one now: a child, somebody who aims, a calm approach.
+  const hasEffort = items.some((i) => i.intensity >= SHARP_EFFORT * 100);
   const isClosed = source.context.points.some((p) => p.closesPractice && until <= -p.fromSeconds);
   const topUp = topUpFor({
     pieces,
     around: runSurroundings(plan),
     delaySeconds,
-    drills: [...source.plan.items.map(asTopUp), ...drills],
-    withEffort: !isCalm && !isClosed,
-    waitSeconds: Math.max(LEAST_WAIT, source.plan.wait.leastSeconds),
+    drills: [...items.map(shelfContentOf), ...drills],
+    withEffort: hasEffort && !isClosed,
+    waitSeconds: source.plan.wait.leastSeconds,
   });
   if (!topUp || -topUp.beginSeconds > until) return null;
   const begins = new Date(state.startsAt + topUp.beginSeconds * 1000).toISOString();
@@ -66,19 +65,5 @@ export function runTopUp(
     changesDrills: true,
     state: "fits",
     missingSeconds: 0,
-  };
-}
-
-function asTopUp({
-  drillId,
-  drillVersion,
-  ...item
-}: NonNullable<RunPlan["source"]>["plan"]["items"][number]): TopUpDrill {
-  const { name, phase, priority, intensity, dose, focus, place, details } = item;
-  return {
-    ...{ name, phase, priority, intensity, dose, focus, place },
-    ...(details ? { details } : {}),
-    ...(drillId ? { id: drillId } : {}),
-    ...(drillVersion === undefined ? {} : { version: drillVersion }),
   };
 }

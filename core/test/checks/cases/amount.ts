@@ -1,4 +1,4 @@
-import { type Row, reps, timed } from "../made";
+import { type Row, reps, timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { explosive, jog, jump, prime } from "./rows";
 

@@ -1,4 +1,4 @@
-import type { Made } from "../made";
+import type { Made } from "../../made/situations";
 
 /** Situations in which a check speaks, and the nearest ones in which it does not, from the document. */
 export interface Cases {

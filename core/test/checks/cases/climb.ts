@@ -1,4 +1,4 @@
-import { ladder, type Row, reps, timed } from "../made";
+import { ladder, type Row, reps, timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { jog, jump, jumps, prime } from "./rows";
 

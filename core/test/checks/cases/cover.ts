@@ -1,4 +1,4 @@
-import { reps, timed } from "../made";
+import { reps, timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { jog, jump, jumps } from "./rows";
 

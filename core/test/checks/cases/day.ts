@@ -1,4 +1,4 @@
-import { type Row, timed } from "../made";
+import { type Row, timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { jog, jump } from "./rows";
 

@@ -1,4 +1,4 @@
-import { type Row, shelfId, timed } from "../made";
+import { type Row, shelfId, timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { jog } from "./rows";
 

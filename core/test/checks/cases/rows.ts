@@ -1,4 +1,4 @@
-import { type Row, reps, timed } from "../made";
+import { type Row, reps, timed } from "../../made/situations";
 
 /** Drills that many cases are made of. */
 export const jog = (seconds = 600): Row => [

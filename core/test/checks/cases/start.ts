@@ -1,4 +1,4 @@
-import { timed } from "../made";
+import { timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { jog, prime } from "./rows";
 
