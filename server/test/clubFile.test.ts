@@ -143,6 +143,35 @@ it("carries the whole demo club over, which looks the same there", async () => {
   expect(text).not.toContain("demo.invalid");
 }, 30_000);
 
+it("carries a club's own figures, once and only those there are, into a club that has none", async () => {
+  const figures = (...list: object[]) => ({ record: "figures", version: 3, figures: list });
+  const own = { check: "too-short", figure: "any", value: 5 };
+  const text = textOf([{ ...HEAD, name: "Club" }, figures(own), END(1)]);
+  const one = await emptyClub();
+  expect((await read(one.person, one.clubId, text)).statusCode).toBe(200);
+  expect(linesOf(await exported(one.person, one.clubId))).toEqual(linesOf(text));
+  // What one has oneself is not written over; what was put back to what is usual is nothing.
+  expect((await read(one.person, one.clubId, text)).json()).toMatchObject({ code: "not_empty" });
+  const ask = (version: number, list: object[]) =>
+    server.send(
+      { method: "PUT", url: `/api/clubs/${one.clubId}/figures`, payload: { version, figures: list } },
+      one.person.cookie,
+    );
+  expect((await ask(3, [])).statusCode).toBe(200);
+  expect((await read(one.person, one.clubId, text)).statusCode).toBe(200);
+  expect(linesOf(await exported(one.person, one.clubId))).toEqual(linesOf(text));
+  const other = await emptyClub();
+  const refused = async (lines: Line[]) => (await read(other.person, other.clubId, textOf(lines))).json();
+  expect(await refused([HEAD, figures({ ...own, check: "too-tall" }), END(1)])).toMatchObject({
+    code: "invalid_input",
+    path: "lines.2.figures.0.check",
+  });
+  expect(await refused([HEAD, figures(own), figures(own), END(2)])).toMatchObject({
+    code: "invalid_input",
+    path: "lines.3.record",
+  });
+});
+
 it("leaves earlier versions out where they are not wanted", async () => {
   const { people, clubId, ids } = await fullClub(server);
   await people.owner.ask("PUT", `/api/:club/plans/${ids.plan}`, { version: 1, body: planBody("Laps") });

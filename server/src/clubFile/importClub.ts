@@ -69,6 +69,7 @@ async function takeTurn({ sequelize }: Database, clubId: string, transaction: Tr
 }
 
 async function checkEmpty({ models }: Database, clubId: string, transaction: Transaction): Promise<void> {
+  await checkNoFigures(models, clubId, transaction);
   // What was deleted and could be taken back is gone with the import, or its ids would be in the way.
   await models.Start.destroy({
     where: { clubId, deletedAt: { [Op.ne]: null } },
@@ -90,6 +91,21 @@ async function checkEmpty({ models }: Database, clubId: string, transaction: Tra
       );
     }
   }
+}
+
+/** A club that never changed its figures has none, and one that put them back has an empty list: neither is anything. */
+async function checkNoFigures(
+  models: Database["models"],
+  clubId: string,
+  transaction: Transaction,
+): Promise<void> {
+  const own = await models.ClubFigures.findByPk(clubId, { transaction });
+  if (own && own.figures.length > 0)
+    throw new Refusal(
+      "not_empty",
+      "This club has figures of its own. Put them back to what is usual, or import into a new club.",
+    );
+  await own?.destroy({ transaction });
 }
 
 type Row = Record<string, unknown>;

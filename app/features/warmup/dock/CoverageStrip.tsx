@@ -4,7 +4,7 @@ import { Pressable, Text, View } from "react-native";
 
 const askedOf = ({ actions, areas, sides }: Coverage) => [...actions, ...areas, ...sides];
 
-/** One mark for each thing the event asks for, full where it is touched, and in words what is left cold. */
+/** One mark for each thing the event asks for, full where it is touched, and how many are. */
 export const CoverageStrip = memo(function CoverageStrip({
   coverage,
   onPress,

@@ -32,8 +32,7 @@ export interface PlanEdits {
   move: (itemId: string, toIndex: number) => void;
   /** Changes the selected drill. */
   change: (more: Partial<PlanItem>) => void;
-  /** The same for any drill, and taking it out. */
-  changeDrill: (itemId: string, more: Partial<PlanItem>) => void;
+  /** Takes any drill out. */
   removeDrill: (itemId: string) => void;
   /** More or less of the selected drill. */
   dose: (steps: 1 | -1) => void;
@@ -91,9 +90,6 @@ export function usePlanEdits(
       edit(() => next);
       open(id);
     }),
-    changeDrill: useStable((itemId: string, more: Partial<PlanItem>) =>
-      edit((b) => changeItem(b, itemId, more)),
-    ),
     removeDrill: useStable((itemId: string) => edit((b) => removeItems(b, [itemId]))),
     remove: useStable(() => {
       if (index < 0 || !mayBuild) return;
