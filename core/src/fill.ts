@@ -1,12 +1,11 @@
-// Filling a warm-up from an approach: apart, because it is only loaded when it is used.
+// Filling a warm-up from an approach: the approaches for the sheet, the filling itself for the worker.
 
-export { coldBandOf } from "./conditions/cold";
-export { heatBandOf } from "./conditions/heat";
-export { type Filled, fillPlan } from "./fill/fillPlan";
 export {
   APPROACHES,
   type Approach,
   type ApproachSides,
   approachOf,
   suitedFirst,
-} from "./fill/input/approaches";
+} from "./approach/approaches";
+export { type Filled, fillPlan } from "./fill/fillPlan";
+export { type FillOrder, type FillPreview, fillOrdered, previewsOf } from "./fill/preview";

@@ -58,7 +58,6 @@ export {
   type FixedPoint,
   plainEvent,
 } from "./event/eventType";
-export { type Circumstances, obstacleTo } from "./fill/input/usable";
 export type { NamedCulprit } from "./fit/culprit";
 export { type GivenUp, givenUpLine } from "./fit/explain/explain";
 export { steepLeftOut } from "./fit/explain/steepLeftOut";
@@ -93,6 +92,7 @@ export {
 } from "./plan/plan";
 export type { Edit } from "./plan/planEdit";
 export { protectedOn } from "./plan/protect";
+export { type Circumstances, circumstancesOn, obstacleTo } from "./plan/usable";
 export type { RunForecast } from "./run/judge/runForecast";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";

@@ -1,4 +1,4 @@
-import { type Circumstances, protectedOn, wallClock, youngestOf } from "@tonodrome/core";
+import { type Circumstances, circumstancesOn, wallClock } from "@tonodrome/core";
 import type { Athlete, Start } from "@tonodrome/core/api";
 
 /** The day of a start as its venue's calendar says it, yyyy-mm-dd. */
@@ -7,14 +7,5 @@ export const dayOf = ({ startsAt, zone }: Pick<Start, "startsAt" | "zone">): str
 
 /** What there is at a start and who it is for, as choosing drills asks it. */
 export function circumstancesOf(start: Start, athlete: Athlete | undefined): Circumstances {
-  const { people, spaces, equipment } = start.setting;
-  const profile = athlete?.profile;
-  return {
-    people,
-    spaces,
-    equipment,
-    own: profile?.equipment ?? [],
-    age: profile?.ageBand ? youngestOf(profile.ageBand) : null,
-    spared: profile ? protectedOn(profile.protectedAreas, dayOf(start)) : [],
-  };
+  return circumstancesOn(start.setting, athlete?.profile ?? null, dayOf(start));
 }

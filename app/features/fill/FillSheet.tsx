@@ -1,6 +1,7 @@
 import { approachName, copyPlan, type PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { type Approach, type ApproachSides, approachOf, suitedFirst } from "@tonodrome/core/fill";
+import { type Approach, type ApproachSides, type FillPreview, suitedFirst } from "@tonodrome/core/fill";
+import { useMemo, useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { useStartsBefore } from "~/data/resources/starts";
@@ -11,7 +12,9 @@ import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Row } from "~/ui/layout/Row";
 import { Section } from "~/ui/layout/Section";
-import { anySeed, drillIdsOf, type FillFrom, fillFor } from "./fillFor";
+import { FillPreviewLine } from "./FillPreviewLine";
+import { anySeed, drillIdsOf, type FillFrom } from "./fillFor";
+import { useFill, useFillPreviews } from "./useFill";
 
 const SIDES: { [K in keyof ApproachSides]: Record<ApproachSides[K], string> } = {
   length: { compact: "compact", standard: "standard length", long: "long" },
@@ -46,13 +49,20 @@ interface FillSheetProps {
 export default function FillSheet({ from, body, onFill }: FillSheetProps) {
   const { start, athlete, event, drills } = from;
   const preferred = athlete?.profile.approach ?? null;
-  const approaches = suitedFirst(event?.effort ?? null).toSorted(
-    (a, b) => Number(b.id === preferred) - Number(a.id === preferred),
+  const { setting } = start;
+  const approaches = useMemo(
+    () =>
+      suitedFirst(event?.effort ?? null, setting).toSorted(
+        (a, b) => Number(b.id === preferred) - Number(a.id === preferred),
+      ),
+    [event, setting, preferred],
   );
-  const fill = (approach: Approach, seed: number, more: { keep?: string[]; avoid?: string[] } = {}) => {
-    const filled = fillFor(from, { approach, seed, ...more });
-    onFill(filled.body, [`Filled from ${approachName(approach.id)}.`, ...filled.gaps]);
-  };
+  // What is shown of each approach is what pressing it begins from.
+  const [seed] = useState(anySeed);
+  const filling = useFill(from, (approach, { body, gaps }) =>
+    onFill(body, [`Filled from ${approachName(approach)}.`, ...gaps]),
+  );
+  const previews = useFillPreviews(from, approaches, seed);
   const copy = (other: PlanBody, news: string) => onFill(copyPlan(other, uuid), [news]);
   const origin = body.origin && body.items.length > 0 ? body.origin : null;
   return (
@@ -70,11 +80,20 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
         <Section title={`From ${approachName(origin.approach)} again`}>
           <Button
             label="Another version"
-            onPress={() => fill(approachOf(origin.approach), anySeed(), { avoid: drillIdsOf(body) })}
+            disabled={filling.busy !== null}
+            onPress={() =>
+              filling.fill({ approach: origin.approach, seed: anySeed(), avoid: drillIdsOf(body) })
+            }
           />
         </Section>
       ) : null}
-      <Earlier start={start} onCopy={copy} onLike={fill} />
+      {filling.failure ? <Notice warn text={filling.failure} /> : null}
+      {filling.busy ? <Notice text={`Filling from ${approachName(filling.busy)} …`} /> : null}
+      <Earlier
+        start={start}
+        onCopy={copy}
+        onLike={(approach, seed, keep) => filling.fill({ approach, seed, keep })}
+      />
       <Section title="From an approach">
         <View role="list" aria-label="Approaches">
           {approaches.map((approach) => (
@@ -83,8 +102,9 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
               approach={approach}
               suited={event !== null && approach.suits.includes(event.effort)}
               preferred={approach.id === preferred}
-              disabled={drills.length === 0}
-              onPress={() => fill(approach, anySeed())}
+              preview={previews?.find((p) => p.approach === approach.id) ?? null}
+              disabled={drills.length === 0 || filling.busy !== null}
+              onPress={() => filling.fill({ approach: approach.id, seed })}
             />
           ))}
         </View>
@@ -98,11 +118,13 @@ interface ApproachRowProps {
   approach: Approach;
   suited: boolean;
   preferred: boolean;
+  /** What it would give; null until that is known. */
+  preview: FillPreview | null;
   disabled: boolean;
   onPress: () => void;
 }
 
-function ApproachRow({ approach, suited, preferred, disabled, onPress }: ApproachRowProps) {
+function ApproachRow({ approach, suited, preferred, preview, disabled, onPress }: ApproachRowProps) {
   const { id, why, sides, minutes } = approach;
   const name = approachName(id);
   const marks = [preferred ? "their own" : "", suited ? "suits this event" : ""].filter(Boolean).join(", ");
@@ -123,6 +145,7 @@ function ApproachRow({ approach, suited, preferred, disabled, onPress }: Approac
           onPress={onPress}
         />
       </View>
+      {preview ? <FillPreviewLine preview={preview} /> : null}
       <Text className="font-text text-small text-ink">{why}</Text>
       <Text className="font-text text-small text-muted">{sideWords(sides)}</Text>
     </View>
@@ -137,7 +160,7 @@ function Earlier({
 }: {
   start: Start;
   onCopy: (body: PlanBody, news: string) => void;
-  onLike: (approach: Approach, seed: number, more: { keep: string[] }) => void;
+  onLike: (approach: Approach["id"], seed: number, keep: string[]) => void;
 }) {
   const earlier = useStartsBefore(start.athlete.id, start.startsAt);
   const withPlans = (earlier.data ?? []).filter((s) => s.id !== start.id && s.plan.body.items.length > 0);
@@ -151,7 +174,7 @@ function Earlier({
           look="full"
           onPress={() => {
             const { approach, seed } = last.plan.body.origin as { approach: Approach["id"]; seed: number };
-            onLike(approachOf(approach), seed, { keep: drillIdsOf(last.plan.body) });
+            onLike(approach, seed, drillIdsOf(last.plan.body));
           }}
         />
       ) : null}

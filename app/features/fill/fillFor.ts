@@ -1,8 +1,7 @@
 import type { PlanBody } from "@tonodrome/core";
 import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
-import { type Approach, coldBandOf, type Filled, fillPlan, heatBandOf } from "@tonodrome/core/fill";
-import { v4 as uuid } from "uuid";
-import { circumstancesOf } from "~/data/resources/circumstances";
+import type { FillOrder } from "@tonodrome/core/fill";
+import type { JudgeInput } from "@tonodrome/core/judge";
 
 /** What a fill is made from. */
 export interface FillFrom {
@@ -11,38 +10,47 @@ export interface FillFrom {
   event: ClubEvent | null;
   drills: readonly ShelfDrill[];
   availableSeconds: number;
+  /** What plans of this start are judged by: filling goes by the same. */
+  judgeInput: JudgeInput;
 }
 
 /** What the coach chose of a fill. */
 export interface FillChoice {
-  approach: Approach;
+  approach: FillOrder["approach"];
   seed: number;
   /** Drills to keep, and drills to do without, where there are others. */
   keep?: readonly string[];
   avoid?: readonly string[];
 }
 
-/** Fills a warm-up for this start from the club's shelf. */
-export function fillFor(from: FillFrom, { approach, seed, keep = [], avoid = [] }: FillChoice): Filled {
-  const { start, athlete, event, drills, availableSeconds } = from;
-  return fillPlan({
-    approach,
+/** What a worker is asked, whatever the approach: the club's shelf, the day, and whom it is for. */
+export function orderFrom({ drills, availableSeconds, judgeInput }: FillFrom): Omit<FillOrder, "approach"> {
+  const { event, athlete, setting, day, context, figures, earlier } = judgeInput;
+  return {
     shelf: drills.filter((d) => !d.archived),
     event,
-    day: circumstancesOf(start, athlete),
-    weather: { heat: heatBandOf(start.setting), cold: coldBandOf(start.setting) },
-    scale: athlete?.profile.scales.flatMap((s) => s.items) ?? [],
+    athlete,
+    setting,
+    day,
+    context,
+    figures,
+    earlier,
     availableSeconds,
-    seed,
-    keep,
-    avoid,
-    makeId: uuid,
-  });
+    seed: 0,
+    keep: [],
+    avoid: [],
+  };
+}
+
+/** What is asked for one choice. */
+export function orderFor(from: FillFrom, { approach, seed, keep = [], avoid = [] }: FillChoice): FillOrder {
+  return { ...orderFrom(from), approach, seed, keep, avoid };
 }
 
 /** The shelf's drills that a plan has. */
-export const drillIdsOf = (body: PlanBody): string[] =>
-  body.items.flatMap((i) => (i.drillId ? [i.drillId] : []));
+export const drillIdsOf = (body: PlanBody): string[] => [
+  ...new Set(body.items.flatMap((i) => (i.drillId ? [i.drillId] : []))),
+];
 
 /** A seed that nobody chose. */
 export const anySeed = (): number => Math.floor(Math.random() * 2_147_483_647);

@@ -26,6 +26,8 @@ const NO_ANSWER: Record<FitAsk["kind"], string> = {
   "judge-fully": "What mends it could not be worked out. Close this and open it again.",
   state: "The state at the start could not be forecast.",
   curves: "The forecast could not be drawn. Close this and open it again.",
+  fill: "It could not be filled. Try again, or another approach.",
+  "fill-previews": "What each approach would give could not be worked out. Each can be filled all the same.",
   "run-forecast": "How long they stay warm could not be forecast.",
   refit: "The rest could not be fitted anew. It goes on as it is.",
 };

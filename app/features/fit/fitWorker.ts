@@ -7,6 +7,7 @@ import {
   type RunPlan,
   type RunState,
 } from "@tonodrome/core";
+import { type Filled, type FillOrder, type FillPreview, fillOrdered, previewsOf } from "@tonodrome/core/fill";
 import {
   type Explanation,
   explanationOf,
@@ -55,6 +56,12 @@ export type FitAsk =
   | { kind: "judge-fully"; input: JudgeInput; day: MendedDay | null }
   | { kind: "state"; fit: Fit; conditions: Conditions; training: Training | null }
   | { kind: "curves"; input: Pick<JudgeInput, "fit" | "setting" | "athlete">; times: readonly number[] }
+  | { kind: "fill"; order: FillOrder }
+  | {
+      kind: "fill-previews";
+      order: Omit<FillOrder, "approach">;
+      approaches: readonly FillOrder["approach"][];
+    }
   | { kind: "run-forecast"; plan: RunPlan; state: RunState; now: number }
   | { kind: "refit"; run: RunPlan; state: RunState; now: number; drills: readonly ShelfContent[] };
 
@@ -70,6 +77,8 @@ export interface FitAnswers {
   /** Null where nothing is done. */
   state: string | null;
   curves: CurvePoint[];
+  fill: Filled;
+  "fill-previews": FillPreview[];
   "run-forecast": RunForecast;
   /** Null when there is nothing to fit. */
   refit: Refit | null;
@@ -102,6 +111,10 @@ function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
       return refitOrTopUp(ask);
     case "run-forecast":
       return runForecast(ask.plan, ask.state, ask.now);
+    case "fill":
+      return fillOrdered(ask.order, uuid);
+    case "fill-previews":
+      return previewsOf(ask.order, ask.approaches);
     case "judge":
       return judge(ask.input);
     case "judge-fully":

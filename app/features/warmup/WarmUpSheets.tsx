@@ -92,6 +92,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
                 event: model.event,
                 drills: model.drills,
                 availableSeconds: model.minutes * 60,
+                judgeInput: model.judgeInput,
               }}
               body={body}
               onFill={model.fill}

@@ -24,6 +24,11 @@ export function youngestOf(band: AgeBand): number {
   return YOUNGEST[band];
 }
 
+/** An athlete's age, years: as it is known, or the youngest of the band; null when neither is known. */
+export function ageOf({ ageYears, ageBand }: Pick<AthleteProfile, "ageYears" | "ageBand">): number | null {
+  return ageYears ?? (ageBand ? youngestOf(ageBand) : null);
+}
+
 /** A part of the body that is to be spared, until a day if one is known. */
 export const protectedAreaSchema = z.strictObject({
   area: bodyAreaSchema,
@@ -36,6 +41,14 @@ export type ProtectedArea = z.infer<typeof protectedAreaSchema>;
 /** What a coach knows of an athlete. What is said of health is as little as planning needs. */
 export const athleteProfileSchema = z.strictObject({
   ageBand: ageBandSchema.nullable(),
+  /** Age in years, where it is known: it says more than the band. */
+  ageYears: z
+    .number({ error: "An age is 3 to 99 years." })
+    .int({ error: "An age is in whole years." })
+    .min(3, { error: "An age is 3 to 99 years." })
+    .max(99, { error: "An age is 3 to 99 years." })
+    .nullable()
+    .optional(),
   dominantSide: z.enum(["left", "right"]).nullable(),
   /** Events of the club that the athlete starts in. */
   eventIds: z.array(z.uuid()).max(24),

@@ -44,6 +44,7 @@ import { nobodyForIt } from "./who/nobodyForIt";
 import { notThere } from "./who/notThere";
 import { partnerUnmatched } from "./who/partnerUnmatched";
 import { soreLoaded } from "./who/soreLoaded";
+import { tooHardForAge } from "./who/tooHardForAge";
 import { tooYoung } from "./who/tooYoung";
 
 /** Every check there is, harm first; of equally grave findings those of the first check come first. */
@@ -51,6 +52,7 @@ export const CHECKS: readonly Check[] = [
   essentialsShort,
   soreLoaded,
   tooYoung,
+  tooHardForAge,
   heat,
   coldOutdoors,
   wet,

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { doseSchema } from "../dose/dose";
+import { eventTypeSchema } from "../event/eventType";
 import { intensitySchema } from "../words/intensity";
 import { phaseSchema } from "../words/phase";
 import { prioritySchema } from "../words/priority";
@@ -43,6 +44,8 @@ export const starterShelfSchema = z
     key: keySchema,
     name: nameSchema,
     about: noteSchema,
+    /** What is started in, so that filling knows what it asks for. */
+    events: z.array(eventTypeSchema).max(8).optional(),
     drills: z.array(starterDrillSchema).min(1, { error: "There is no drill in it." }).max(500),
   })
   .superRefine((shelf, context) => {

@@ -1,28 +1,30 @@
 import { levelsOf } from "../dose/levelsOf";
 import { problemOf } from "../fit/model/problem";
 import { essentialNeeds } from "../fit/needs";
+import { withLeastWait } from "../fit/shorterWait";
 import type { PlanBody, PlanItem } from "../plan/plan";
 import { openDay } from "../venue/context";
 import type { Phase } from "../words/phase";
 
-/** Whose importance gives way first when even the floors do not fit: the touch of effort, then mobility, then warmth. */
-const GIVES_WAY: readonly Phase[] = ["prime", "mobilise", "raise", "technical"];
+/** Whose importance gives way first when even the floors do not fit: easy movement and mobility are the last to go. */
+const GIVES_WAY: readonly Phase[] = ["prime", "technical", "mobilise", "raise"];
 
 const floorOf = (item: PlanItem) => levelsOf(item.dose)[0]?.seconds ?? 0;
 
 /**
- * The same plan with as many of its drills essential as there is time for; the others are useful. The first raise and the
- * first technical drill give way last of their parts, and kit never does.
+ * The same plan with as many of its drills essential as there is time for with the shortest wait; the others are useful. The
+ * first raise and the first technical drill give way last of their parts, and kit never does.
  * @param availableSeconds before the start, the wait included
  */
 export function affordable(plan: PlanBody, availableSeconds: number): PlanBody {
-  const forDrills = Math.max(0, availableSeconds - plan.wait.leastSeconds);
+  const wait = plan.wait.shortestSeconds ?? plan.wait.leastSeconds;
+  const forDrills = Math.max(0, availableSeconds - wait);
   const floors = ({ items }: PlanBody) =>
-    items.reduce((sum, i) => sum + (i.priority === "essential" ? floorOf(i) : 0), 0);
+    items.reduce((sum, i) => sum + (i.priority === "essential" && !i.alreadyOn ? floorOf(i) : 0), 0);
   // The floors alone are soon added up; whether they can stand beside each other, the steps between them kept, is not.
   const onFloors = givingWay(plan, (now) => floors(now) > forDrills);
   return givingWay(onFloors, (now) => {
-    const needs = essentialNeeds(problemOf(now, openDay()));
+    const needs = essentialNeeds(problemOf(withLeastWait(now, wait), openDay()));
     return Number.isFinite(needs) && needs > availableSeconds;
   });
 }

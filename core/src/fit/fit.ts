@@ -4,7 +4,7 @@ import { type FitContext, openDay } from "../venue/context";
 import type { NamedCulprit } from "./culprit";
 import { type Idle, idleOf } from "./idle";
 import type { FitDrill, FitProblem } from "./model/problem";
-import { type FitProfile, profileAt, stepsAt } from "./profile";
+import { type FitProfile, profileAt, profileFor, stepsAt } from "./profile";
 import type { SolvedStep } from "./search/solution";
 
 /** What became of one drill. */
@@ -72,9 +72,10 @@ export function fitPlan(plan: PlanBody, availableSeconds: number, context: FitCo
  * @param availableSeconds whole seconds; below 0 counts as 0
  */
 export function fitAt(profile: FitProfile, availableSeconds: number): Fit {
-  const { problem, needs } = profile;
   const available = Math.max(0, Math.floor(availableSeconds));
-  const steps = stepsAt(profile, available);
+  const part = profileFor(profile, available);
+  const { problem, needs } = part;
+  const steps = stepsAt(part, available);
   const placements = place(problem, steps);
   const beginSeconds = steps[0]?.begin ?? 0;
   const waitSeconds = waitOf(problem, steps, available);

@@ -6,6 +6,7 @@ import { type Needs, needsOf } from "./needs";
 import type { OnProgress } from "./search/search";
 import type { Solution, SolvedStep } from "./search/solution";
 import { solve, solveAt, solveFreely, solveWithin } from "./search/solve";
+import { shorterWaits, waitWithin, withLeastWait } from "./shorterWait";
 
 /** The best plan for every time available at once: a slider only looks one up. */
 export interface FitProfile extends ProfileTable {
@@ -14,6 +15,11 @@ export interface FitProfile extends ProfileTable {
 
 /** What has to be reckoned of a profile: plain data, so that a worker can hand it over. */
 export interface ProfileTable {
+  /** The least wait that it is reckoned with, seconds. */
+  leastWait: number;
+  /** For less time than `fullWaitFrom`, in which the essentials fit only with a shorter wait: the longest such first. */
+  shorter: ShorterTable[];
+  fullWaitFrom: number;
   needs: Needs;
   /** What keeps the essentials from ever fitting; null when they fit with enough time. */
   culprit: NamedCulprit | null;
@@ -23,6 +29,11 @@ export interface ProfileTable {
   offsets: Int32Array;
   /** Drill, level, begin and span of every step of every plan. */
   steps: Int32Array;
+}
+
+/** The same with a shorter wait, for times from `from` seconds before the start up to where a longer one is enough. */
+export interface ShorterTable extends ProfileTable {
+  from: number;
 }
 
 const FIELDS = 4;
@@ -38,8 +49,35 @@ export function profileOf(
   horizonSeconds: number = LONGEST_DAY,
 ): FitProfile {
   const problem = problemFor(plan, context, horizonSeconds);
-  return { problem, ...tableFrom(problem, solve(problem)) };
+  return { problem, ...withShorter(plan, context, tableFrom(problem, solve(problem))) };
 }
+
+/** A table with those for the times in which only a shorter wait leaves room for the essentials. */
+function withShorter(plan: PlanBody, context: FitContext, table: ProfileTable): ProfileTable {
+  const { needs, culprit } = table;
+  const waits = shorterWaits(plan, context);
+  const shorter = waits.map(({ wait, from, below }): ShorterTable => {
+    const problem = problemFor(withLeastWait(plan, wait), context, below - 1);
+    return { from, ...tableOf(problem, solve(problem), { needs, culprit }) };
+  });
+  return { ...table, shorter, fullWaitFrom: waits[0]?.below ?? 0 };
+}
+
+/** The part of a profile that holds for one time available: with the wait that there is room for then. */
+export function profileFor(profile: FitProfile, availableSeconds: number): FitProfile {
+  const { shorter, problem } = profile;
+  const shortest = shorter.at(-1);
+  if (!shortest || availableSeconds >= profile.fullWaitFrom) return profile;
+  const table = shorter.find((s) => availableSeconds >= s.from) ?? shortest;
+  const known = parts.get(table);
+  if (known) return known;
+  const plan = withLeastWait(problem.plan, table.leastWait);
+  const part = { ...table, problem: problemFor(plan, problem.context, problem.horizon) };
+  parts.set(table, part);
+  return part;
+}
+
+const parts = new WeakMap<ProfileTable, FitProfile>();
 
 /** Comparisons after which every time at once is given up: about a second's work. */
 const EFFORT = 50_000_000;
@@ -57,7 +95,7 @@ export function profileTable(
 ): ProfileTable | null {
   const problem = problemFor(plan, context, horizonSeconds);
   const solution = solveWithin(problem, EFFORT, onProgress);
-  return solution && tableFrom(problem, solution);
+  return solution && withShorter(plan, context, tableFrom(problem, solution));
 }
 
 /** A table that was reckoned elsewhere, with the plan and the day it was reckoned for. */
@@ -67,7 +105,7 @@ export function withTable(
   horizonSeconds: number,
   table: ProfileTable,
 ): FitProfile {
-  return { problem: problemFor(plan, context, horizonSeconds), ...table };
+  return { problem: problemFor(withLeastWait(plan, table.leastWait), context, horizonSeconds), ...table };
 }
 
 /** The best plan for one time available alone: sooner than for every time. */
@@ -77,7 +115,7 @@ export function profileAt(
   availableSeconds: number,
   onProgress?: OnProgress,
 ): FitProfile {
-  const problem = problemFor(plan, context, availableSeconds);
+  const problem = problemFor(waitWithin(plan, context, availableSeconds), context, availableSeconds);
   return { problem, ...tableFrom(problem, solveAt(problem, onProgress), true) };
 }
 
@@ -101,7 +139,7 @@ export function quickProfileAt(
   context: FitContext,
   availableSeconds: number,
 ): { profile: FitProfile; isBest: boolean } {
-  const problem = problemFor(plan, context, availableSeconds);
+  const problem = problemFor(waitWithin(plan, context, availableSeconds), context, availableSeconds);
   const { solution, keepsLimits } = solveFreely(problem);
   return { profile: { problem, ...tableFrom(problem, solution, true) }, isBest: keepsLimits };
 }
@@ -114,7 +152,22 @@ function limited(seconds: number): number {
   return Math.max(0, Math.min(LONGEST_DAY, Math.floor(seconds)));
 }
 
+/** A table of solutions, with what is needed at least. */
 function tableFrom(problem: FitProblem, solution: Solution, lastOnly = false): ProfileTable {
+  // What is needed may be more than the horizon, and the wait gives way before the essentials do.
+  const { plan, context } = problem;
+  const whole = problemOf(withLeastWait(plan, plan.wait.shortestSeconds ?? plan.wait.leastSeconds), context);
+  const needs = { ...needsOf(problemOf(plan, context)), essentials: needsOf(whole).essentials };
+  const culprit = Number.isFinite(needs.essentials) ? null : namedCulprit(whole, needs, LONGEST_DAY);
+  return tableOf(problem, solution, { needs, culprit }, lastOnly);
+}
+
+function tableOf(
+  problem: FitProblem,
+  solution: Solution,
+  about: Pick<ProfileTable, "needs" | "culprit">,
+  lastOnly = false,
+): ProfileTable {
   const { length } = solution.begins;
   const first = lastOnly ? length - 1 : 0;
   const plans = Array.from({ length: length - first }, (_, i) => solution.stepsOf(first + i));
@@ -128,11 +181,15 @@ function tableFrom(problem: FitProblem, solution: Solution, lastOnly = false): P
       all.set([drill, level, begin, span], (offsets[i] as number) + k * FIELDS);
     });
   });
-  // What is needed may be more than the horizon.
-  const whole = problemOf(problem.plan, problem.context);
-  const needs = needsOf(whole);
-  const culprit = Number.isFinite(needs.essentials) ? null : namedCulprit(whole, needs, LONGEST_DAY);
-  return { needs, culprit, begins: solution.begins.slice(first), offsets, steps: all };
+  return {
+    ...about,
+    leastWait: problem.leastWait,
+    shorter: [],
+    fullWaitFrom: 0,
+    begins: solution.begins.slice(first),
+    offsets,
+    steps: all,
+  };
 }
 
 /** The steps of the best plan that begins no earlier than some seconds before the start, earliest first. */

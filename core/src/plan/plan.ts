@@ -81,12 +81,18 @@ export const planBodySchema = z.strictObject({
     .strictObject({
       leastSeconds: waitSeconds,
       longestSeconds: waitSeconds,
+      /** How short the least wait may become before anything essential goes; left out, no shorter than the least. */
+      shortestSeconds: waitSeconds.optional(),
       /** Rest owed from the end of a hard drill to the start, times its hard work; left out, none but the least. */
       times: z.number().int().min(1, { error: "The rest is 1 to 20 times the work." }).max(20).optional(),
     })
     .refine((w) => w.leastSeconds <= w.longestSeconds, {
       path: ["longestSeconds"],
       error: "The longest wait may not be shorter than the least.",
+    })
+    .refine((w) => (w.shortestSeconds ?? 0) <= w.leastSeconds, {
+      path: ["shortestSeconds"],
+      error: "The shortest wait may not be longer than the least.",
     }),
   /** The largest rise in intensity between consecutive technical drills, points of effort. */
   stepPoints: z

@@ -27,6 +27,8 @@ export const venuePlaceSchema = z.strictObject({
   name: tagSchema,
   /** Open all day when there is none. */
   windows: z.array(venueWindowSchema).max(24, { error: "At most 24 windows of one place." }),
+  /** What is over it: a roof and walls, or shade; left out where it lies open, or nobody has said. */
+  cover: z.enum(["indoors", "shade"]).optional(),
 });
 
 export type VenuePlace = z.infer<typeof venuePlaceSchema>;

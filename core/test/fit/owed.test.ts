@@ -15,7 +15,7 @@ const hard = (name: string, seconds: number, more: object = {}) =>
   });
 
 const plan = (items: ReturnType<typeof drill>[]) =>
-  planOf(items, { wait: { leastSeconds: 60, longestSeconds: 7200, times: 5 } });
+  planOf(items, { stepPoints: 100, wait: { leastSeconds: 60, longestSeconds: 7200, times: 5 } });
 
 /** How long before the start it has to begin: rest may lie between drills or after them, but is the same in all. */
 const neededFor = (...items: ReturnType<typeof drill>[]) => -fitPlan(plan(items), 7200).beginSeconds;

@@ -96,6 +96,8 @@ interface Drawn {
   follows: number | undefined;
   calm: PlanItem["calm"];
   wholePlace: true | undefined;
+  /** For the head alone. */
+  mental: true | undefined;
 }
 
 const anyDrawn: fc.Arbitrary<Drawn> = fc.record({
@@ -122,21 +124,31 @@ const anyDrawn: fc.Arbitrary<Drawn> = fc.record({
   follows: maybe(fc.nat({ max: 3 })),
   calm: seldom("quiet" as const, "keep-warm" as const),
   wholePlace: maybe(fc.constant(true as const)),
+  mental: seldom(true as const),
 });
 
 function itemsOf(drawn: readonly Drawn[]): PlanItem[] {
   const id = (i: number) => `00000000-0000-4000-8000-00000000000${i}`;
   const items = drawn.map((d, i): PlanItem => {
-    const { flags, equipment, alreadyOn, follows, restAfter, free, calm, wholePlace, ...rest } = d;
+    const { flags, equipment, alreadyOn, follows, restAfter, free, calm, wholePlace, mental, ...rest } = d;
     const isKit = d.phase === "kit";
-    const known = flags.length > 0 || (isKit && equipment.length > 0);
+    const known = flags.length > 0 || mental || (isKit && equipment.length > 0);
     return {
       id: id(i),
       drillId: null,
       name: `Drill ${i}`,
       focus: "",
       ...rest,
-      ...(known ? { details: { ...noDetails(), flags, equipment: isKit ? equipment : [] } } : {}),
+      ...(known
+        ? {
+            details: {
+              ...noDetails(),
+              flags,
+              equipment: isKit ? equipment : [],
+              purposes: mental ? ["mental" as const] : [],
+            },
+          }
+        : {}),
       ...(isKit && alreadyOn ? { alreadyOn } : {}),
       ...(restAfter ? { restAfter } : {}),
       ...(free ? { free } : {}),
@@ -320,5 +332,41 @@ export function anyHardDay(most: number): fc.Arbitrary<{ plan: PlanBody; day: Fi
         wait: { leastSeconds: 0, longestSeconds: longer, times },
         stepPoints: 100,
       },
+    }));
+}
+
+/** Days without rules of place on which efforts rise and fall from one drill to the next, of every part, with equals among them. */
+export function anyClimb(most: number): fc.Arbitrary<{ plan: PlanBody; day: FitContext }> {
+  const drawn = fc.tuple(anyDrawn, fc.constantFrom(...PHASES), seldom("breather" as const), steps(3)).map(
+    ([d, phase, flag, attempts]): Drawn => ({
+      ...d,
+      phase,
+      place: "",
+      wholePlace: undefined,
+      alreadyOn: undefined,
+      follows: undefined,
+      restAfter: undefined,
+      free: undefined,
+      flags: flag ? [flag, "no-condition"] : ["no-condition"],
+      dose:
+        d.dose.kind === "ladder"
+          ? d.dose
+          : {
+              kind: "attempts",
+              attempts,
+              secondsEach: GRID,
+              sides: "one",
+              rest: { kind: "fixed", seconds: 0 },
+            },
+    }),
+  );
+  return fc
+    .record({
+      drawn: fc.array(drawn, { minLength: most, maxLength: most }),
+      stepPoints: fc.constantFrom(10, 20, 30),
+    })
+    .map(({ drawn: items, stepPoints }) => ({
+      day: fitContextSchema.parse({}),
+      plan: { items: itemsOf(items), wait: { leastSeconds: 0, longestSeconds: SMALL_DAY }, stepPoints },
     }));
 }

@@ -1,9 +1,12 @@
+import { approachOf } from "../../src/approach/approaches";
+import { usualSetting } from "../../src/conditions/setting";
 import type { Dose } from "../../src/dose/dose";
 import type { PlainDose } from "../../src/dose/kinds/plainDose";
 import { noDetails } from "../../src/drill/details";
-import { approachOf } from "../../src/fill/input/approaches";
+import { plainEvent } from "../../src/event/eventType";
 import type { FillDrill, FillInput } from "../../src/fill/input/fillInput";
 import { random } from "../../src/maths/random";
+import { openDay } from "../../src/venue/context";
 import { BODY_AREAS } from "../../src/words/bodyArea";
 import type { Phase } from "../../src/words/phase";
 import type { Purpose } from "../../src/words/purpose";
@@ -92,9 +95,13 @@ export function fillInput(shelf: readonly FillDrill[], more: Partial<FillInput> 
   return {
     approach: approachOf("even-stair"),
     shelf,
-    event: { actions: ["jump", "spin"], areas: ["hip", "knee", "ankle"], targetLevel: 90 },
-    day: { people: 1, spaces: [], equipment: [], own: [], age: null, spared: [] },
-    scale: [],
+    event: { ...plainEvent("Made up"), actions: ["jump", "spin"], areas: ["hip", "knee", "ankle"] },
+    athlete: null,
+    setting: usualSetting(),
+    day: "2026-11-27",
+    context: openDay(),
+    figures: [],
+    earlier: [],
     availableSeconds: 45 * 60,
     seed: 1,
     keep: [],

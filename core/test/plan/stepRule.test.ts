@@ -1,5 +1,6 @@
 import { firstDose } from "../../src/dose/kinds/plainDose";
 import { firstLadder } from "../../src/dose/ladder/firstLadder";
+import { noDetails } from "../../src/drill/details";
 import { steepSteps, stepAllowed } from "../../src/plan/stepRule";
 import { drill } from "../made/generate";
 import { anyId } from "../made/ids";
@@ -22,11 +23,32 @@ it("names every step of a plan that is steeper than it allows, with its rise", (
   expect(steepSteps(items, 50)).toEqual([]);
 });
 
-it("looks at consecutive technical drills, whatever stands between them", () => {
-  const between = drill("boots", { phase: "kit", intensity: 0 });
-  expect(steepSteps([rung("a", 30), between, rung("b", 50)], 20)).toEqual([]);
-  expect(steepSteps([rung("a", 30), between, rung("b", 55)], 20)).toHaveLength(1);
-  expect(steepSteps([drill("easy", { intensity: 10 }), rung("b", 90)], 20)).toEqual([]);
+it("goes on from whatever is last: general work too, but neither kit, a breather, what is calm nor what is for the head", () => {
+  const rests = [
+    drill("boots", { phase: "kit", intensity: 0 }),
+    drill("shake out", { phase: "raise", intensity: 8, details: { ...noDetails(), flags: ["breather"] } }),
+    drill("breathe", { phase: "prime", intensity: 5, details: { ...noDetails(), purposes: ["mental"] } }),
+    drill("stand", { phase: "mobilise", intensity: 5, calm: "keep-warm" }),
+  ];
+  for (const between of rests) {
+    expect(steepSteps([rung("a", 30), between, rung("b", 50)], 20)).toEqual([]);
+    expect(steepSteps([rung("a", 30), between, rung("b", 55)], 20)).toHaveLength(1);
+  }
+  const swings = drill("swings", { phase: "mobilise", intensity: 25 });
+  expect(steepSteps([swings, rung("b", 45)], 20)).toEqual([]);
+  expect(steepSteps([swings, rung("b", 46)], 20)).toEqual([
+    { fromId: swings.id, toId: rung("b", 46).id, rise: 21 },
+  ]);
+  // What leads up may itself rise by anything.
+  expect(steepSteps([swings, drill("hops", { phase: "mobilise", intensity: 60 })], 20)).toEqual([]);
+});
+
+it("reaches priming, which with nothing before it goes on from easy effort", () => {
+  const prime = (intensity: number) => drill("touch", { phase: "prime", intensity });
+  expect(steepSteps([rung("a", 60), prime(80)], 20)).toEqual([]);
+  expect(steepSteps([rung("a", 60), prime(85)], 20)).toHaveLength(1);
+  expect(steepSteps([prime(60)], 20)).toEqual([]);
+  expect(steepSteps([prime(61)], 20)).toEqual([{ fromId: null, toId: prime(61).id, rise: 21 }]);
 });
 
 it("names a step between the rungs of one ladder", () => {

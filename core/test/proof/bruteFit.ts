@@ -20,11 +20,34 @@ export function rankOf(plan: PlanBody, levels: readonly number[], waitHolds: boo
     ] as [number, number];
     const ideal = idealLevel(item.dose);
     const last = levelsOf(item.dose).length - 1;
-    const towards = level >= ideal ? 60 : Math.round((60 * level) / ideal);
-    if (item.phase === "kit" && item.priority === "essential") add(0, 1);
-    add(kept, 1);
+    const way = (of: PlanItem, end: boolean) => {
+      const all = levelsOf(of.dose).map((l) => l.seconds);
+      const middle = all[idealLevel(of.dose)] as number;
+      return end ? (all.at(-1) as number) - middle : middle - (all[0] as number);
+    };
+    const worth = (end: boolean, steps: number) => {
+      const longest = Math.max(...plan.items.filter((o) => !o.alreadyOn).map((o) => way(o, end)));
+      return Math.max(steps, longest > 0 ? Math.round((60 * way(item, end)) / longest) : 0);
+    };
+    const lost = (steps: number, left: number, all: number) => {
+      const share = left / steps;
+      return all - (steps - left) - Math.round((all - steps) * (1 - share * share));
+    };
+    const towards = level >= ideal ? 60 : 60 - lost(ideal, ideal - level, worth(false, ideal));
+    if (item.priority === "essential") {
+      const many = plan.items.filter((o) => o.priority === "essential" && !o.alreadyOn).length;
+      const first = plan.items.find((o) => o.phase === "raise" && o.priority === "essential" && !o.calm);
+      // Kit, and what raises first: as much as a change of kit and all essentials.
+      if (item.phase === "kit") add(0, many + 1);
+      else if (item === first) add(0, 2 * many + 1);
+      else add(0, 1);
+    }
+    if (kept !== 1) add(kept, 1);
     add(points, towards);
-    if (level > ideal) add(9, Math.round((60 * (level - ideal)) / (last - ideal)));
+    if (level > ideal) {
+      const grown = worth(true, last - ideal);
+      add(9, grown - lost(last - ideal, last - level, grown));
+    }
     const easier = item.intensity < 33.4 ? 2 : item.intensity < 66.7 ? 1 : 0;
     add(10, (line * 4 + easier) * Math.max(1, towards));
   });

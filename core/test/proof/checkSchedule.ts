@@ -265,9 +265,13 @@ function freeSeconds({ points }: FitContext, from: number, to: number): number {
 function checkClimb(plan: PlanBody, day: FitContext, events: readonly Event[], wrong: Wrong): void {
   let reached = day.reached ?? null;
   for (const { item, stretches } of events) {
-    if (item.phase !== "technical" || isCalm(item)) continue;
+    const forTheHead = item.details !== undefined && new Set(["mental", ...item.details.purposes]).size === 1;
+    if (!isWork(item) || marked(item, "breather") || (forTheHead && item.details?.purposes.length)) continue;
+    const climbs = item.phase === "technical" || item.phase === "prime";
+    if (item.phase === "prime") reached ??= EASY;
     for (const { effort } of stretches) {
-      if (reached !== null && effort > reached + plan.stepPoints) wrong("step", `${reached} to ${effort}`);
+      if (climbs && reached !== null && effort > reached + plan.stepPoints)
+        wrong("step", `${reached} to ${effort}`);
       reached = effort;
     }
   }

@@ -53,6 +53,13 @@ const isWork = (i: PlanItem) => !isKit(i) && i.calm === undefined;
 const isFlagged = (i: PlanItem, flag: "explosive" | "breather" | "no-condition") =>
   i.details?.flags.includes(flag) === true;
 
+/** Whether the climb goes on from it. */
+const leadsOrClimbs = (i: PlanItem) => {
+  const purposes = i.details?.purposes ?? [];
+  const forTheHead = purposes.length > 0 && !purposes.some((p) => p !== "mental");
+  return isWork(i) && !isFlagged(i, "breather") && !forTheHead;
+};
+
 /** What a coefficient is of each level, as terms. */
 const each = (x: Line, of: (level: readonly Stretch[]) => number): Term[] =>
   x.levels.map((level, k) => [of(level), x.y[k] as string]);
@@ -275,15 +282,27 @@ function courseRows(plan: PlanBody, day: FitContext, lines: readonly Line[], H: 
       owed: `owed${i}`,
       general: `general${i}`,
     };
-    // Effort reached: a technical drill may begin a step above it, and leaves it at its own.
-    const climbs = x.item.phase === "technical" && !x.item.calm;
+    // Effort reached: a drill that climbs may begin a step above it; it and one that leads leave it at their own.
+    const leads = leadsOrClimbs(x.item);
+    const climbs = leads && (x.item.phase === "technical" || x.item.phase === "prime");
     rows.push(
-      `${sum([[1, now.effort], [-1, before.effort], ...(climbs ? [[-100, x.kept] as Term] : [])])} <= 0`,
+      `${sum([[1, now.effort], [-1, before.effort], ...(leads ? [[-100, x.kept] as Term] : [])])} <= 0`,
     );
+    if (leads)
+      rows.push(
+        `${sum([[1, now.effort], ...minus(each(x, (l) => l.at(-1)?.effort ?? 0)), [100, x.kept]])} <= 100`,
+      );
     if (climbs) {
-      const [first, last] = [each(x, (l) => l[0]?.effort ?? 0), each(x, (l) => l.at(-1)?.effort ?? 0)];
+      const first = each(x, (l) => l[0]?.effort ?? 0);
       rows.push(`${sum([...first, [-1, before.effort]])} <= ${plan.stepPoints}`);
-      rows.push(`${sum([[1, now.effort], ...minus(last), [100, x.kept]])} <= 100`);
+      // With nothing before it, priming goes on from easy effort: something before it, or no more than that and a step.
+      if (x.item.phase === "prime" && day.reached === undefined) {
+        const leadsUp = lines
+          .slice(0, i)
+          .filter((y) => leadsOrClimbs(y.item))
+          .map((y): Term => [-100, y.kept]);
+        rows.push(`${sum([...first, ...leadsUp])} <= ${EASY + plan.stepPoints}`);
+      }
       x.levels.forEach((level, k) => {
         const isSteep = level.some(
           (s, r) => r > 0 && s.effort - (level[r - 1]?.effort ?? 0) > plan.stepPoints,
@@ -383,14 +402,32 @@ function totalRows(plan: PlanBody, day: FitContext, lines: readonly Line[]): str
 /** What it is worth, rank after rank; ranks of which one cannot take from the other share a stage. */
 function stagesOf(lines: readonly Line[], held: string): Term[][] {
   const many = lines.length + 1;
-  const points = (x: Line, k: number) => (k >= x.ideal ? 60 : Math.round((60 * k) / x.ideal));
-  const beyond = (x: Line, k: number) =>
-    k <= x.ideal ? 0 : Math.round((60 * (k - x.ideal)) / (x.levels.length - 1 - x.ideal));
+  // Seconds of the way from the floor to the ideal, and on to the ceiling.
+  const length = (x: Line, k: number) => seconds(x.levels[k] ?? []);
+  const up = (x: Line) => length(x, x.ideal) - length(x, 0);
+  const on = (x: Line) => length(x, x.levels.length - 1) - length(x, x.ideal);
+  const value = (n: number, way: number, longest: number) =>
+    Math.max(n, longest === 0 ? 0 : Math.round((60 * way) / longest));
+  const spread = (k: number, n: number, all: number) => k + Math.round((all - n) * (1 - ((n - k) / n) ** 2));
+  const longestUp = Math.max(0, ...lines.map(up));
+  const longestOn = Math.max(0, ...lines.map(on));
+  const points = (x: Line, k: number) => {
+    const all = value(x.ideal, up(x), longestUp);
+    return k >= x.ideal ? 60 : 60 - all + spread(k, x.ideal, all);
+  };
+  const beyond = (x: Line, k: number) => {
+    const n = x.levels.length - 1 - x.ideal;
+    return k <= x.ideal ? 0 : spread(k - x.ideal, n, value(n, on(x), longestOn));
+  };
+  const essentials = lines.filter((x) => x.item.priority === "essential");
+  const raise = essentials.find((x) => x.item.phase === "raise" && !x.item.calm);
+  const whole = (x: Line) =>
+    x === raise ? 2 * essentials.length + 1 : isKit(x.item) ? essentials.length + 1 : 1;
   const of = (priority: string) => lines.filter((x) => x.item.priority === priority);
   const levels = (of: readonly Line[], worth: (x: Line, k: number) => number) =>
     of.flatMap((x) => x.y.map((v, k): Term => [worth(x, k), v]));
   return [
-    [...of("essential").map((x): Term => [isKit(x.item) ? 2 * many + 2 : 2, x.kept]), [1, held]],
+    [...essentials.map((x): Term => [2 * whole(x), x.kept]), [1, held]],
     levels(
       of("essential").filter((x) => isKit(x.item)),
       points,

@@ -6,7 +6,7 @@ import { transformSync } from "@babel/core";
 import fc from "fast-check";
 import type * as Problem from "../../src/fit/model/problem";
 import type * as Solve from "../../src/fit/search/solve";
-import { anyDay, anyHardDay, anyLimitedDay, GRID, SMALL_DAY } from "../made/anyDay";
+import { anyClimb, anyDay, anyHardDay, anyLimitedDay, GRID, SMALL_DAY } from "../made/anyDay";
 import { hardDay } from "../made/hardDays";
 import { type BruteAnswer, bruteFit, rankOf } from "./bruteFit";
 import { checkSchedule, type Done, waitsTooLong } from "./checkSchedule";
@@ -22,18 +22,40 @@ const SOURCES = path.join(__dirname, "../../src");
 type Mutant = [what: string, file: string, from: string, to: string];
 
 const MUTANTS: Mutant[] = [
-  ["the climb goes on from what was reached", "fit/search/search", "entry - reached <= stepPoints", "true"],
-  ["the step between drills", "fit/search/search", "f.state.entry - to <= problem.stepPoints", "true"],
   [
-    "the step between the rungs of a ladder",
+    "the climb goes on from what was reached",
     "fit/search/search",
-    "if (technical && rise > points) return;",
-    "",
+    "reached < 0 ? coldFrom : reached",
+    "coldFrom",
   ],
+  ["nobody primes a cold body", "fit/search/search", "reached < 0 ? coldFrom : reached", "reached"],
+  ["general work leads up to the climb", "plan/stepRule", '"climbs" : "leads"', '"climbs" : null'],
+  ["priming climbs", "plan/stepRule", 'phase === "technical" || phase === "prime"', 'phase === "technical"'],
+  ["a breather does not lead", "plan/stepRule", ' || details?.flags.includes("breather")', ""],
+  [
+    "what is for the head does not lead",
+    "plan/stepRule",
+    "purposes.length > 0 && purposes",
+    "purposes.length > 99 && purposes",
+  ],
+  ["what is calm does not lead", "plan/stepRule", '"kit" || calm ||', '"kit" ||'],
+  ["kit does not lead", "plan/stepRule", 'phase === "kit" || calm', "calm"],
+  [
+    "what leads up settles the climb",
+    "fit/search/search",
+    "return leads ? { entry: -1, coldFrom: -1 }",
+    "return false ? { entry: -1, coldFrom: -1 }",
+  ],
+  ["the first steps are worth most", "fit/model/worth", "(1 - k / steps) ** 2", "(1 - k / steps)"],
+  ["in proportion to the way", "fit/model/worth", "(POINTS * seconds) / Math.max(1, longest)", "POINTS"],
+  ["what raises first goes last", "fit/model/worth", "isRaise ? keptRaise :", ""],
+  ["the first that raises alone", "fit/model/worth", 'phase === "raise" && priority', "priority"],
+  ["the step between drills", "fit/search/search", "f.state.entry - to <= problem.stepPoints", "true"],
+  ["the step between the rungs of a ladder", "fit/search/search", "if (climbs && rise > points) return;", ""],
   [
     "a ladder leaves at the top of what is climbed",
     "fit/search/search",
-    "const top = technical ? to : 0;",
+    "const top = leads ? to : 0;",
     "const top = 100;",
   ],
   ["windows", "fit/model/problem", "p.windows", "[]"],
@@ -269,6 +291,7 @@ beforeAll(() => {
     ...sample(anyDay(3), 700),
     ...sample(anyLimitedDay(3), 500),
     ...sample(anyDay(2), 2000),
+    ...sample(anyClimb(3), 600),
   ].map(([{ plan, day }, tens]) => {
     const available = tens * GRID;
     return { plan, day, available, best: bruteFit(plan, day, available, GRID) };

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { problemOf } from "../../src/fit/model/problem";
 import { solve, solveAt } from "../../src/fit/search/solve";
-import { anyDay, anyHardDay, GRID, SMALL_DAY } from "../made/anyDay";
+import { anyClimb, anyDay, anyHardDay, GRID, SMALL_DAY } from "../made/anyDay";
 import { realDay } from "../made/realDays";
 import { bruteFit, rankOf } from "./bruteFit";
 import { checkSchedule, type Done, waitsTooLong } from "./checkSchedule";
@@ -11,7 +11,7 @@ const RUNS = Number(process.env.RUNS ?? 1000);
 it("equals the brute force", () => {
   fc.assert(
     fc.property(
-      fc.oneof(anyDay(3), anyHardDay(3)),
+      fc.oneof(anyDay(3), anyHardDay(3), anyClimb(3)),
       fc.integer({ min: 0, max: SMALL_DAY / GRID }),
       ({ plan, day }, tens) => {
         const available = tens * GRID;

@@ -18,7 +18,7 @@ export const tooExplosive = check({
   find: ({ doings, age, fit }, { under13, under16, older, rounds }) => {
     const explosive = doings.filter((d) => isExplosive(d.item));
     const reps = explosive.reduce((sum, d) => sum + d.actions, 0);
-    const most = age === null || age >= 16 ? older : age >= 13 ? under16 : under13;
+    const most = mostExplosive(age, { under13, under16, older });
     const whole =
       reps > most
         ? [
@@ -56,3 +56,11 @@ export const tooExplosive = check({
     return [...whole, ...many];
   },
 });
+
+/** The most explosive repetitions at an age. @param age years; null for an adult, or where it is not known */
+export function mostExplosive(
+  age: number | null,
+  { under13, under16, older }: { under13: number; under16: number; older: number },
+): number {
+  return age === null || age >= 16 ? older : age >= 13 ? under16 : under13;
+}

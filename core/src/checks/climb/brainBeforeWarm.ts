@@ -6,7 +6,7 @@ import { isWork } from "../terms/doing";
 export const brainBeforeWarm = check({
   code: "brain-before-warm",
   name: "Brain before warm",
-  severity: "warn",
+  severity: "hint",
   when: "A coordination drill comes before enough easy movement.",
   rests: "Coaches put a drill that taxes the brain as well as the body late in its part.",
   figures: {

@@ -4,22 +4,24 @@ import { type SteepStep, steepSteps } from "../../plan/stepRule";
 import { check } from "../terms/check";
 import type { Situation } from "../terms/situation";
 
-/** A rise between technical drills, or between rungs, that is steeper than the plan allows. */
+/** A rise to a drill of the sport's own or to priming, or between rungs, that is steeper than the plan allows. */
 export const stepTooSteep = check({
   code: "step-too-steep",
   name: "Step too steep",
   severity: "warn",
-  when: "A technical drill or rung is harder than the one before by more than the plan's step.",
+  when: "A drill of the sport's own, a rung or priming is harder than what is before it by more than the plan's step.",
   rests: "The plan's own step; coaches' usual is 20 points, 15 for long and sharp warm-ups and for masters.",
   figures: {},
   find: ({ plan, ...situation }) => {
-    const name = (id: string) => plan.items.find((i) => i.id === id)?.name ?? "";
+    const name = (id: string | null) => plan.items.find((i) => i.id === id)?.name ?? "";
     return steepSteps(plan.items, plan.stepPoints).map((step) => ({
       itemId: step.toId,
       words:
         step.fromId === step.toId
           ? `A step of this ladder rises by ${step.rise} points, more than the ${plan.stepPoints} this plan allows. It is left out from there on, or whole, until there is a rung between.`
-          : `${step.rise} points up from ${name(step.fromId)}, more than the ${plan.stepPoints} this plan allows. One of the two is left out until there is a drill between them.`,
+          : step.fromId === null
+            ? `Priming with nothing before it, ${step.rise} points above easy effort. It is left out until something leads up to it.`
+            : `${step.rise} points up from ${name(step.fromId)}, more than the ${plan.stepPoints} this plan allows. One of the two is left out until there is a drill between them.`,
       mends: mendsOf({ plan, ...situation }, step),
     }));
   },

@@ -1,6 +1,6 @@
-import { obstacleTo } from "../../fill/input/usable";
 import type { ShelfContent } from "../../plan/drillContent";
 import type { Mend } from "../../plan/finding";
+import { obstacleTo } from "../../plan/usable";
 import type { Situation } from "../terms/situation";
 
 /** The first drill of the shelf that can be used on the day, is not in the plan yet and is wanted, the easiest first. */

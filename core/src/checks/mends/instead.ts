@@ -1,7 +1,7 @@
-import { obstacleTo } from "../../fill/input/usable";
 import type { Mend } from "../../plan/finding";
 import type { PlanItem } from "../../plan/plan";
 import { replacementFor } from "../../plan/protect";
+import { obstacleTo } from "../../plan/usable";
 import type { Situation } from "../terms/situation";
 
 /** Another drill in the place of one that cannot stay, as easy or easier, and taking it out. */

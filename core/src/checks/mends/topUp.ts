@@ -1,8 +1,8 @@
-import { obstacleTo } from "../../fill/input/usable";
 import { type TopUp, topUpFor } from "../../forecast/answers/topUp";
 import { topUpLine } from "../../forecast/answers/topUpLine";
 import { shelfContentOf } from "../../plan/drillContent";
 import type { Mend } from "../../plan/finding";
+import { obstacleTo } from "../../plan/usable";
 import type { Situation } from "../terms/situation";
 
 /** The youngest age for an effort near competition in a top-up, years. */

@@ -1,9 +1,8 @@
-import { type AthleteProfile, youngestOf } from "../../athlete/profile";
+import type { Approach } from "../../approach/approaches";
+import { approachOf } from "../../approach/approaches";
+import type { AthleteProfile } from "../../athlete/profile";
 import type { Setting } from "../../conditions/setting";
 import type { EventType } from "../../event/eventType";
-import type { Approach } from "../../fill/input/approaches";
-import { approachOf } from "../../fill/input/approaches";
-import type { Circumstances } from "../../fill/input/usable";
 import type { NamedCulprit } from "../../fit/culprit";
 import type { Fit } from "../../fit/fit";
 import { type Forecast, forecastOf } from "../../forecast/forecast";
@@ -12,7 +11,7 @@ import { type Surroundings, surroundingsOf } from "../../forecast/model/surround
 import { piecesOf } from "../../forecast/piecesOf";
 import type { ShelfContent } from "../../plan/drillContent";
 import type { PlanBody } from "../../plan/plan";
-import { protectedOn } from "../../plan/protect";
+import { type Circumstances, circumstancesOn } from "../../plan/usable";
 import type { FitContext } from "../../venue/context";
 import type { BodyArea } from "../../words/bodyArea";
 import { type Doing, doingsOf } from "./doing";
@@ -68,9 +67,7 @@ export function situationOf(input: SituationInput): Situation {
   const { plan, fit, setting, athlete, day } = input;
   const pieces = piecesOf(fit);
   const around = surroundingsOf(setting, athlete);
-  const age = athlete?.ageBand ? youngestOf(athlete.ageBand) : null;
-  const spared = athlete && day ? protectedOn(athlete.protectedAreas, day) : [];
-  const { people, spaces, equipment } = setting;
+  const circumstances = circumstancesOn(setting, athlete, day);
   return {
     ...input,
     doings: doingsOf(fit),
@@ -78,8 +75,8 @@ export function situationOf(input: SituationInput): Situation {
     around,
     forecast: forecastOf(pieces, around),
     approach: plan.origin ? approachOf(plan.origin.approach) : null,
-    age,
-    spared,
-    circumstances: { people, spaces, equipment, own: athlete?.equipment ?? [], age, spared },
+    age: circumstances.age,
+    spared: circumstances.spared,
+    circumstances,
   };
 }

@@ -1,4 +1,4 @@
-import { obstacleTo } from "../../fill/input/usable";
+import { obstacleTo } from "../../plan/usable";
 import { insteadOf } from "../mends/instead";
 import { check } from "../terms/check";
 

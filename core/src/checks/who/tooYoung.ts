@@ -25,7 +25,7 @@ export const tooYoung = check({
     if (age === null) return [];
     return plan.items.flatMap((item) => {
       const least = item.details?.leastAge ?? 0;
-      const hard = age < child ? childish(item) : null;
+      const hard = age < child ? notForChild(item) : null;
       if (least <= age && !hard) return [];
       return [
         {
@@ -42,7 +42,7 @@ export const tooYoung = check({
 });
 
 /** What of a drill is not for a child; null where nothing is. */
-function childish(item: PlanItem): string | null {
+export function notForChild(item: Pick<PlanItem, "details">): string | null {
   if (isExplosive(item)) return "is explosive";
   const isShared = (item.details?.people ?? 1) > 1;
   return isShared && (item.details?.loads.length ?? 0) > 0 ? "lifts or loads with a partner" : null;

@@ -1,11 +1,18 @@
+import type { Approach } from "../../approach/approaches";
 import { climbOf } from "../../dose/ladder/climb";
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
 import type { DoseLevel } from "../../dose/terms/level";
 import type { DrillDetails } from "../../drill/details";
 import { random } from "../../maths/random";
+import { isExplosive } from "../../plan/counted";
+import { sidesOf } from "../../plan/coverage";
+import { type Circumstances, type Obstacle, obstacleTo } from "../../plan/usable";
 import type { Priority } from "../../words/priority";
-import type { FillDrill, FillInput } from "../input/fillInput";
-import { type Obstacle, obstacleTo } from "../input/usable";
+import { wordKey } from "../../words/sameWord";
+import { rested } from "../dosed";
+import type { AgeRules } from "../input/ageRules";
+import type { FillDrill } from "../input/fillInput";
+import type { OfSport } from "../input/sport";
 
 /** A drill of the shelf with what choosing asks again and again. */
 export interface Choice {
@@ -16,6 +23,15 @@ export interface Choice {
   to: number;
   /** Largest rise between two rungs of its own, points. */
   rise: number;
+  /** Keys of the actions that it prepares. */
+  actions: readonly string[];
+  explosive: boolean;
+  /** It is done on each side. */
+  sided: boolean;
+  /** The drill of the shelf that it is a part of, or itself. */
+  whole: FillDrill;
+  /** It is for the head alone. */
+  mental: boolean;
   /** Whether it is to be kept from another warm-up: then it is taken before others, whatever time is left. */
   kept: boolean;
   /** A little chance and what is kept or avoided, so that equals differ from version to version. */
@@ -32,6 +48,8 @@ export interface Chosen {
 /** Score of a drill that is to be kept whatever else, and of one to be avoided (custom). */
 const KEEP = 100;
 const AVOID = -20;
+/** What a piece of equipment costs where nobody has said that it is there (custom). */
+const NEEDS = 4;
 
 const OBSTACLES: Record<Obstacle, string> = {
   people: "need more people than there are",
@@ -41,8 +59,43 @@ const OBSTACLES: Record<Obstacle, string> = {
   spared: "load a part of the body that is to be spared",
 };
 
+/** What choosing goes by. */
+export interface ChoosingFrom {
+  approach: Approach;
+  shelf: readonly FillDrill[];
+  circumstances: Circumstances;
+  age: AgeRules;
+  ofSport: OfSport;
+  seed: number;
+  keep: readonly string[];
+  avoid: readonly string[];
+}
+
+/** A drill as choosing sees it. */
+export function choiceOf(drill: FillDrill, kept: boolean, lean: number, whole = drill): Choice {
+  const level = levelsOf(drill.dose)[idealLevel(drill.dose)];
+  const { details } = drill;
+  const purposes = details?.purposes ?? [];
+  return {
+    drill,
+    details,
+    level,
+    ...climbOf(drill, level),
+    actions: (details?.actions ?? []).map(wordKey),
+    explosive: isExplosive(drill),
+    sided: sidesOf(drill).includes("both"),
+    mental: purposes.length > 0 && purposes.every((p) => p === "mental"),
+    whole,
+    kept,
+    lean,
+  };
+}
+
 /** The drills that can be used; why others cannot goes into the gaps. */
-export function usableChoices({ shelf, day, seed, keep, avoid }: FillInput, gaps: string[]): Choice[] {
+export function usableChoices(
+  { approach, shelf, circumstances, age, ofSport, seed, keep, avoid }: ChoosingFrom,
+  gaps: string[],
+): Choice[] {
   const chance = random(seed);
   const kept = new Set(keep);
   const avoided = new Set(avoid);
@@ -53,17 +106,19 @@ export function usableChoices({ shelf, day, seed, keep, avoid }: FillInput, gaps
     const drawn = chance() * 8;
     const { details } = drill;
     if (details?.purposes.length === 1 && details.purposes[0] === "cool-down") continue;
-    const obstacle = obstacleTo(drill, day);
+    if (!ofSport(drill)) continue;
+    const obstacle = age.allows(drill) ? obstacleTo(drill, circumstances) : "age";
     if (obstacle) {
       aside.set(obstacle, (aside.get(obstacle) ?? 0) + 1);
       continue;
     }
-    const level = levelsOf(drill.dose)[idealLevel(drill.dose)];
-    const climb = climbOf(drill, level);
     // What is kept is not left to chance, so that it is chosen in the order it was chosen in before.
     const isKept = kept.has(drill.id);
     const lean = isKept ? KEEP : drawn + (avoided.has(drill.id) ? AVOID : 0);
-    usable.push({ drill, details, level, ...climb, kept: isKept, lean });
+    // Where nobody has said what is there, what needs nothing is surer.
+    const needs = circumstances.equipment.length === 0 ? (details?.equipment.length ?? 0) : 0;
+    const dose = rested(drill.dose, drill.intensity, approach);
+    usable.push(choiceOf(dose === drill.dose ? drill : { ...drill, dose }, isKept, lean - NEEDS * needs));
   }
   for (const [obstacle, many] of aside)
     gaps.push(`${many} ${many === 1 ? "drill" : "drills"} of the shelf ${OBSTACLES[obstacle]}.`);

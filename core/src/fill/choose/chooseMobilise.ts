@@ -1,42 +1,66 @@
+import type { Approach } from "../../approach/approaches";
+import type { EventType } from "../../event/eventType";
 import type { BodyArea } from "../../words/bodyArea";
 import { listOf } from "../../words/listOf";
-import type { FillInput } from "../input/fillInput";
+import { within } from "../dosed";
+import type { AgeRules } from "../input/ageRules";
+import type { Shape } from "../shape";
 import { type Choice, type Chosen, choiceSeconds, hasPurpose } from "./choice";
-import { NOTHING_LEFT } from "./fillUp";
+import { NOTHING_LEFT } from "./left";
 import { best } from "./pick";
+import { withDose } from "./withDose";
 
-/** Greedily whatever warms most of what is still cold: the event's areas and those that the technical part loads. */
-export function chooseMobilise(
-  choices: readonly Choice[],
-  { approach, event }: FillInput,
-  { raise, technical }: { raise: readonly Chosen[]; technical: readonly Chosen[] },
-  seconds: number,
-  gaps: string[],
-): Chosen[] {
+/** What mobilising is chosen by. */
+export interface MobiliseFor {
+  approach: Approach;
+  event: Pick<EventType, "areas" | "effort"> | null;
+  shape: Shape;
+  age: AgeRules;
+  raise: readonly Chosen[];
+  technical: readonly Chosen[];
+}
+
+/** One drill takes at least and at most so long, seconds: six short slots are a well-liked form. Custom. */
+const SLOT_LEAST = 30;
+const SLOT_MOST = 120;
+/** Where the age allows fewer explosive repetitions than this, they are left to the sport's own. Custom. */
+const ADULT_EXPLOSIVE = 15;
+/** Effort above which a drill of this part is none. Custom. */
+const MOST_EFFORT = 50;
+
+/** Greedily whatever warms most of what is still cold: the event's areas and those that the technical part loads; both sides. */
+export function chooseMobilise(choices: readonly Choice[], of: MobiliseFor, gaps: string[]): Chosen[] {
+  const { event, shape, raise, technical } = of;
   const wanted = new Set<BodyArea>([
     ...(event?.areas ?? []),
     ...technical.flatMap((t) => t.choice.details?.loads ?? []),
   ]);
-  const holds = approach.sides.stretching === "short-holds";
-  const pool = choices.filter(
-    (c) => c.drill.phase === "mobilise" && (holds || !c.details?.flags.includes("static-hold")),
-  );
+  const pool = mobiliseChoices(choices, of);
   const cold = new Set(wanted);
   for (const { choice } of raise) for (const area of choice.details?.areas ?? []) cold.delete(area);
   const picked: Chosen[] = [];
-  let left = seconds;
+  let left = shape.mobilise;
   const warms = (c: Choice) => (c.details?.areas ?? []).filter((a) => cold.has(a));
+  const isSided = () => picked.some((p) => p.choice.sided) || !pool.some((c) => c.sided);
   const hasRoom = (c: Choice) =>
-    picked.length === 0 || c.kept || (left >= NOTHING_LEFT && choiceSeconds(c) <= left * 1.25);
-  for (;;) {
+    picked.length < 2 || c.kept || (left >= NOTHING_LEFT && choiceSeconds(c) <= left * 1.25);
+  while (picked.length < shape.most.mobilise) {
     const rest = pool.filter((c) => !picked.some((p) => p.choice === c) && hasRoom(c));
-    const choice = best(rest, (c) => warms(c).length * 12 + c.lean + (hasPurpose(c, "activate") ? 2 : 0));
+    const choice = best(
+      rest,
+      (c) =>
+        warms(c).length * 12 +
+        c.lean +
+        (isSided() || !c.sided ? 0 : 20) +
+        (hasPurpose(c, "activate") ? 2 : 0) -
+        (c.explosive ? 10 : 0),
+    );
     if (!choice) break;
     const areas = warms(choice);
     for (const area of areas) cold.delete(area);
     picked.push({
       choice,
-      priority: areas.length > 0 ? "useful" : choice.drill.priority === "essential" ? "useful" : "extra",
+      priority: areas.length > 0 || picked.length < 2 ? "useful" : "extra",
       why:
         areas.length > 0
           ? `Warms ${listOf(areas)}, which ${areas.length === 1 ? "is" : "are"} used.`
@@ -44,9 +68,41 @@ export function chooseMobilise(
     });
     left -= choiceSeconds(choice);
   }
-  if (picked[0]) picked[0].priority = "essential";
-  if (cold.size > 0) gaps.push(`Nothing warms ${listOf([...cold])} before the sport's own actions.`);
-  return picked.toSorted((a, b) => place(a.choice) - place(b.choice));
+  return picked;
+}
+
+/** Drills that this part may be chosen from, as they would be done. */
+export function mobiliseChoices(
+  choices: readonly Choice[],
+  of: Omit<MobiliseFor, "raise" | "technical">,
+): Choice[] {
+  const { shape } = of;
+  const slot = Math.min(
+    SLOT_MOST,
+    Math.max(SLOT_LEAST, shape.mobilise / Math.max(2, shape.most.mobilise - 1)),
+  );
+  return choices.filter((c) => mobilises(c, of)).map((c) => withDose(c, within(c.drill.dose, slot)));
+}
+
+/** Held stretches early, what taxes the brain late; the one that is last to go does both sides, where one does. */
+export function inMobiliseOrder(picked: readonly Chosen[]): Chosen[] {
+  const first = picked.find((p) => p.choice.sided) ?? picked[0];
+  return picked
+    .map((p): Chosen => (p === first ? { ...p, priority: "essential" } : p))
+    .toSorted((a, b) => place(a.choice) - place(b.choice));
+}
+
+/** Whether a drill of this part fits the approach, the event and the age. */
+function mobilises(
+  c: Choice,
+  { approach, event, age, shape }: Pick<MobiliseFor, "approach" | "event" | "age" | "shape">,
+): boolean {
+  if (c.drill.phase !== "mobilise" || c.drill.intensity > Math.min(MOST_EFFORT, age.hardest)) return false;
+  if (c.details?.flags.includes("static-hold") && approach.sides.stretching !== "short-holds") return false;
+  // Hops are nothing for somebody about to aim, nor where there is hardly time to warm the joints.
+  if (c.explosive && (event?.effort === "precision" || shape.isShort || age.explosive < ADULT_EXPLOSIVE))
+    return false;
+  return !(event?.effort === "precision" && hasPurpose(c, "prime"));
 }
 
 /** Held stretches early, what taxes the brain late, otherwise from easy to hard. */

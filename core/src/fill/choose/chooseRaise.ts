@@ -1,25 +1,61 @@
-import type { Approach } from "../input/approaches";
-import type { Choice, Chosen } from "./choice";
-import { fillUp } from "./fillUp";
+import type { Approach } from "../../approach/approaches";
+import { levelsOf } from "../../dose/levelsOf";
+import { EASY_EFFORT } from "../../words/effort";
+import { easyFor } from "../dosed";
+import type { Shape } from "../shape";
+import { type Choice, type Chosen, hasPurpose } from "./choice";
+import { withDose } from "./withDose";
 
-/** Some easy drills, or a circuit where the approach begins with one. @param most of them */
-export function chooseRaise(
-  choices: readonly Choice[],
-  approach: Approach,
-  seconds: number,
-  most: number,
-): Chosen[] {
-  const circuit = approach.sides.first === "circuit";
-  const pool = choices.filter((c) => c.drill.phase === "raise");
+/** Share of the raise that its first drill has, where there are several. Custom: one thing long enough to warm, then others. */
+const FIRST_SHARE = 0.5;
+
+/** Some easy drills, or a circuit where the approach begins with one, as long as there is time for. */
+export function chooseRaise(choices: readonly Choice[], approach: Approach, shape: Shape): Chosen[] {
+  const circuit = approach.sides.first === "circuit" && shape.raise >= 150;
+  const pool = choices.filter(raises);
   const score = (c: Choice) =>
-    c.lean + (circuit && c.drill.dose.kind === "circuit" ? 25 : 0) - Math.max(0, c.drill.intensity - 40);
-  const picked = fillUp(pool, seconds, score, most).toSorted((a, b) => a.drill.intensity - b.drill.intensity);
-  return picked.map((choice, i) => ({
-    choice,
-    priority: i === 0 ? "essential" : "useful",
-    why:
-      circuit && choice.drill.dose.kind === "circuit"
-        ? "A circuit straight away: it gives more a minute than jogging."
-        : `Raises warmth at ${choice.drill.intensity} %, slow enough to talk.`,
-  }));
+    c.lean +
+    (circuit && c.drill.dose.kind === "circuit" ? 25 : 0) +
+    (c.drill.priority === "essential" ? 4 : c.drill.priority === "extra" ? -4 : 0) -
+    2 * Math.max(0, c.drill.intensity - EASY_EFFORT) -
+    // Too easy to warm by itself.
+    (c.drill.intensity < LEAST_WARMING ? 6 : 0);
+  // The first is one that can be as long as there is time for.
+  const length = (c: Choice) => easyFor(c.drill.dose, shape.raise * FIRST_SHARE);
+  const holds = (c: Choice) => {
+    const levels = levelsOf(length(c));
+    const isLong = (levels.at(-1)?.seconds ?? 0) >= 0.8 * FIRST_SHARE * shape.raise;
+    return isLong && (c.drill.dose.kind === "time" || (levels[0]?.seconds ?? 0) >= LEAST_RAISE);
+  };
+  const byScore = pool.toSorted((a, b) => score(b) - score(a));
+  const first = byScore.find(holds) ?? byScore[0];
+  const picked = [...(first ? [first] : []), ...byScore.filter((c) => c !== first)].slice(
+    0,
+    shape.most.raise,
+  );
+  const many = picked.length;
+  const share = (i: number) => (many === 1 ? 1 : i === 0 ? FIRST_SHARE : (1 - FIRST_SHARE) / (many - 1));
+  return picked
+    .map((choice, i): Chosen => {
+      const dose = easyFor(choice.drill.dose, shape.raise * share(i));
+      const words =
+        circuit && choice.drill.dose.kind === "circuit"
+          ? "A circuit straight away: it gives more a minute than jogging."
+          : `Raises warmth at ${choice.drill.intensity} %, slow enough to talk.`;
+      return { choice: withDose(choice, dose), priority: i === 0 ? "essential" : "useful", why: words };
+    })
+    .toSorted((a, b) => a.choice.drill.intensity - b.choice.drill.intensity);
+}
+
+/** What raises first takes so long however it is squeezed, seconds: coaches' 60 to 90 when short of time. */
+const LEAST_RAISE = 60;
+
+/** Easier than this nothing warms, per cent. Custom. */
+const LEAST_WARMING = 15;
+
+/** Whether a drill is easy movement that raises warmth. */
+export function raises(c: Choice): boolean {
+  if (c.drill.phase !== "raise" || c.mental || c.explosive) return false;
+  if (c.details?.flags.includes("breather")) return false;
+  return (c.details?.purposes.length ?? 0) === 0 || hasPurpose(c, "raise");
 }

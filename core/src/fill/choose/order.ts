@@ -1,27 +1,9 @@
+import type { Approach } from "../../approach/approaches";
 import type { ScaleItem } from "../../athlete/scale";
-import { stepAllowed } from "../../plan/stepRule";
 import { wordKey } from "../../words/sameWord";
-import type { Approach } from "../input/approaches";
 import type { Choice, Chosen } from "./choice";
+import { steepGap } from "./climb";
 import { best } from "./pick";
-
-/** The first place where a climb rises more than it may, or null. */
-export function steepGap(climb: readonly Chosen[], points: number): { from: number; to: number } | null {
-  let level: number | null = null;
-  for (const { choice } of climb) {
-    if (level !== null && !stepAllowed(level, choice.from, points)) return { from: level, to: choice.from };
-    level = choice.to;
-  }
-  return null;
-}
-
-/** The largest rise of a climb, points; 0 when it never rises. */
-export function largestRise(climb: readonly Chosen[]): number {
-  return climb.reduce(
-    (most, { choice }, k) => Math.max(most, k === 0 ? 0 : choice.from - (climb[k - 1] as Chosen).choice.to),
-    0,
-  );
-}
 
 /** From easy to hard; or what is least sure as soon as the climb allows it; or something secure at the end. */
 export function orderedClimb(climb: Chosen[], approach: Approach, scale: readonly ScaleItem[]): Chosen[] {

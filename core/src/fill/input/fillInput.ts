@@ -1,25 +1,31 @@
-import type { ScaleItem } from "../../athlete/scale";
-import type { ColdBand } from "../../conditions/cold";
-import type { HeatBand } from "../../conditions/heat";
+import type { Approach } from "../../approach/approaches";
+import type { AthleteProfile } from "../../athlete/profile";
+import type { ClubFigures } from "../../checks/clubFigures";
+import type { EarlierRun } from "../../checks/terms/situation";
+import type { Setting } from "../../conditions/setting";
 import type { EventType } from "../../event/eventType";
 import type { DrillContent } from "../../plan/drillContent";
-import type { Approach } from "./approaches";
-import type { Circumstances } from "./usable";
+import type { FitContext } from "../../venue/context";
 
 /** A drill of the shelf. */
-export type FillDrill = DrillContent & { id: string };
+export type FillDrill = DrillContent & { id: string; version?: number | undefined };
 
-/** Everything that filling chooses from and goes by. */
+/** Everything that filling chooses from and goes by. What is not known of the athlete, event or day is null. */
 export interface FillInput {
   approach: Approach;
   /** The club's shelf, without what was taken off it. */
   shelf: readonly FillDrill[];
-  event: Pick<EventType, "actions" | "areas" | "targetLevel"> | null;
-  day: Circumstances;
-  /** How hot or cold it is; not known where it is left out. */
-  weather?: { heat: HeatBand; cold: ColdBand } | undefined;
-  /** The athlete's scales, easiest first in each: what is least sure is needed most. */
-  scale: readonly ScaleItem[];
+  event: Omit<EventType, "name"> | null;
+  athlete: AthleteProfile | null;
+  setting: Setting;
+  /** The day at the venue, yyyy-mm-dd. */
+  day: string | null;
+  /** What the day allows: the plan is fitted to it while it is sought. */
+  context: FitContext;
+  /** Figures that the club has of its own. */
+  figures: ClubFigures;
+  /** The athlete's warm-ups before, the latest first. */
+  earlier: readonly EarlierRun[];
   /** Seconds between the earliest beginning and the start. */
   availableSeconds: number;
   /** Decides between drills that serve as well as each other. */

@@ -5,7 +5,7 @@ import type { FitDrill, FitProblem } from "../model/problem";
 export interface Node {
   /** Where the last placed drill is done; −1 when that is not known. */
   place: number;
-  /** Effort at which the climb was left; −1 when there is none, or it is not known. */
+  /** Effort that the climb goes on from; −1 when there is none, or it is not known. */
   effort: number;
   /** Steps of continuous general work so far. */
   run: number;
@@ -243,20 +243,20 @@ function nodeAfter(
 ): Omit<Node, "leaders"> | null {
   const { from, to, rise, seconds } = drill.costs[level] as FitDrill["costs"][number];
   const { held } = node;
-  if (drill.technical && rise > stepPoints) return null;
+  if (drill.climbs && rise > stepPoints) return null;
   if (!ordered)
     return {
       place: drill.place >= 0 ? -1 : node.place,
-      effort: drill.technical ? -1 : node.effort,
+      effort: drill.leads ? -1 : node.effort,
       run: 0,
       held,
     };
-  if (drill.technical && node.effort >= 0 && from - node.effort > stepPoints) return null;
+  if (drill.climbs && node.effort >= 0 && from - node.effort > stepPoints) return null;
   const run = general && drill.general ? node.run + Math.floor(seconds / runStep) : 0;
   if (run > mostRun) return null;
   return {
     place: drill.place >= 0 ? drill.place : node.place,
-    effort: drill.technical ? to : node.effort,
+    effort: drill.leads ? to : node.effort,
     run,
     held,
   };

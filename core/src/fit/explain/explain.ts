@@ -91,7 +91,7 @@ function reasonOf(p: Placement, binding: Binding, { problem }: FitProfile): stri
     case "time":
       return timeReason(p);
     case "step":
-      return "The step up from the technical drill kept before it would be too large.";
+      return "The step up from what is kept before it would be too large.";
     case "window":
       return `${problem.places[binding.place]} is not open long enough for it.`;
     case "point":

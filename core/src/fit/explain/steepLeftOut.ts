@@ -1,6 +1,6 @@
 import { climbOf } from "../../dose/ladder/climb";
 import { levelsOf } from "../../dose/levelsOf";
-import { stepAllowed } from "../../plan/stepRule";
+import { climbPartOf, fromNothing, stepAllowed } from "../../plan/stepRule";
 import type { Fit, Placement } from "../fit";
 
 /**
@@ -12,14 +12,15 @@ export function steepLeftOut(
   { placements, spareSeconds }: Pick<Fit, "placements" | "spareSeconds">,
   stepPoints: number,
 ): Placement[] {
-  const technical = placements.filter((p) => p.item.phase === "technical");
-  return technical.filter((p, i) => {
+  const parts = placements.filter((p) => climbPartOf(p.item) !== null);
+  return parts.filter((p, i) => {
     const floor = levelsOf(p.item.dose)[0];
-    if (p.level || !floor || floor.seconds > spareSeconds) return false;
+    if (p.level || climbPartOf(p.item) === "leads" || !floor || floor.seconds > spareSeconds) return false;
     const own = climbOf(p.item, floor);
-    const before = technical.slice(0, i).findLast((o) => o.level);
-    const after = technical.slice(i + 1).find((o) => o.level);
-    const from = before?.level ? climbOf(before.item, before.level).to : null;
+    const before = parts.slice(0, i).findLast((o) => o.level);
+    const next = parts.slice(i + 1).find((o) => o.level);
+    const after = next && climbPartOf(next.item) === "climbs" ? next : undefined;
+    const from = before?.level ? climbOf(before.item, before.level).to : fromNothing(p.item.phase);
     return (
       own.rise > stepPoints ||
       !stepAllowed(from, own.from, stepPoints) ||

@@ -6,6 +6,7 @@ import { kitNeeded } from "../../plan/kit";
 import { blocksOf } from "../../plan/order";
 import type { PlanBody, PlanItem } from "../../plan/plan";
 import { restOwed } from "../../plan/rest";
+import { climbPartOf, fromNothing } from "../../plan/stepRule";
 import { type FitContext, LONGEST_DAY } from "../../venue/context";
 import { EASY_EFFORT, HARD_EFFORT } from "../../words/effort";
 import { wordKey } from "../../words/sameWord";
@@ -46,7 +47,12 @@ export interface FitDrill {
   warming: boolean;
   /** It may be done after practice has closed, and in the wait. */
   calm: boolean;
-  technical: boolean;
+  /** Its effort may rise only by a step over what is done before it. */
+  climbs: boolean;
+  /** What comes after it goes on from its effort: it climbs, or leads up to the climb. */
+  leads: boolean;
+  /** Effort that it goes on from with nothing before it; −1 when it may begin anywhere. */
+  coldFrom: number;
   /** It counts as continuous general work. */
   general: boolean;
   free: boolean;
@@ -217,11 +223,14 @@ function looseBlocks(items: readonly PlanItem[], { from, to }: { from: number; t
 function kindOf(item: PlanItem) {
   const calm = item.calm !== undefined;
   const kit = item.phase === "kit";
+  const part = climbPartOf(item);
   return {
     calm,
     resting: calm || kit,
     warming: item.calm === "keep-warm" || !(calm || kit),
-    technical: item.phase === "technical" && !calm,
+    climbs: part === "climbs",
+    leads: part !== null,
+    coldFrom: part === "climbs" ? (fromNothing(item.phase) ?? -1) : -1,
     general:
       !calm &&
       (item.phase === "raise" || item.phase === "mobilise") &&

@@ -1,7 +1,8 @@
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
+import type { DoseLevel } from "../../dose/terms/level";
 import type { PlanItem } from "../../plan/plan";
 
-/** Points a drill collects on its way from floor to ideal, and again from ideal to ceiling. */
+/** Points of a drill at its ideal, and the most that growth beyond it is worth. */
 const POINTS = 60;
 
 /** The worth of doing drills at levels: two whole numbers, the low one compared only when the high ones are equal. */
@@ -23,8 +24,9 @@ export interface Worths {
 /**
  * The worth of every level of every drill of a plan.
  *
- * The order it stands for, most important first (docs/fit.md gives the reasons): essential kit kept (nothing after it
- * can be done without it), essential drills kept, a wait that is not too long, levels of essential kit up to their ideal
+ * The order it stands for, most important first (docs/fit.md gives the reasons): the first essential drill that raises kept
+ * (it outweighs one change of kit and all other essentials), essential kit kept (nothing after it can be done without it),
+ * essential drills kept, a wait that is not too long, levels of essential kit up to their ideal
  * (nobody laces faster because time is short), those of other essentials, useful drills kept, their levels, extra drills kept (all of this in `high`); then the levels of extras, growth
  * beyond the ideal, then the ties: what is nearest the start, then the easier work (in `low`).
  *
@@ -36,32 +38,72 @@ export function worthOf(items: readonly PlanItem[]): Worths {
   const mostTies = POINTS * (items.length * 4 + 3) * items.length;
   const beyondPoint = mostTies + 1;
   const extraPoint = beyondPoint * (POINTS * items.length + 1);
+  const ways = items.map(({ dose }) => {
+    const levels = levelsOf(dose);
+    const ideal = idealLevel(dose);
+    return [wayOf(levels, 0, ideal), wayOf(levels, ideal, levels.length - 1)] as const;
+  });
+  const longest = Math.max(0, ...ways.map(([way]) => way.seconds));
+  const longestGrowth = Math.max(0, ...ways.map(([, growth]) => growth.seconds));
+  const firstRaise = items.findIndex(isEssentialRaise);
   const rows = items.map((item, index) => {
     const ideal = idealLevel(item.dose);
     const levels = levelsOf(item.dose);
     const tie = (index + 1) * 4 + Math.floor((100 - item.intensity) / 33.4);
+    const isRaise = index === firstRaise;
+    const [way, growth] = ways[index] as readonly [Way, Way];
+    const whole = pointsOf(way, longest);
+    const all = pointsOf(growth, longestGrowth);
     return levels.map((_, k): Worth => {
-      const points = k >= ideal ? POINTS : share(k, ideal);
-      const beyond = k <= ideal ? 0 : share(k - ideal, levels.length - 1 - ideal);
+      const points = k >= ideal ? POINTS : POINTS - whole + gained(k, way, whole);
+      const beyond = k <= ideal ? 0 : gained(k - ideal, growth, all);
       const low = beyond * beyondPoint + tie * Math.max(1, points);
       if (item.priority === "extra") return { high: 1, low: low + points * extraPoint };
-      const { kept, keptKit, point, kitPoint } = item.priority === "essential" ? essential : useful;
+      const { kept, keptKit, keptRaise, point, kitPoint } =
+        item.priority === "essential" ? essential : useful;
       const isKit = item.phase === "kit";
-      return { high: (isKit ? keptKit : kept) + (isKit ? kitPoint : point) * points, low };
+      const being = isRaise ? keptRaise : isKit ? keptKit : kept;
+      return { high: being + (isKit ? kitPoint : point) * points, low };
     });
   });
   return { rows, wait, units };
 }
 
-/** Points for `k` of `all` equal steps. Strictly rising while `all` is at most 60. */
-function share(k: number, all: number): number {
-  return Math.round((POINTS * k) / all);
+/** So many steps, which take so many seconds more from the first to the last. */
+interface Way {
+  steps: number;
+  seconds: number;
 }
+
+/** The way from a drill's floor to its ideal, or from there to its ceiling. */
+function wayOf(levels: readonly DoseLevel[], from: number, to: number): Way {
+  return { steps: to - from, seconds: (levels[to]?.seconds ?? 0) - (levels[from]?.seconds ?? 0) };
+}
+
+/** What all of a way is worth: 60 points for the longest of a plan, and in proportion, but a point a step at least. */
+function pointsOf({ steps, seconds }: Way, longest: number): number {
+  return Math.max(steps, Math.round((POINTS * seconds) / Math.max(1, longest)));
+}
+
+/**
+ * Points for the first `k` steps of a way worth `all`: one for each, and the rest by the square of what is still missing,
+ * so that the first steps are worth most and the last least. Strictly rising. Custom: so what is lost is spread in
+ * proportion, because a step more is worth most to the drill that has the smallest part of its own way.
+ */
+function gained(k: number, { steps }: Way, all: number): number {
+  return steps === 0 ? all : k + Math.round((all - steps) * (1 - (1 - k / steps) ** 2));
+}
+
+/** What warms: the last to go of all that is essential. */
+const isEssentialRaise = ({ phase, priority, calm }: PlanItem) =>
+  phase === "raise" && priority === "essential" && !calm;
 
 /** Worth of keeping a drill, of keeping a kit change, and of one point towards the ideal of each. */
 interface RankWeight {
   kept: number;
   keptKit: number;
+  /** Worth of keeping the first essential drill that raises. */
+  keptRaise: number;
   point: number;
   kitPoint: number;
 }
@@ -77,7 +119,13 @@ function highWeights(items: readonly PlanItem[]): {
   const many = count("useful");
   const usefulPoint = below + 1;
   const usefulKept = usefulPoint * (POINTS * many + 1);
-  const useful = { kept: usefulKept, keptKit: usefulKept, point: usefulPoint, kitPoint: usefulPoint };
+  const useful = {
+    kept: usefulKept,
+    keptKit: usefulKept,
+    keptRaise: usefulKept,
+    point: usefulPoint,
+    kitPoint: usefulPoint,
+  };
 
   const essentials = count("essential");
   const point = below + many * (usefulKept + POINTS * usefulPoint) + 1;
@@ -89,5 +137,12 @@ function highWeights(items: readonly PlanItem[]): {
   const units = [wait, kitPoint, point, usefulKept, usefulPoint, 1].filter(
     (u, i, all) => all.indexOf(u) === i,
   );
-  return { essential: { kept, keptKit: kept * (essentials + 1), point, kitPoint }, useful, wait, units };
+  // The first that raises outweighs a change of kit and all other essentials together.
+  const keptRaise = kept * (2 * essentials + 1);
+  return {
+    essential: { kept, keptKit: kept * (essentials + 1), keptRaise, point, kitPoint },
+    useful,
+    wait,
+    units,
+  };
 }

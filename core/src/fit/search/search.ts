@@ -41,7 +41,7 @@ export function search(
 ): Solution {
   const workspace = workspaceFor(problem, limits, { within, most });
   const { labels } = workspace;
-  const start: State = { place: problem.startPlace, entry: -1, warm: false, awaited: 0 };
+  const start: State = { place: problem.startPlace, entry: -1, coldFrom: -1, warm: false, awaited: 0 };
   let fronts: Fronts = new Map([[keyOf(start), { state: start, list: Int32Array.of(0) }]]);
   for (let p = problem.blocks.length - 1; p >= 0; p--) {
     const block = problem.blocks[p] as { from: number; to: number };
@@ -58,9 +58,10 @@ export function search(
   );
 }
 
-/** Whether a plan goes on from the effort that the climb has reached, where one is under way. */
-function goesOn({ reached, stepPoints }: FitProblem, { state: { entry } }: Front): boolean {
-  return reached < 0 || entry < 0 || entry - reached <= stepPoints;
+/** Whether a plan goes on from the effort that a warm-up under way has reached, or else from nothing. */
+function goesOn({ reached, stepPoints }: FitProblem, { state: { entry, coldFrom } }: Front): boolean {
+  const from = reached < 0 ? coldFrom : reached;
+  return from < 0 || entry < 0 || entry - from <= stepPoints;
 }
 
 /** All the ways through one block: which drills of it, at which level, and in which order where that is free. */
@@ -109,7 +110,7 @@ function keep(
   const { problem, bits, collector } = workspace;
   const drill = problem.drills[index] as FitDrill;
   const result = new Map(into);
-  for (const group of sameBut(fronts, drill.technical)) {
+  for (const group of sameBut(fronts, drill.leads)) {
     const { state } = group[0] as Front;
     const next = nextState(bits, index, drill, state);
     const key = keyOf(next);
@@ -117,7 +118,7 @@ function keep(
     const old = result.get(key);
     if (old) collector.load(old.list);
     for (const [to, levels] of levelsByTop(drill, problem.stepPoints)) {
-      const before = drill.technical
+      const before = drill.leads
         ? group.filter((f) => f.state.entry < 0 || f.state.entry - to <= problem.stepPoints)
         : group;
       const list = before.reduce<Int32Array>((all, f) => mergeLists(workspace.labels, all, f.list), NOTHING);
@@ -139,11 +140,11 @@ function keep(
 const NOTHING: Int32Array = new Int32Array(0);
 
 /** Fronts in groups that differ at most in where the climb is entered, when that is about to change. */
-function sameBut(fronts: Fronts, technical: boolean): Front[][] {
-  if (!technical) return inOrder(fronts).map((f) => [f]);
+function sameBut(fronts: Fronts, leads: boolean): Front[][] {
+  if (!leads) return inOrder(fronts).map((f) => [f]);
   const groups = new Map<string, Front[]>();
   for (const front of inOrder(fronts)) {
-    const key = keyOf({ ...front.state, entry: -1 });
+    const key = keyOf({ ...front.state, entry: -1, coldFrom: -1 });
     const group = groups.get(key);
     if (group) group.push(front);
     else groups.set(key, [front]);
@@ -152,11 +153,11 @@ function sameBut(fronts: Fronts, technical: boolean): Front[][] {
 }
 
 /** Levels by the effort they leave the climb at, without those whose own rungs are too steep a step apart. */
-function levelsByTop({ technical, costs }: FitDrill, points: number): Map<number, number[]> {
+function levelsByTop({ climbs, leads, costs }: FitDrill, points: number): Map<number, number[]> {
   const byTop = new Map<number, number[]>();
   costs.forEach(({ rise, to }, level) => {
-    if (technical && rise > points) return;
-    const top = technical ? to : 0;
+    if (climbs && rise > points) return;
+    const top = leads ? to : 0;
     const same = byTop.get(top);
     if (same) same.push(level);
     else byTop.set(top, [level]);
@@ -174,10 +175,16 @@ function nextState(bits: ReadonlyMap<number, number>, index: number, drill: FitD
   }
   return {
     place: drill.place >= 0 ? drill.place : state.place,
-    entry: drill.technical ? (drill.costs[0]?.from ?? -1) : state.entry,
+    ...entryBefore(drill, state),
     warm: state.warm || drill.warming,
     awaited,
   };
+}
+
+/** Where the climb is entered with one drill more: by it, led up to by it, or as it was. */
+function entryBefore({ climbs, leads, costs, coldFrom }: FitDrill, state: State) {
+  if (climbs) return { entry: costs[0]?.from ?? -1, coldFrom };
+  return leads ? { entry: -1, coldFrom: -1 } : { entry: state.entry, coldFrom: state.coldFrom };
 }
 
 interface Prepending extends Spent {
@@ -240,7 +247,7 @@ function openingsFor({ openings }: FitProblem, drill: FitDrill, place: number): 
 function forgetful(workspace: Workspace, fronts: Fronts, block: { from: number; to: number }): Fronts {
   const { problem, bits } = workspace;
   const before = problem.drills.slice(0, block.from);
-  const climbs = problem.reached >= 0 || before.some((d) => d.technical);
+  const isLedTo = problem.reached >= 0 || before.some((d) => d.leads);
   const placed = before.some((d) => d.place >= 0) || problem.points.some((p) => p.place >= 0);
   const ahead = whatIsAhead(problem, block.from);
   const mine = Array.from({ length: block.to - block.from }, (_, k) => bits.get(block.from + k) ?? 0);
@@ -250,7 +257,13 @@ function forgetful(workspace: Workspace, fronts: Fronts, block: { from: number; 
     // What counted on a drill that was left out in the end.
     const left = workspace.caps.length > 0 ? list.filter((id) => canBeMended(workspace, id, ahead)) : list;
     if (left.length === 0) continue;
-    const next = { ...state, entry: climbs ? state.entry : -1, place: placed ? state.place : -1 };
+    const matters = isLedTo || state.coldFrom >= 0;
+    const next = {
+      ...state,
+      entry: matters ? state.entry : -1,
+      coldFrom: matters ? state.coldFrom : -1,
+      place: placed ? state.place : -1,
+    };
     result = joined(workspace, result, new Map([[keyOf(next), { state: next, list: left }]]));
   }
   return result;

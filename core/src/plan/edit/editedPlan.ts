@@ -34,13 +34,23 @@ function editPlan(body: PlanBody, edit: Edit, makeId: MakeId): PlanBody {
       return moveBefore(body, edit.itemId, edit.before);
     case "wait": {
       const wait = { ...body.wait, ...edit.change };
-      return { ...body, wait: { ...wait, longestSeconds: Math.max(wait.leastSeconds, wait.longestSeconds) } };
+      return { ...body, wait: orderedWait(wait) };
     }
     case "limits":
       return { ...body, limits: { ...body.limits, ...edit.change } };
     case "setting":
       return body;
   }
+}
+
+/** A wait whose least was changed, with what goes by it. */
+export function orderedWait(wait: PlanBody["wait"]): PlanBody["wait"] {
+  const { leastSeconds, longestSeconds, shortestSeconds } = wait;
+  return {
+    ...wait,
+    longestSeconds: Math.max(leastSeconds, longestSeconds),
+    ...(shortestSeconds === undefined ? {} : { shortestSeconds: Math.min(leastSeconds, shortestSeconds) }),
+  };
 }
 
 function insertDrill(

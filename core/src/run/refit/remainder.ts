@@ -2,6 +2,7 @@ import { noDetails } from "../../drill/details";
 import { type CountedTotal, isCountedIn } from "../../plan/counted";
 import type { PlanBody, PlanItem } from "../../plan/plan";
 import { restOwed } from "../../plan/rest";
+import { climbPartOf } from "../../plan/stepRule";
 import { type FitContext, LONGEST_DAY } from "../../venue/context";
 import { runClock } from "../live/runClock";
 import { elapsedSeconds, type RunState, type Split } from "../log/runState";
@@ -171,13 +172,18 @@ function withoutLostPairs(items: PlanItem[], begun: ReadonlySet<string>): PlanIt
   }
 }
 
+/** Whether the climb goes on from a step of the run. */
+function leadsOn({ itemId, ladderId, phase }: Split["drill"], items: readonly PlanItem[]): boolean {
+  return climbPartOf(items.find((i) => i.id === (ladderId ?? itemId)) ?? { phase }) !== null;
+}
+
 /** Windows stay by the clock when the start moves; fixed points move with it. The climb goes on from where it is. */
 function contextLeft(run: RunPlan, context: FitContext, state: RunState): FitContext {
   const moved = Math.round((state.startsAt - Date.parse(run.startsAt)) / 1000);
   const within = (seconds: number) => Math.max(-LONGEST_DAY, Math.min(LONGEST_DAY, seconds - moved));
+  const items = run.source?.plan.items ?? [];
   const climbed = state.splits.filter(
-    (s) =>
-      s.drill.phase === "technical" && !s.drill.wait && (s.outcome === "done" || s.outcome === "under-way"),
+    (s) => !s.drill.wait && (s.outcome === "done" || s.outcome === "under-way") && leadsOn(s.drill, items),
   );
   const reached = climbed.at(-1)?.drill.intensity;
   return {
@@ -190,7 +196,7 @@ function contextLeft(run: RunPlan, context: FitContext, state: RunState): FitCon
       return { ...p, windows: p.windows.length > 0 && windows.length === 0 ? [LONG_GONE] : windows };
     }),
     ...(reached === undefined ? {} : { reached }),
-    spent: spentOf(run.source?.plan.items ?? [], state),
+    spent: spentOf(items, state),
   };
 }
 

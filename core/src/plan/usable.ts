@@ -1,7 +1,9 @@
-import type { DrillDetails } from "../../drill/details";
-import { loadedOf } from "../../plan/protect";
-import type { BodyArea } from "../../words/bodyArea";
-import { wordKey } from "../../words/sameWord";
+import { type AthleteProfile, ageOf } from "../athlete/profile";
+import type { Setting } from "../conditions/setting";
+import type { DrillDetails } from "../drill/details";
+import type { BodyArea } from "../words/bodyArea";
+import { wordKey } from "../words/sameWord";
+import { loadedOf, protectedOn } from "./protect";
 
 /** What there is on the day, and who it is for. */
 export interface Circumstances {
@@ -16,6 +18,22 @@ export interface Circumstances {
   age: number | null;
   /** Parts of the body to be spared. */
   spared: readonly BodyArea[];
+}
+
+/** What there is on a day, and who it is for. @param day yyyy-mm-dd at the venue; null where it is not known */
+export function circumstancesOn(
+  { people, spaces, equipment }: Pick<Setting, "people" | "spaces" | "equipment">,
+  athlete: AthleteProfile | null,
+  day: string | null,
+): Circumstances {
+  return {
+    people,
+    spaces,
+    equipment,
+    own: athlete?.equipment ?? [],
+    age: athlete ? ageOf(athlete) : null,
+    spared: athlete && day ? protectedOn(athlete.protectedAreas, day) : [],
+  };
 }
 
 /** Why a drill cannot be used. */

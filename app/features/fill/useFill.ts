@@ -1,0 +1,62 @@
+import type { Approach, Filled, FillPreview } from "@tonodrome/core/fill";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { askFit } from "~/features/fit/askFit";
+import { useLatestAnswer } from "~/features/fit/useLatestAnswer";
+import { type FillChoice, type FillFrom, orderFor, orderFrom } from "./fillFor";
+
+/** Filling, a press at a time. */
+export interface Filling {
+  /** The approach that is being filled from; null when none is. */
+  busy: FillChoice["approach"] | null;
+  /** Why nothing came of the last press. */
+  failure: string | null;
+  fill: (choice: FillChoice) => void;
+}
+
+/** Has warm-ups filled in a worker, and tells what came of it; what is asked for last counts. */
+export function useFill(
+  from: FillFrom,
+  onFilled: (approach: FillChoice["approach"], filled: Filled) => void,
+): Filling {
+  const [busy, setBusy] = useState<Filling["busy"]>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const callOff = useRef<() => void>(() => {});
+  useEffect(() => () => callOff.current(), []);
+  return {
+    busy,
+    failure,
+    fill(choice) {
+      callOff.current();
+      setBusy(choice.approach);
+      setFailure(null);
+      callOff.current = askFit<"fill">(
+        { kind: "fill", order: orderFor(from, choice) },
+        {
+          onAnswer: (filled) => {
+            setBusy(null);
+            onFilled(choice.approach, filled);
+          },
+          onFailure: (sentence) => {
+            setBusy(null);
+            setFailure(sentence);
+          },
+        },
+      );
+    },
+  };
+}
+
+/** What each approach would give; null until that is known, or where there is nothing to fill from. */
+export function useFillPreviews(
+  from: FillFrom,
+  approaches: readonly Approach[],
+  seed: number,
+): FillPreview[] | null {
+  const [first] = useState(from);
+  const ask = useMemo(() => {
+    if (first.drills.length === 0) return null;
+    const ids = approaches.map((a) => a.id);
+    return { kind: "fill-previews" as const, order: { ...orderFrom(first), seed }, approaches: ids };
+  }, [first, approaches, seed]);
+  return useLatestAnswer(ask).answer;
+}

@@ -1,0 +1,53 @@
+import { check } from "../terms/check";
+import { isWork } from "../terms/doing";
+
+/** Harder than is usual at an age. */
+export const tooHardForAge = check({
+  code: "too-hard-for-the-age",
+  name: "Too hard for the age",
+  severity: "warn",
+  when: "A drill is harder than coaches have it for a child or a growing athlete.",
+  rests:
+    "Coaches' custom: no maximal effort under 10, the event's actions to 80 % from 10 to 12, a rung lower than adults from 13 to 15. The rules of the governing body come first.",
+  figures: {
+    under10: { value: 70, unit: "%", least: 20, most: 100, words: "Hardest effort under 10" },
+    under13: { value: 80, unit: "%", least: 20, most: 100, words: "Hardest effort from 10 to 12" },
+    under16: { value: 90, unit: "%", least: 20, most: 100, words: "Hardest effort from 13 to 15" },
+  },
+  find: ({ doings, age }, figures) => {
+    const most = hardestAt(age, figures);
+    const said = new Set<string>();
+    return doings.flatMap((doing) => {
+      if (!isWork(doing) || doing.effort <= most || said.has(doing.item.id)) return [];
+      said.add(doing.item.id);
+      const { dose, id } = doing.item;
+      const change =
+        dose.kind === "ladder"
+          ? {
+              dose: {
+                ...dose,
+                rungs: dose.rungs.map((r) => ({ ...r, intensity: Math.min(r.intensity, most) })),
+              },
+            }
+          : { intensity: most };
+      return [
+        {
+          itemId: id,
+          words: `${doing.name} goes to ${doing.effort} %; at ${age} it is ${most} % at the most. The rules of the governing body come first.`,
+          mends: [
+            { words: `Lower it to ${most} %`, edits: [{ kind: "change" as const, itemId: id, change }] },
+          ],
+        },
+      ];
+    });
+  },
+});
+
+/** The hardest effort at an age, per cent. @param age years; null for an adult, or where it is not known */
+export function hardestAt(
+  age: number | null,
+  { under10, under13, under16 }: { under10: number; under13: number; under16: number },
+): number {
+  if (age === null || age >= 16) return 100;
+  return age >= 13 ? under16 : age >= 10 ? under13 : under10;
+}

@@ -1,0 +1,34 @@
+import type { EventType } from "../../event/eventType";
+import { wordKey } from "../../words/sameWord";
+import type { FillDrill } from "./fillInput";
+
+/** Whether a drill of the shelf belongs to the event's sport, or to none in particular. */
+export type OfSport = (drill: FillDrill) => boolean;
+
+/**
+ * Tells the drills of the event's sport from those of the others on the shelf: they prepare one of its actions, or are done
+ * where one that does is done. General drills, which name neither an action nor such a place, are of every sport. Without
+ * an event, or where nothing prepares it, everything is.
+ */
+export function sportOf(
+  shelf: readonly FillDrill[],
+  event: Pick<EventType, "actions" | "places"> | null,
+): OfSport {
+  const actions = new Set(event?.actions.map(wordKey));
+  const prepares = ({ details }: FillDrill) => details?.actions.some((a) => actions.has(wordKey(a))) ?? false;
+  const isOwn = ({ phase }: FillDrill) => phase === "technical" || phase === "prime";
+  const own = shelf.filter((d) => isOwn(d) && prepares(d));
+  if (own.length === 0) return () => true;
+  const places = new Set([...own.map((d) => d.place), ...(event?.places ?? [])].map(wordKey));
+  const isThere = ({ place }: FillDrill) => places.has(wordKey(place));
+  const isOther = (d: FillDrill) =>
+    isOwn(d) && !prepares(d) && !isThere(d) && (d.details?.actions.length ?? 0) > 0;
+  const others = new Set(shelf.filter(isOther).map((d) => wordKey(d.place)));
+  const kitThere = shelf.some((d) => d.phase === "kit" && isThere(d));
+  return (drill) => {
+    if (drill.phase === "kit") return isThere(drill) || (!kitThere && others.size === 0);
+    if (prepares(drill) || isThere(drill)) return true;
+    if (drill.phase === "technical" || others.has(wordKey(drill.place))) return false;
+    return (drill.details?.actions.length ?? 0) === 0;
+  };
+}

@@ -1,0 +1,61 @@
+import { approachOf } from "../approach/approaches";
+import { checkPlan } from "../checks/checkPlan";
+import { situationOf } from "../checks/terms/situation";
+import { fitPlan } from "../fit/fit";
+import { idsFrom } from "../maths/idsFrom";
+import type { ApproachId } from "../words/approachId";
+import { type FillEffort, type Filled, fillPlan } from "./fillPlan";
+import type { FillInput } from "./input/fillInput";
+
+/** What filling goes by as plain data, so that a worker can be asked. */
+export type FillOrder = Omit<FillInput, "approach" | "makeId"> & { approach: ApproachId };
+
+/** Fills what was ordered. */
+export function fillOrdered(order: FillOrder, makeId: () => string, effort: FillEffort = {}): Filled {
+  return fillPlan({ ...order, approach: approachOf(order.approach), makeId }, effort);
+}
+
+/** What an approach would give, before it is pressed. */
+export interface FillPreview {
+  approach: ApproachId;
+  /** Names of the first drills that are done. */
+  first: string[];
+  /** Drills in all, and seconds from the first movement to the last. */
+  drills: number;
+  seconds: number;
+  /** The efforts of what is done, in order, with how long each takes, seconds. */
+  rise: { effort: number; seconds: number }[];
+  /** How many findings there are of each kind. */
+  stops: number;
+  warnings: number;
+}
+
+/** Drills that a preview names. */
+const FIRST = 3;
+
+/** Looks at what each of some approaches would give: the first plan of each, fitted and judged. */
+export function previewsOf(
+  order: Omit<FillOrder, "approach">,
+  approaches: readonly ApproachId[],
+): FillPreview[] {
+  return approaches.map((approach) => {
+    const { body } = fillOrdered({ ...order, approach }, idsFrom(`preview ${approach}`), { tries: 1 });
+    const fit = fitPlan(body, order.availableSeconds, order.context);
+    const { athlete, event, setting, day, context, earlier } = order;
+    const situation = situationOf({
+      ...{ plan: body, fit, context, setting, athlete, event, day, earlier },
+      ...{ readySeconds: null, untilStart: null, shelf: [], culprit: fit.culprit },
+    });
+    const found = checkPlan(situation, order.figures);
+    const work = situation.doings.filter((d) => d.item.phase !== "kit" && d.item.calm !== "quiet");
+    return {
+      approach,
+      first: [...new Set(work.map((d) => d.item.name))].slice(0, FIRST),
+      drills: new Set(work.map((d) => d.item.id)).size,
+      seconds: work.reduce((sum, d) => sum + d.toSeconds - d.fromSeconds, 0),
+      rise: work.map((d) => ({ effort: d.effort, seconds: d.toSeconds - d.fromSeconds })),
+      stops: found.filter((f) => f.severity === "stop").length,
+      warnings: found.filter((f) => f.severity === "warn").length,
+    };
+  });
+}
