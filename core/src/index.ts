@@ -73,7 +73,7 @@ export { changeItem, removeItems, replaceItem } from "./plan/edit/changeItems";
 export { circuitFault, groupIntoCircuit } from "./plan/edit/circuit";
 export { copyPlan } from "./plan/edit/copyPlan";
 export { duplicateItems } from "./plan/edit/duplicateItems";
-export { editedPlan, editedSetting } from "./plan/edit/editedPlan";
+export { editedPlan, editedSetting, orderedWait } from "./plan/edit/editedPlan";
 export { type Meeting, mergePlans, type Side } from "./plan/edit/mergePlans";
 export { moveItem, moveItems } from "./plan/edit/moveItems";
 export { canSplit, splitItem } from "./plan/edit/split";

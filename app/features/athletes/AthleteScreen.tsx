@@ -60,6 +60,9 @@ export function AthleteScreen({ id }: { id: string }) {
   );
 }
 
+/** Below this nobody starts, years. */
+const YOUNGEST_AGE = 3;
+
 function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubEvent[] }) {
   const mayBuild = useMay("build");
   const save = useSaveAthlete();
@@ -93,6 +96,14 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
           ]}
           value={profile.ageBand ?? UNKNOWN}
           onChange={(age) => change({ ageBand: age === UNKNOWN ? null : age })}
+        />
+        <Amount
+          label="Age in years, if known"
+          value={profile.ageYears ?? YOUNGEST_AGE - 1}
+          least={YOUNGEST_AGE - 1}
+          most={99}
+          show={(n) => (n < YOUNGEST_AGE ? "not said" : String(n))}
+          onChange={(years) => change({ ageYears: years < YOUNGEST_AGE ? null : years })}
         />
         <Choice
           named

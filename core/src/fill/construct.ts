@@ -69,7 +69,7 @@ export function firstParts(frame: Frame, gaps: string[]): Parts {
   const raise = chooseRaise(choices, approach, shape);
   if (raise.length === 0) gaps.push("The shelf has nothing easy that raises warmth.");
   const technical = chooseTechnical(choices, { approach, event, shape, age, scale }, gaps);
-  const mobilise = chooseMobilise(choices, { approach, event, shape, age, raise, technical }, gaps);
+  const mobilise = chooseMobilise(choices, { approach, event, shape, age, raise, technical });
   const prime = choosePrime(choices, { event, shape, age, before: [...raise, ...mobilise, ...technical] });
   const mental = chooseMental(choices, shape.wait.leastSeconds);
   return withLeftover({ raise, mobilise, technical, prime, mental }, shape);

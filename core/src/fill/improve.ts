@@ -194,7 +194,7 @@ type ChosenPart = "raise" | "mobilise" | "technical";
 
 /** Drills that a part may have, as they would be done there. */
 function poolOf({ input, choices, shape, age }: Frame, part: ChosenPart, many = 1): Choice[] {
-  if (part === "technical") return climbChoices(choices, shape);
+  if (part === "technical") return climbChoices(choices, { shape, age });
   if (part === "mobilise") return mobiliseChoices(choices, { ...input, shape, age });
   return choices
     .filter(raises)

@@ -27,7 +27,7 @@ interface Case {
   more: Partial<FillInput>;
 }
 
-const LENGTHS = [4, 6, 8, 10, 12, 20, 30, 40];
+const LENGTHS = [4, 6, 8, 12, 20, 40];
 const AGES = [8, 11, 14, null, 55];
 const outdoors = { ...usualSetting(), indoors: false };
 

@@ -1,3 +1,4 @@
+import { wordKey } from "@tonodrome/core";
 import {
   clubParamsSchema,
   type StarterInstall,
@@ -13,7 +14,7 @@ import { checkRoom } from "../access/quota";
 import { notFound, Refusal } from "../errors/refusal";
 import { readStarter } from "../starters/readStarter";
 import { shippedStarters } from "../starters/shipped";
-import { starterDrills } from "../starters/starterDrills";
+import { starterDrills, starterEvents } from "../starters/starterDrills";
 import { write } from "../write/write";
 import type { Resource } from "./context";
 
@@ -23,6 +24,24 @@ const MOST_TOLD = 5;
 /** Starter shelves: drills to begin with, put onto the club's own shelf. */
 export const starters: Resource = (context) => (app, _options, done) => {
   const { models, changes } = context;
+
+  /** Events of the sport that the club has not, by id or by name. */
+  async function addEvents(clubId: string, shelf: StarterShelf, transaction: Transaction): Promise<void> {
+    const rows = await models.EventType.findAll({
+      where: { clubId },
+      attributes: ["id", "name"],
+      transaction,
+    });
+    const names = new Set(rows.map((row) => wordKey(row.name)));
+    const fresh = starterEvents(shelf).filter(
+      (e) => !names.has(wordKey(e.name)) && !rows.some((r) => r.id === e.id),
+    );
+    await checkRoom(context, models.EventType, "events", clubId, { clubId }, transaction, fresh.length);
+    await models.EventType.bulkCreate(
+      fresh.map((event) => ({ clubId, version: 1, archived: false, ...event })),
+      { transaction, ignoreDuplicates: true },
+    );
+  }
 
   app.get(
     "/clubs/:clubId/starters",
@@ -69,13 +88,19 @@ export const starters: Resource = (context) => (app, _options, done) => {
           fresh.map((drill) => ({ clubId, ...drill })),
           { transaction, ignoreDuplicates: true },
         );
+        await addEvents(clubId, shelf, transaction);
         await audit(context, transaction, request, "shelf.install", {
           clubId,
           detail: { added: fresh.length, kept: there.size },
         });
         return { name: shelf.name, added: fresh.length, kept: drills.length - fresh.length };
       };
-      return write(context, reply, install, { after: () => changes.publish({ clubId, topic: "drills" }) });
+      return write(context, reply, install, {
+        after: () => {
+          changes.publish({ clubId, topic: "drills" });
+          changes.publish({ clubId, topic: "events" });
+        },
+      });
     },
   );
   done();

@@ -9,6 +9,15 @@ export function starterDrillId(shelfKey: string, drillKey: string): string {
   return uuidOf(`${shelfKey}/${drillKey}`, NAMESPACE);
 }
 
+/** The events of a starter shelf as a club has them. */
+export function starterEvents(shelf: StarterShelf) {
+  return (shelf.events ?? []).map(({ name, ...body }) => ({
+    id: uuidOf(`${shelf.key}/event/${name}`, NAMESPACE),
+    name,
+    body,
+  }));
+}
+
 /** The drills of a starter shelf as a club's shelf has them. */
 export function starterDrills(shelf: StarterShelf) {
   const idOf = (key: string) => starterDrillId(shelf.key, key);

@@ -1,4 +1,4 @@
-import { type Limits, type PlanBody, spokenLength } from "@tonodrome/core";
+import { type Limits, orderedWait, type PlanBody, spokenLength } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Amount } from "~/features/fields/fields";
 import { Stepper } from "~/ui/fields/Stepper";
@@ -16,13 +16,17 @@ export function PlanSettings({ body, onChange }: PlanSettingsProps) {
   const { leastSeconds, longestSeconds } = body.wait;
   const least = (by: number) => {
     const value = Math.min(LONGEST, Math.max(0, leastSeconds + by * MINUTE));
-    onChange({
-      wait: { ...body.wait, leastSeconds: value, longestSeconds: Math.max(value, longestSeconds) },
-    });
+    onChange({ wait: orderedWait({ ...body.wait, leastSeconds: value }) });
   };
   const longest = (by: number) => {
     const value = Math.min(LONGEST, Math.max(0, longestSeconds + by * MINUTE));
-    onChange({ wait: { ...body.wait, leastSeconds: Math.min(value, leastSeconds), longestSeconds: value } });
+    const leastNow = Math.min(value, leastSeconds);
+    onChange({ wait: orderedWait({ ...body.wait, leastSeconds: leastNow, longestSeconds: value }) });
+  };
+  const shortest = body.wait.shortestSeconds ?? leastSeconds;
+  const shorter = (by: number) => {
+    const value = Math.min(leastSeconds, Math.max(0, shortest + by * MINUTE));
+    onChange({ wait: { ...body.wait, shortestSeconds: value === leastSeconds ? undefined : value } });
   };
   const step = (by: number) => onChange({ stepPoints: Math.min(100, Math.max(5, body.stepPoints + by)) });
   return (
@@ -35,6 +39,14 @@ export function PlanSettings({ body, onChange }: PlanSettingsProps) {
         atLeast={leastSeconds === 0}
       />
       <Stepper
+        label="Short of time, no less than"
+        value={spokenLength(shortest)}
+        onLess={() => shorter(-1)}
+        onMore={() => shorter(1)}
+        atLeast={shortest === 0}
+        atMost={shortest >= leastSeconds}
+      />
+      <Stepper
         label="Longest wait"
         value={spokenLength(longestSeconds)}
         onLess={() => longest(-1)}
@@ -42,7 +54,7 @@ export function PlanSettings({ body, onChange }: PlanSettingsProps) {
         atLeast={longestSeconds === 0}
       />
       <Stepper
-        label="Largest step between technical drills"
+        label="Largest step up"
         value={`${body.stepPoints} pts`}
         onLess={() => step(-5)}
         onMore={() => step(5)}

@@ -29,7 +29,7 @@ const ADULT_EXPLOSIVE = 15;
 const MOST_EFFORT = 50;
 
 /** Greedily whatever warms most of what is still cold: the event's areas and those that the technical part loads; both sides. */
-export function chooseMobilise(choices: readonly Choice[], of: MobiliseFor, gaps: string[]): Chosen[] {
+export function chooseMobilise(choices: readonly Choice[], of: MobiliseFor): Chosen[] {
   const { event, shape, raise, technical } = of;
   const wanted = new Set<BodyArea>([
     ...(event?.areas ?? []),

@@ -5,7 +5,7 @@ import { EASY_EFFORT } from "../../words/effort";
 import { listOf } from "../../words/listOf";
 import type { Priority } from "../../words/priority";
 import { wordKey } from "../../words/sameWord";
-import { within } from "../dosed";
+import { withActions, within } from "../dosed";
 import type { AgeRules } from "../input/ageRules";
 import type { Shape } from "../shape";
 import { type Choice, type Chosen, choiceSeconds } from "./choice";
@@ -35,7 +35,7 @@ const EASY_REPS = 10;
 
 /** Actions first, each prepared once; then what the climb still needs; then what fills the time. */
 export function chooseTechnical(choices: readonly Choice[], of: ClimbFor, gaps: string[]): Chosen[] {
-  const { shape, age } = of;
+  const { shape } = of;
   const own = choices.filter((c) => c.drill.phase === "technical" && !c.mental);
   const upToTop = own.flatMap((c) => cutAbove(c, shape.top) ?? []);
   const even = upToTop.filter((c) => c.rise <= shape.step);
@@ -48,7 +48,7 @@ export function chooseTechnical(choices: readonly Choice[], of: ClimbFor, gaps: 
     gaps.push("The shelf has no technical drill up to the level of this event.");
     return [];
   }
-  const pool = climbChoices(choices, shape);
+  const pool = climbChoices(choices, of);
   const climb = new Climb(of, pool);
   for (const c of pool.filter((c) => c.kept))
     climb.take(c, "useful", climb.reasonFor(c) ?? `At ${c.to} %, as before.`);
@@ -58,7 +58,7 @@ export function chooseTechnical(choices: readonly Choice[], of: ClimbFor, gaps: 
   climb.easeInto();
   climb.fill();
   climb.thin();
-  return withoutTooExplosive(climb.inOrder(), age.explosive);
+  return climb.inOrder();
 }
 
 /** A climb in the order of its approach, with what is last to go. */
@@ -76,7 +76,10 @@ export function inApproachOrder(
 }
 
 /** Drills that the climb may be chosen from, as they would be done. */
-export function climbChoices(choices: readonly Choice[], shape: Shape): Choice[] {
+export function climbChoices(
+  choices: readonly Choice[],
+  { shape, age }: Pick<ClimbFor, "shape" | "age">,
+): Choice[] {
   const slot = shape.isShort
     ? Math.max(30, (shape.technical / shape.most.technical) * 1.5)
     : Math.max(60, shape.technical * LADDER_SHARE);
@@ -85,6 +88,7 @@ export function climbChoices(choices: readonly Choice[], shape: Shape): Choice[]
     .flatMap((c) => cutAbove(c, shape.top) ?? [])
     .filter((c) => c.rise <= shape.step)
     .map((c) => withDose(c, within(c.drill.dose, slot)))
+    .map((c) => (c.explosive ? withDose(c, withActions(c.drill.dose, age.explosive)) : c))
     .filter((c) => c.to <= shape.top);
 }
 
@@ -97,14 +101,17 @@ class Climb {
   private readonly picked = new Map<Choice, Chosen>();
   private left: number;
   private readonly shape: Shape;
+  /** Most explosive repetitions. */
+  private readonly explosive: number;
 
   constructor(
-    private readonly of: ClimbFor,
+    { event, shape, age }: ClimbFor,
     private readonly pool: readonly Choice[],
   ) {
-    this.open = new Set(of.event?.actions ?? []);
-    this.shape = of.shape;
-    this.left = of.shape.technical;
+    this.open = new Set(event?.actions ?? []);
+    this.shape = shape;
+    this.left = shape.technical;
+    this.explosive = age.explosive;
   }
 
   take(choice: Choice, priority: Priority, why: string): void {
@@ -124,7 +131,18 @@ class Climb {
   inOrder = (): Chosen[] =>
     [...this.picked.values()].toSorted((a, b) => a.choice.from - b.choice.from || a.choice.to - b.choice.to);
 
-  private others = () => this.pool.filter((c) => !this.picked.has(c));
+  private others = () =>
+    this.pool.filter(
+      (c) => !this.picked.has(c) && (!c.explosive || (c.level?.actions ?? 0) <= this.explosiveLeft()),
+    );
+
+  /** Explosive repetitions that the age still allows. */
+  private explosiveLeft(): number {
+    let left = this.explosive;
+    for (const { explosive, level } of this.picked.keys()) if (explosive) left -= level?.actions ?? 0;
+    return left;
+  }
+
   private isFull = () => this.picked.size >= this.shape.most.technical;
 
   /** Easy repetitions of one movement among some drills. */
@@ -292,14 +310,4 @@ function withPriorities(climb: Chosen[], event: ClimbFor["event"]): Chosen[] {
     (c) => (c.choice.actions.some((a) => mains.has(a)) ? 100 : 0) + c.choice.to / 10 - c.choice.from / 20,
   );
   return climb.map((c, i) => (i === 0 || c === main ? { ...c, priority: "essential" } : c));
-}
-
-/** No more explosive repetitions than the age allows: the hardest of them go first. */
-function withoutTooExplosive(climb: Chosen[], most: number): Chosen[] {
-  let left = most;
-  return climb.filter(({ choice }) => {
-    if (!choice.explosive) return true;
-    left -= choice.level?.actions ?? 0;
-    return left >= 0;
-  });
 }

@@ -1,4 +1,4 @@
-import { reps, timed } from "../../made/situations";
+import { ladder, reps, timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { explosive, jump } from "./rows";
 
@@ -61,6 +61,24 @@ export const who: Record<string, Cases> = {
         rows: [["Lift", "technical", 30, reps(2), { details: { people: 2 } }]],
         athlete: { ageBand: "under-10" },
       },
+    ],
+    mends: true,
+  },
+  "too-hard-for-the-age": {
+    fires: [
+      { rows: [jump(71, 5)], athlete: { ageBand: "under-10" } },
+      { rows: [jump(81, 5)], athlete: { ageBand: "10-12" } },
+      { rows: [jump(91, 5)], athlete: { ageBand: "13-15" } },
+      { rows: [jump(81, 5)], athlete: { ageBand: "13-15", ageYears: 12 } },
+      { rows: [["Axel", "technical", 81, ladder([40, 5], [81, 2])]], athlete: { ageBand: "10-12" } },
+    ],
+    not: [
+      { rows: [jump(70, 5)], athlete: { ageBand: "under-10" } },
+      { rows: [jump(80, 5)], athlete: { ageBand: "10-12" } },
+      { rows: [jump(90, 5)], athlete: { ageBand: "13-15" } },
+      { rows: [jump(81, 5)], athlete: { ageBand: "10-12", ageYears: 13 } },
+      { rows: [jump(100, 5)], athlete: { ageBand: "16-18" } },
+      { rows: [jump(100, 5)] },
     ],
     mends: true,
   },
