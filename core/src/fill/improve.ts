@@ -2,6 +2,7 @@ import { checkPlan } from "../checks/checkPlan";
 import { type Situation, situationOf } from "../checks/terms/situation";
 import { fitPlan } from "../fit/fit";
 import { random } from "../maths/random";
+import { sidesOf } from "../plan/coverage";
 import type { Finding, Severity } from "../plan/finding";
 import type { PlanBody } from "../plan/plan";
 import { EASY_EFFORT } from "../words/effort";
@@ -23,6 +24,8 @@ const LEFT_OUT = 8;
 /** A minute that is left unused up to the work that the approach has, and what the wait is over. Custom. */
 const UNUSED_MINUTE = 3;
 
+/** An action that a short form leaves cold: it has two or three of the sport's own, as coaches have it. Custom. */
+const SHORT_FORM = 30;
 /** A ladder cut once more. Custom. */
 const A_PIECE = 3;
 /** Never a first own action above half effort, per cent. */
@@ -79,7 +82,8 @@ function judged(frame: Frame, parts: Parts): Judged {
     ...{ readySeconds: null, untilStart: null, shelf: [], culprit: fit.culprit },
   });
   const found = checkPlan(situation, input.figures);
-  const ofChecks = found.reduce((sum, f) => sum + WEIGHTS[f.severity], 0);
+  const isForm = (f: Finding) => frame.shape.isShort && f.code === "action-cold";
+  const ofChecks = found.reduce((sum, f) => sum + (isForm(f) ? SHORT_FORM : WEIGHTS[f.severity]), 0);
   return { parts, body, found, situation, cost: ofChecks + brokenPromises(frame, situation) };
 }
 
@@ -96,6 +100,8 @@ function brokenPromises({ input, shape }: Frame, { doings, fit }: Situation): nu
     raise < Math.min(60, all),
     shape.raise > 0 && raise < 0.6 * shape.raise,
     !work.some((d) => d.item.phase === "mobilise"),
+    new Set(work.filter((d) => d.item.phase === "mobilise").map((d) => d.item.id)).size < 2,
+    !work.some((d) => sidesOf(d.item).includes("both")),
     easy < 0.45 * all,
     all > input.approach.minutes.most * 60,
     leftOut.some((p) => p.item.priority === "essential"),

@@ -19,16 +19,21 @@ export function sportOf(
   const isOwn = ({ phase }: FillDrill) => phase === "technical" || phase === "prime";
   const own = shelf.filter((d) => isOwn(d) && prepares(d));
   if (own.length === 0) return () => true;
-  const places = new Set([...own.map((d) => d.place), ...(event?.places ?? [])].map(wordKey));
+  // Where the event names its places, an action of the same name done elsewhere is another sport's.
+  const named = new Set(event?.places.map(wordKey));
+  const isNamed = own.some((d) => named.has(wordKey(d.place)));
+  const places = isNamed ? named : new Set(own.map((d) => wordKey(d.place)));
   const isThere = ({ place }: FillDrill) => places.has(wordKey(place));
-  const isOther = (d: FillDrill) =>
-    isOwn(d) && !prepares(d) && !isThere(d) && (d.details?.actions.length ?? 0) > 0;
+  const isOther = (d: FillDrill) => isOwn(d) && !isThere(d) && (d.details?.actions.length ?? 0) > 0;
   const others = new Set(shelf.filter(isOther).map((d) => wordKey(d.place)));
   const kitThere = shelf.some((d) => d.phase === "kit" && isThere(d));
   return (drill) => {
     if (drill.phase === "kit") return isThere(drill) || (!kitThere && others.size === 0);
-    if (prepares(drill) || isThere(drill)) return true;
+    const isGeneral = (drill.details?.actions.length ?? 0) === 0;
+    if (isThere(drill)) return true;
+    // Nobody has said where: what it prepares tells.
+    if (drill.place.trim() === "") return isGeneral || prepares(drill);
     if (drill.phase === "technical" || others.has(wordKey(drill.place))) return false;
-    return (drill.details?.actions.length ?? 0) === 0;
+    return isGeneral || prepares(drill);
   };
 }
