@@ -37,7 +37,7 @@ const jumps: PlanItem = {
   id: "11111111-1111-4111-8111-111111111119",
   name: "Jumps",
   phase: "technical",
-  intensity: 50,
+  intensity: 30,
   dose: {
     kind: "attempts",
     attempts: { floor: 1, ideal: 6, ceiling: 6 },
