@@ -53,10 +53,12 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
   await closeSaved(page);
 
   await page.getByRole("button", { name: "Fill it for me" }).click();
+  // What each approach would give is seen before it is pressed.
+  await expect(page.getByText(/\d+ drills, \d+:\d\d min of movement/).first()).toBeVisible();
   await expectAccessible(page);
   await page.getByRole("button", { name: "Fill from Even stair" }).click();
+  await expect.poll(async () => (await stairNames(page)).length).toBeGreaterThan(6);
   const first = await stairNames(page);
-  expect(first.length).toBeGreaterThan(6);
   await expect(page.getByTestId("coverage")).not.toContainText(/jump|spin|step sequence/);
   await page.getByTestId("coverage").click();
   await expect(page.getByRole("list", { name: "Actions" }).getByText("left cold")).toHaveCount(0);
@@ -88,10 +90,16 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
   await page.getByRole("button", { name: "Make it and build the warm-up" }).click();
   await page.getByRole("button", { name: "Fill it for me" }).click();
   await page.getByRole("button", { name: "The same as last time" }).click();
-  expect((await stairNames(page)).sort()).toEqual(first.toSorted());
+  // The drills of last time, as far as they serve this one.
+  await expect
+    .poll(async () => {
+      const names = new Set(await stairNames(page));
+      return first.filter((name) => names.has(name)).length;
+    })
+    .toBeGreaterThanOrEqual(first.length - 2);
   await more(page, /^Fill it/);
   await page.getByRole("button", { name: "Copy Trial skate" }).click();
-  expect(await stairNames(page)).toEqual(first);
+  await expect.poll(() => stairNames(page)).toEqual(first);
   await saved(page);
 });
 

@@ -181,7 +181,7 @@ test("a run says how long they stay warm, and offers a top-up when the start sli
       { name: "Jog", priority: "essential", intensity: 60, dose: timed(900) },
       { name: "One strong jump", phase: "prime", priority: "essential", intensity: 92, dose: timed(30) },
     ],
-    { wait: { leastSeconds: 120, longestSeconds: 3600 } },
+    { stepPoints: 100, wait: { leastSeconds: 120, longestSeconds: 3600 } },
   );
   await page.getByRole("button", { name: "Run", exact: true }).click();
   // Long before its time: what begins now waits long.
@@ -208,21 +208,25 @@ test("a run says how long they stay warm, and offers a top-up when the start sli
 
 test("what concerns harm is shown once before it is run, and locks nothing", async ({ page }) => {
   await makeStart(page, "Ronja Field");
-  await givePlan(page, [
-    { name: "Jog", priority: "essential", intensity: 40, dose: timed(600) },
-    {
-      name: "Throw",
-      phase: "technical",
-      priority: "essential",
-      intensity: 90,
-      dose: timed(30),
-      details: {
-        ...NOTHING_KNOWN,
-        actions: ["throw"],
-        areas: ["shoulder"],
+  await givePlan(
+    page,
+    [
+      { name: "Jog", priority: "essential", intensity: 40, dose: timed(600) },
+      {
+        name: "Throw",
+        phase: "technical",
+        priority: "essential",
+        intensity: 90,
+        dose: timed(30),
+        details: {
+          ...NOTHING_KNOWN,
+          actions: ["throw"],
+          areas: ["shoulder"],
+        },
       },
-    },
-  ]);
+    ],
+    { stepPoints: 100 },
+  );
   await expect(page.getByTestId("to-look-at")).toHaveText(/^1 stop/);
   await page.getByRole("button", { name: "Run", exact: true }).click();
   const sheet = page.getByRole("dialog", { name: "Before you run" });
