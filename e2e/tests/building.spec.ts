@@ -31,6 +31,8 @@ async function more(page: Page, what: string | RegExp): Promise<void> {
 test("a skater's warm-up is filled from an approach, for their event, with reasons; again otherwise, and back", async ({
   page,
 }) => {
+  // Three warm-ups are sought, each with the real fit inside.
+  test.setTimeout(120_000);
   await openNewClub(page, "Skating club");
   await putUp(page, "Figure skating");
   await putUp(page, "General preparation");

@@ -22,7 +22,7 @@ export interface FillEffort {
 }
 
 /** Plans that are tried unless said otherwise: about a second's work. Custom. */
-const TRIES = 70;
+const TRIES = 40;
 
 /**
  * A warm-up from the shelf in the way of an approach, each drill with the reason it was chosen: a first plan, part by part,
