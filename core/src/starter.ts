@@ -1,2 +1,2 @@
 // Starter shelves: apart, because only the server reads them.
-export { detailsOf, type StarterShelf, starterShelfSchema } from "./drill/starterShelf";
+export { detailsOf, type StarterShelf, starterShelfSchema } from "./starter/starterShelf";

@@ -3,7 +3,7 @@ import type { FillPreview } from "@tonodrome/core/fill";
 import { Text, View } from "react-native";
 
 /** How high the rise of a preview is drawn, pixels. */
-const HEIGHT = 28;
+const HEIGHT = 40;
 
 /** What an approach would give: its rise, how long it is, how it begins, and what there is to look at. */
 export function FillPreviewLine({ preview }: { preview: FillPreview }) {

@@ -20,11 +20,11 @@ import { chooseMental, choosePrime } from "./choose/choosePrime";
 import { chooseRaise } from "./choose/chooseRaise";
 import { chooseTechnical, inApproachOrder } from "./choose/chooseTechnical";
 import { withDose } from "./choose/withDose";
-import { easyFor } from "./dosed";
 import { type AgeRules, ageRules } from "./input/ageRules";
 import type { FillInput } from "./input/fillInput";
 import { sportOf } from "./input/sport";
-import { type Shape, shapeOf } from "./shape";
+import { easyFor } from "./shape/dosed";
+import { type Shape, shapeOf } from "./shape/shape";
 
 /** What filling has settled before it chooses: what there is to choose from, and the shape of the time. */
 export interface Frame {

@@ -14,7 +14,7 @@ import { raises } from "./choose/chooseRaise";
 import { climbChoices } from "./choose/chooseTechnical";
 import { withDose } from "./choose/withDose";
 import { assembled, type Frame, longerRaise, type Parts } from "./construct";
-import { easyFor } from "./dosed";
+import { easyFor } from "./shape/dosed";
 
 /** What a finding weighs: strictly a stop before warnings, those before promises of the approach, those before hints. Custom. */
 const WEIGHTS: Record<Severity, number> = { stop: 10_000, warn: 300, hint: 6 };

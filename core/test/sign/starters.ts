@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { basename, join } from "node:path";
-import { detailsOf, type StarterShelf, starterShelfSchema } from "../../src/drill/starterShelf";
 import type { EventType } from "../../src/event/eventType";
 import type { FillDrill } from "../../src/fill/input/fillInput";
+import { detailsOf, type StarterShelf, starterShelfSchema } from "../../src/starter/starterShelf";
 
 /** Tests and benches are begun in the project's folder, or in the core's. */
 const ROOT = basename(process.cwd()) === "core" ? ".." : ".";

@@ -9,10 +9,10 @@ import { sidesOf } from "../../plan/coverage";
 import { type Circumstances, type Obstacle, obstacleTo } from "../../plan/usable";
 import type { Priority } from "../../words/priority";
 import { wordKey } from "../../words/sameWord";
-import { rested } from "../dosed";
 import type { AgeRules } from "../input/ageRules";
 import type { FillDrill } from "../input/fillInput";
 import type { OfSport } from "../input/sport";
+import { rested } from "../shape/dosed";
 
 /** A drill of the shelf with what choosing asks again and again. */
 export interface Choice {

@@ -2,7 +2,7 @@ import type { EventType } from "../../event/eventType";
 import { EASY_EFFORT } from "../../words/effort";
 import { wordKey } from "../../words/sameWord";
 import type { AgeRules } from "../input/ageRules";
-import type { Shape } from "../shape";
+import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, choiceSeconds } from "./choice";
 import { best } from "./pick";
 

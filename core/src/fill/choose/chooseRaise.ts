@@ -1,8 +1,8 @@
 import type { Approach } from "../../approach/approaches";
 import { levelsOf } from "../../dose/levelsOf";
 import { EASY_EFFORT } from "../../words/effort";
-import { easyFor } from "../dosed";
-import type { Shape } from "../shape";
+import { easyFor } from "../shape/dosed";
+import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, hasPurpose } from "./choice";
 import { withDose } from "./withDose";
 

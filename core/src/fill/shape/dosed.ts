@@ -1,8 +1,8 @@
-import type { Approach } from "../approach/approaches";
-import type { Dose } from "../dose/dose";
-import { doseAt, levelWithin } from "../dose/doseAt";
-import { idealLevel, levelsOf } from "../dose/levelsOf";
-import { sideCount } from "../dose/terms/sides";
+import type { Approach } from "../../approach/approaches";
+import type { Dose } from "../../dose/dose";
+import { doseAt, levelWithin } from "../../dose/doseAt";
+import { idealLevel, levelsOf } from "../../dose/levelsOf";
+import { sideCount } from "../../dose/terms/sides";
 
 /** Shortest easy movement that is worth it, seconds a side; coaches' 60 to 90 when short of time. Custom. */
 const SHORTEST_EASY = 60;

@@ -1,9 +1,9 @@
-import type { Approach } from "../approach/approaches";
-import { coldBandOf } from "../conditions/cold";
-import { heatBandOf } from "../conditions/heat";
-import type { Setting } from "../conditions/setting";
-import type { EventType } from "../event/eventType";
-import type { AgeRules } from "./input/ageRules";
+import type { Approach } from "../../approach/approaches";
+import { coldBandOf } from "../../conditions/cold";
+import { heatBandOf } from "../../conditions/heat";
+import type { Setting } from "../../conditions/setting";
+import type { EventType } from "../../event/eventType";
+import type { AgeRules } from "../input/ageRules";
 
 /** How the time before a start is shared out, seconds, and how much of each part there is. */
 export interface Shape {

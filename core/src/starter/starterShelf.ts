@@ -1,12 +1,12 @@
 import { z } from "zod";
 import { doseSchema } from "../dose/dose";
+import { type DrillDetails, drillDetailsSchema, drillDetailsShape, noDetails } from "../drill/details";
+import { LINKS, linkFault } from "../drill/links";
 import { eventTypeSchema } from "../event/eventType";
 import { intensitySchema } from "../words/intensity";
 import { phaseSchema } from "../words/phase";
 import { prioritySchema } from "../words/priority";
 import { nameSchema, noteSchema } from "../words/text";
-import { type DrillDetails, drillDetailsSchema, drillDetailsShape, noDetails } from "./details";
-import { LINKS, linkFault } from "./links";
 
 /** What a drill or a shelf is called within the file: lower-case words joined by dashes. */
 const keySchema = z
