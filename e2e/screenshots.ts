@@ -127,14 +127,17 @@ const shots: Shot[] = [
   },
   { name: "shelf", go: async (page) => void (await page.goto("/shelf")) },
   {
-    name: "ladder",
+    name: "fill",
     go: async (page) => {
-      await page.goto("/shelf");
-      await page.getByRole("button", { name: "New drill" }).click();
-      await page.getByLabel("Name", { exact: true }).fill("Jumps, soft to full");
-      await page.getByRole("radio", { name: "Ladder", exact: true }).click();
-      await page.getByRole("button", { name: "Make the rungs for me" }).click();
-      await page.getByRole("radio", { name: "Even climb" }).hover();
+      await openStart(page, "Ilse Marrow");
+      await page.getByRole("button", { name: "More", exact: true }).click();
+      await page.getByRole("button", { name: /^Fill it/ }).click();
+      await page
+        .getByText(/min of movement/)
+        .first()
+        .waitFor();
+      await page.getByRole("list", { name: "Approaches" }).scrollIntoViewIfNeeded();
+      await page.getByRole("button", { name: "Fill from Long and sharp" }).hover();
       await page.mouse.wheel(0, 240);
     },
   },

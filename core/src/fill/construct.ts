@@ -93,7 +93,9 @@ function withLeftover(parts: Parts, shape: Shape): Parts {
 }
 
 /** The raise with so many seconds more (or, below 0, less) on its longest drill of a length of time. */
-export function longerRaise(raise: readonly Chosen[], seconds: number): Chosen[] {
+export function longerRaise(raise: readonly Chosen[], wanted: number): Chosen[] {
+  const now = raise.reduce((sum, c) => sum + choiceSeconds(c.choice), 0);
+  const seconds = Math.min(wanted, Math.max(0, RAISE_LONGEST - now));
   const longest = raise
     .filter((c) => c.choice.drill.dose.kind === "time")
     .toSorted((a, b) => choiceSeconds(b.choice) - choiceSeconds(a.choice))[0];

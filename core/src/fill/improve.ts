@@ -88,7 +88,7 @@ function judged(frame: Frame, parts: Parts): Judged {
 }
 
 /** What the approach and the form of the time promise, and the plan does not keep. */
-function brokenPromises({ input, shape }: Frame, { doings, fit }: Situation): number {
+function brokenPromises({ input, shape, choices }: Frame, { doings, fit }: Situation): number {
   const work = doings.filter((d) => d.item.phase !== "kit" && d.item.calm !== "quiet");
   const seconds = (list: typeof work) => list.reduce((sum, d) => sum + d.toSeconds - d.fromSeconds, 0);
   const all = seconds(work);
@@ -102,6 +102,11 @@ function brokenPromises({ input, shape }: Frame, { doings, fit }: Situation): nu
     !work.some((d) => d.item.phase === "mobilise"),
     new Set(work.filter((d) => d.item.phase === "mobilise").map((d) => d.item.id)).size < 2,
     !work.some((d) => sidesOf(d.item).includes("both")),
+    // An approach that begins with a circuit begins with one, where the shelf has it and there is time.
+    input.approach.sides.first === "circuit" &&
+      !shape.isShort &&
+      choices.some((c) => raises(c) && isCircuit(c)) &&
+      !work.some((d) => d.item.phase === "raise" && d.item.dose.kind === "circuit"),
     easy < 0.45 * all,
     all > input.approach.minutes.most * 60,
     leftOut.some((p) => p.item.priority === "essential"),
@@ -164,6 +169,7 @@ function answersTo(
       return [...adding(frame, parts, "mobilise", warms), ...adding(frame, parts, "technical", warms)];
     }
     case "cold-at-the-start":
+      return warmer(frame, parts);
     case "too-short":
     case "too-little-easy":
       return [60, 120, 30].map((more) => ({ ...parts, raise: longerRaise(parts.raise, more) }));
@@ -180,6 +186,26 @@ function answersTo(
       return [...out, ...instead];
   }
 }
+
+/** Warmer at the start: a brisker raise, still easy, and a longer one. */
+function warmer(frame: Frame, parts: Parts): Parts[] {
+  const now = Math.max(0, ...parts.raise.map((c) => c.choice.to));
+  const brisker = poolOf(frame, "raise", parts.raise.length)
+    .filter((c) => c.to > now && c.to <= EASY_EFFORT && choiceSeconds(c) >= 60)
+    .toSorted((a, b) => b.to - a.to || b.lean - a.lean)
+    .slice(0, CANDIDATES);
+  const inPlace = brisker.flatMap((choice) =>
+    parts.raise
+      .filter((old) => !isCircuit(old.choice))
+      .map((old) => ({
+        ...parts,
+        raise: parts.raise.map((c) => (c === old ? { ...c, choice, why: whyOf(choice, frame) } : c)),
+      })),
+  );
+  return [...[240, 120, 60].map((more) => ({ ...parts, raise: longerRaise(parts.raise, more) })), ...inPlace];
+}
+
+const isCircuit = (c: Choice) => c.drill.dose.kind === "circuit";
 
 /** Without a drill of the shelf, where there is one. */
 function without(parts: Parts, drillId: string | null): Parts[] {

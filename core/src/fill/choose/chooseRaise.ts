@@ -11,13 +11,13 @@ const FIRST_SHARE = 0.5;
 
 /** Some easy drills, or a circuit where the approach begins with one, as long as there is time for. */
 export function chooseRaise(choices: readonly Choice[], approach: Approach, shape: Shape): Chosen[] {
-  const circuit = approach.sides.first === "circuit" && shape.raise >= 150;
+  const circuit = approach.sides.first === "circuit" && shape.raise >= LEAST_CIRCUIT;
   const pool = choices.filter(raises);
   const score = (c: Choice) =>
     c.lean +
     (circuit && c.drill.dose.kind === "circuit" ? 25 : 0) +
     (c.drill.priority === "essential" ? 4 : c.drill.priority === "extra" ? -4 : 0) -
-    2 * Math.max(0, c.drill.intensity - EASY_EFFORT) -
+    10 * Math.max(0, c.drill.intensity - EASY_EFFORT) -
     // Too easy to warm by itself.
     (c.drill.intensity < LEAST_WARMING ? 6 : 0);
   // The first is one that can be as long as there is time for.
@@ -49,6 +49,9 @@ export function chooseRaise(choices: readonly Choice[], approach: Approach, shap
 
 /** What raises first takes so long however it is squeezed, seconds: coaches' 60 to 90 when short of time. */
 const LEAST_RAISE = 60;
+
+/** A circuit takes as long, seconds. Custom. */
+const LEAST_CIRCUIT = 100;
 
 /** Easier than this nothing warms, per cent. Custom. */
 const LEAST_WARMING = 15;
