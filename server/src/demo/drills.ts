@@ -258,7 +258,7 @@ const lines: Line[] = [
     "Ten-second acceleration",
     "prime",
     "useful",
-    90,
+    75,
     attempts(range(1, 2), 10, 50),
     "Ice",
     "Push behind you, not beside",
