@@ -15,11 +15,12 @@ export interface Needs {
  * @param problem with a horizon as long as time may be
  */
 export function needsOf(problem: FitProblem): Needs {
-  const { drills } = problem;
-  return {
-    essentials: essentialNeeds(problem),
-    full: leastFor(problem, (i) => drills[i]?.ideal ?? Infinity),
-  };
+  return { essentials: essentialNeeds(problem), full: fullNeeds(problem) };
+}
+
+/** The least time for every drill at its ideal, however long the wait after it. */
+export function fullNeeds(problem: FitProblem): number {
+  return leastFor(problem, (i) => problem.drills[i]?.ideal ?? Infinity);
 }
 
 /** The least time for every essential drill at its floor. */

@@ -2,7 +2,7 @@ import type { PlanBody } from "../plan/plan";
 import { type FitContext, LONGEST_DAY, openDay } from "../venue/context";
 import { type NamedCulprit, namedCulprit } from "./culprit";
 import { type FitProblem, problemOf } from "./model/problem";
-import { type Needs, needsOf } from "./needs";
+import { essentialNeeds, fullNeeds, type Needs } from "./needs";
 import type { OnProgress } from "./search/search";
 import type { Solution, SolvedStep } from "./search/solution";
 import { solve, solveAt, solveFreely, solveWithin } from "./search/solve";
@@ -156,8 +156,13 @@ function limited(seconds: number): number {
 function tableFrom(problem: FitProblem, solution: Solution, lastOnly = false): ProfileTable {
   // What is needed may be more than the horizon, and the wait gives way before the essentials do.
   const { plan, context } = problem;
-  const whole = problemOf(withLeastWait(plan, plan.wait.shortestSeconds ?? plan.wait.leastSeconds), context);
-  const needs = { ...needsOf(problemOf(plan, context)), essentials: needsOf(whole).essentials };
+  const shortest = plan.wait.shortestSeconds ?? plan.wait.leastSeconds;
+  const whole = problemOf(withLeastWait(plan, shortest), context);
+  const isSame = shortest === plan.wait.leastSeconds;
+  const needs: Needs = {
+    essentials: essentialNeeds(whole),
+    full: fullNeeds(isSame ? whole : problemOf(plan, context)),
+  };
   const culprit = Number.isFinite(needs.essentials) ? null : namedCulprit(whole, needs, LONGEST_DAY);
   return tableOf(problem, solution, { needs, culprit }, lastOnly);
 }
