@@ -15,7 +15,7 @@ test("a warm-up is run, held, extended, undone, and ends in the log with planned
 }) => {
   await controlClock(page);
   await makeStart(page, "Marit Quill", 60);
-  await addDrills(page, "Easy laps of the corridor", "Leg swings", "Opening pass");
+  await addDrills(page, "Easy laps of the corridor", "Leg swings", "Edges and crossovers");
   await saved(page);
   await page.getByRole("button", { name: "Run", exact: true }).click();
   await expect(page.getByText("Ready to begin").first()).toBeVisible();

@@ -71,7 +71,7 @@ test("a new start says what is missing or impossible, beside the field, and keep
 
 test("one minute to go: it says what is short, and the application goes on working", async ({ page }) => {
   await makeStart(page, "Dagny Frost", 2);
-  await addDrills(page, "Easy laps of the corridor", "Opening pass");
+  await addDrills(page, "Easy laps of the corridor", "Edges and crossovers");
   await expect(page.getByText("does not fit")).toBeVisible();
   await expect(page.getByText(/only \d:\d\d left/)).toBeVisible();
   await page.getByRole("button", { name: "Run", exact: true }).click();
