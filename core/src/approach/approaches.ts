@@ -1,5 +1,5 @@
 import { coldBandOf } from "../conditions/cold";
-import { heatBandOf } from "../conditions/heat";
+import { isHot } from "../conditions/heat";
 import type { EffortProfile } from "../event/eventType";
 import type { ApproachId } from "../words/approachId";
 
@@ -187,12 +187,11 @@ export function approachOf(id: ApproachId): Approach {
 /** How an approach goes with the weather: in heat the shorter the better, in the cold not the shortest; 0 is best. */
 function inWeather({ sides }: Approach, weather: Weather | null): number {
   if (!weather) return 0;
-  const heat = heatBandOf(weather);
-  if (heat === "hot" || heat === "very-hot") return { compact: 0, standard: 1, long: 2 }[sides.length];
+  if (isHot(weather)) return { compact: 0, standard: 1, long: 2 }[sides.length];
   return coldBandOf(weather) !== "none" && sides.length === "compact" ? 1 : 0;
 }
 
-type Weather = Parameters<typeof heatBandOf>[0] & Parameters<typeof coldBandOf>[0];
+type Weather = Parameters<typeof isHot>[0] & Parameters<typeof coldBandOf>[0];
 
 /** Those that suit an event and the weather first, otherwise in the order they are offered. */
 export function suitedFirst(effort: EffortProfile | null, weather: Weather | null = null): Approach[] {

@@ -23,6 +23,12 @@ export function wetBulbGlobe(temperature: number, humidity: number): number {
   return 0.567 * temperature + 0.393 * vapour + 3.94;
 }
 
+/** Hot enough that a warm-up becomes shorter, in the shade, with less priming. */
+export function isHot(conditions: Parameters<typeof heatBandOf>[0]): boolean {
+  const band = heatBandOf(conditions);
+  return band === "hot" || band === "very-hot";
+}
+
 /** How hot it is; "none" where the temperature is not known. */
 export function heatBandOf({
   temperature,

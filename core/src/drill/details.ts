@@ -85,6 +85,12 @@ export const drillDetailsSchema = z
 
 export type DrillDetails = z.infer<typeof drillDetailsSchema>;
 
+/** Whether a drill is for the head alone: every purpose of it is. */
+export function isForHead(details: Pick<DrillDetails, "purposes"> | undefined): boolean {
+  const purposes = details?.purposes ?? [];
+  return purposes.length > 0 && purposes.every((p) => p === "mental");
+}
+
 /** Nothing known yet. */
 export function noDetails(): DrillDetails {
   return {

@@ -2,9 +2,10 @@ import { coverageOf } from "../plan/coverage";
 import type { PlanBody } from "../plan/plan";
 import { listOf } from "../words/listOf";
 import { wordKey } from "../words/sameWord";
-import { assembled, type Frame, firstParts, frameOf } from "./construct";
-import { improved } from "./improve";
+import { type Frame, frameOf } from "./build/frame";
+import { firstParts } from "./build/parts";
 import type { FillInput } from "./input/fillInput";
+import { improved } from "./seek/improve";
 
 /** What filling comes to. */
 export interface Filled {
@@ -15,10 +16,8 @@ export interface Filled {
 
 /** How much is tried. */
 export interface FillEffort {
-  /** Plans that are fitted and judged, the first among them; a first good one alone is 1. */
+  /** Plans that are fitted and judged at most, the first among them; a first good one alone is 1. */
   tries?: number;
-  /** Told of the first plan, before better ones are sought. */
-  onFirst?: (filled: Filled) => void;
 }
 
 /** Plans that are tried unless said otherwise: about a second's work. Custom. */
@@ -29,13 +28,12 @@ const TRIES = 40;
  * and from there the one with the fewest and least grave findings, as it fits the time and the day. The same input and effort
  * always give the same plan; another seed gives other drills of the same purpose where the shelf has them.
  */
-export function fillPlan(input: FillInput, { tries = TRIES, onFirst }: FillEffort = {}): Filled {
+export function fillPlan(input: FillInput, { tries = TRIES }: FillEffort = {}): Filled {
   const gaps: string[] = [];
   const frame = frameOf(input, gaps);
   const first = firstParts(frame, gaps);
-  const told = (body: PlanBody): Filled => ({ body, gaps: [...gaps, ...leftCold(frame, body)] });
-  onFirst?.(told(assembled(frame, first)));
-  return told(improved(frame, first, tries));
+  const body = improved(frame, first, tries);
+  return { body, gaps: [...gaps, ...leftCold(frame, body)] };
 }
 
 /** What of the event the plan leaves cold, and whether the shelf could do better with more time. */

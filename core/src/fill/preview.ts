@@ -1,11 +1,9 @@
 import { approachOf } from "../approach/approaches";
-import { checkPlan } from "../checks/checkPlan";
-import { situationOf } from "../checks/terms/situation";
-import { fitPlan } from "../fit/fit";
 import { idsFrom } from "../maths/idsFrom";
 import type { ApproachId } from "../words/approachId";
 import { type FillEffort, type Filled, fillPlan } from "./fillPlan";
 import type { FillInput } from "./input/fillInput";
+import { judgedFill, secondsDone } from "./judgedFill";
 
 /** What filling goes by as plain data, so that a worker can be asked. */
 export type FillOrder = Omit<FillInput, "approach" | "makeId"> & { approach: ApproachId };
@@ -40,19 +38,12 @@ export function previewsOf(
 ): FillPreview[] {
   return approaches.map((approach) => {
     const { body } = fillOrdered({ ...order, approach }, idsFrom(`preview ${approach}`), { tries: 1 });
-    const fit = fitPlan(body, order.availableSeconds, order.context);
-    const { athlete, event, setting, day, context, earlier } = order;
-    const situation = situationOf({
-      ...{ plan: body, fit, context, setting, athlete, event, day, earlier },
-      ...{ readySeconds: null, untilStart: null, shelf: [], culprit: fit.culprit },
-    });
-    const found = checkPlan(situation, order.figures);
-    const work = situation.doings.filter((d) => d.item.phase !== "kit" && d.item.calm !== "quiet");
+    const { found, work } = judgedFill(body, order);
     return {
       approach,
       first: [...new Set(work.map((d) => d.item.name))].slice(0, FIRST),
       drills: new Set(work.map((d) => d.item.id)).size,
-      seconds: work.reduce((sum, d) => sum + d.toSeconds - d.fromSeconds, 0),
+      seconds: secondsDone(work),
       rise: work.map((d) => ({ effort: d.effort, seconds: d.toSeconds - d.fromSeconds })),
       stops: found.filter((f) => f.severity === "stop").length,
       warnings: found.filter((f) => f.severity === "warn").length,

@@ -1,5 +1,6 @@
 import { climbOf } from "../dose/ladder/climb";
 import { idealLevel, levelsOf } from "../dose/levelsOf";
+import { isForHead } from "../drill/details";
 import { EASY_EFFORT } from "../words/effort";
 import type { PlanItem } from "./plan";
 
@@ -18,9 +19,7 @@ export function climbPartOf({
   calm,
   details,
 }: Pick<PlanItem, "phase" | "calm" | "details">): ClimbPart {
-  if (phase === "kit" || calm || details?.flags.includes("breather")) return null;
-  const purposes = details?.purposes ?? [];
-  if (purposes.length > 0 && purposes.every((p) => p === "mental")) return null;
+  if (phase === "kit" || calm || details?.flags.includes("breather") || isForHead(details)) return null;
   return phase === "technical" || phase === "prime" ? "climbs" : "leads";
 }
 

@@ -32,12 +32,7 @@ const MUTANTS: Mutant[] = [
   ["general work leads up to the climb", "plan/stepRule", '"climbs" : "leads"', '"climbs" : null'],
   ["priming climbs", "plan/stepRule", 'phase === "technical" || phase === "prime"', 'phase === "technical"'],
   ["a breather does not lead", "plan/stepRule", ' || details?.flags.includes("breather")', ""],
-  [
-    "what is for the head does not lead",
-    "plan/stepRule",
-    "purposes.length > 0 && purposes",
-    "purposes.length > 99 && purposes",
-  ],
+  ["what is for the head does not lead", "plan/stepRule", " || isForHead(details)", ""],
   ["what is calm does not lead", "plan/stepRule", '"kit" || calm ||', '"kit" ||'],
   ["kit does not lead", "plan/stepRule", 'phase === "kit" || calm', "calm"],
   [

@@ -1,5 +1,4 @@
-import { heldAt } from "../../dose/atFloor";
-import { noDetails } from "../../drill/details";
+import { layersOff } from "../../plan/layersOff";
 import { spokenLength } from "../../time/clock";
 import { check } from "../terms/check";
 
@@ -26,23 +25,7 @@ export const noTimeToChange = check({
             edits: [
               {
                 kind: "insert",
-                drill: {
-                  name: "Warm layers off",
-                  phase: "kit",
-                  priority: "useful",
-                  intensity: 0,
-                  place: "",
-                  focus: "",
-                  calm: "quiet",
-                  dose: {
-                    kind: "time",
-                    seconds: heldAt(seconds),
-                    step: 5,
-                    sides: "one",
-                    changeoverSeconds: 0,
-                  },
-                  details: { ...noDetails(), purposes: ["kit"], flags: ["no-condition"] },
-                },
+                drill: layersOff(seconds),
                 before: null,
               },
             ],

@@ -23,6 +23,10 @@ export interface Doing {
 /** One action every so many seconds of work where nobody has counted them. Custom, as in swings and strides. */
 const SECONDS_AN_ACTION = 3;
 
+/** Single actions in some work: those counted, or else as many as it makes likely. */
+export const actionsIn = ({ actions, workSeconds }: { actions: number; workSeconds: number }): number =>
+  actions || Math.floor(workSeconds / SECONDS_AN_ACTION);
+
 /** Everything that is done, in order; what is left out is not. */
 export function doingsOf(fit: Fit): Doing[] {
   return fit.placements.flatMap((p) => (p.level && p.spanSeconds > 0 ? doingsIn(p) : []));
@@ -31,8 +35,6 @@ export function doingsOf(fit: Fit): Doing[] {
 function doingsIn({ item, level, beginSeconds, spanSeconds }: Placement): Doing[] {
   const prepares = (item.details?.actions ?? []).map(wordKey);
   const labels = new Map(item.dose.kind === "ladder" ? item.dose.rungs.map((r) => [r.id, r.label]) : []);
-  const counted = (actions: number, workSeconds: number) =>
-    actions || Math.floor(workSeconds / SECONDS_AN_ACTION);
   const rungs = level?.rungs ?? [];
   if (rungs.length === 0) {
     const workSeconds = level?.workSeconds ?? 0;
@@ -45,7 +47,7 @@ function doingsIn({ item, level, beginSeconds, spanSeconds }: Placement): Doing[
         fromSeconds: beginSeconds,
         toSeconds: beginSeconds + spanSeconds,
         workSeconds,
-        actions: counted(level?.actions ?? 0, workSeconds),
+        actions: actionsIn({ actions: level?.actions ?? 0, workSeconds }),
         prepares,
         focus: item.focus,
       },
@@ -64,7 +66,7 @@ function doingsIn({ item, level, beginSeconds, spanSeconds }: Placement): Doing[
       fromSeconds,
       toSeconds: fromSeconds + rung.seconds,
       workSeconds: rung.workSeconds,
-      actions: counted(rung.actions, rung.workSeconds),
+      actions: actionsIn(rung),
       prepares: label ? [...prepares, wordKey(label)] : prepares,
       focus: rung.focus || item.focus,
     };

@@ -2,15 +2,15 @@ import type { Approach } from "../../approach/approaches";
 import { climbOf } from "../../dose/ladder/climb";
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
 import type { DoseLevel } from "../../dose/terms/level";
-import type { DrillDetails } from "../../drill/details";
+import { type DrillDetails, isForHead } from "../../drill/details";
 import { random } from "../../maths/random";
 import { isExplosive } from "../../plan/counted";
 import { sidesOf } from "../../plan/coverage";
 import { type Circumstances, type Obstacle, obstacleTo } from "../../plan/usable";
 import type { Priority } from "../../words/priority";
 import { wordKey } from "../../words/sameWord";
-import type { AgeRules } from "../input/ageRules";
 import type { FillDrill } from "../input/fillInput";
+import type { FillRules } from "../input/rules";
 import type { OfSport } from "../input/sport";
 import { rested } from "../shape/dosed";
 
@@ -64,7 +64,7 @@ export interface ChoosingFrom {
   approach: Approach;
   shelf: readonly FillDrill[];
   circumstances: Circumstances;
-  age: AgeRules;
+  rules: FillRules;
   ofSport: OfSport;
   seed: number;
   keep: readonly string[];
@@ -75,7 +75,6 @@ export interface ChoosingFrom {
 export function choiceOf(drill: FillDrill, kept: boolean, lean: number, whole = drill): Choice {
   const level = levelsOf(drill.dose)[idealLevel(drill.dose)];
   const { details } = drill;
-  const purposes = details?.purposes ?? [];
   return {
     drill,
     details,
@@ -84,7 +83,7 @@ export function choiceOf(drill: FillDrill, kept: boolean, lean: number, whole = 
     actions: (details?.actions ?? []).map(wordKey),
     explosive: isExplosive(drill),
     sided: sidesOf(drill).includes("both"),
-    mental: purposes.length > 0 && purposes.every((p) => p === "mental"),
+    mental: isForHead(details),
     whole,
     kept,
     lean,
@@ -93,7 +92,7 @@ export function choiceOf(drill: FillDrill, kept: boolean, lean: number, whole = 
 
 /** The drills that can be used; why others cannot goes into the gaps. */
 export function usableChoices(
-  { approach, shelf, circumstances, age, ofSport, seed, keep, avoid }: ChoosingFrom,
+  { approach, shelf, circumstances, rules, ofSport, seed, keep, avoid }: ChoosingFrom,
   gaps: string[],
 ): Choice[] {
   const chance = random(seed);
@@ -107,7 +106,7 @@ export function usableChoices(
     const { details } = drill;
     if (details?.purposes.length === 1 && details.purposes[0] === "cool-down") continue;
     if (!ofSport(drill)) continue;
-    const obstacle = age.allows(drill) ? obstacleTo(drill, circumstances) : "age";
+    const obstacle = rules.allows(drill) ? obstacleTo(drill, circumstances) : "age";
     if (obstacle) {
       aside.set(obstacle, (aside.get(obstacle) ?? 0) + 1);
       continue;

@@ -1,13 +1,13 @@
 import type { Approach } from "../../approach/approaches";
 import type { EventType } from "../../event/eventType";
 import type { BodyArea } from "../../words/bodyArea";
-import { listOf } from "../../words/listOf";
-import type { AgeRules } from "../input/ageRules";
+import type { FillRules } from "../input/rules";
 import { within } from "../shape/dosed";
 import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, choiceSeconds, hasPurpose } from "./choice";
 import { NOTHING_LEFT } from "./left";
 import { best } from "./pick";
+import { warms } from "./why";
 import { withDose } from "./withDose";
 
 /** What mobilising is chosen by. */
@@ -15,7 +15,7 @@ export interface MobiliseFor {
   approach: Approach;
   event: Pick<EventType, "areas" | "effort"> | null;
   shape: Shape;
-  age: AgeRules;
+  rules: FillRules;
   raise: readonly Chosen[];
   technical: readonly Chosen[];
 }
@@ -40,7 +40,7 @@ export function chooseMobilise(choices: readonly Choice[], of: MobiliseFor): Cho
   for (const { choice } of raise) for (const area of choice.details?.areas ?? []) cold.delete(area);
   const picked: Chosen[] = [];
   let left = shape.mobilise;
-  const warms = (c: Choice) => (c.details?.areas ?? []).filter((a) => cold.has(a));
+  const stillCold = (c: Choice) => (c.details?.areas ?? []).filter((a) => cold.has(a));
   const isSided = () => picked.some((p) => p.choice.sided) || !pool.some((c) => c.sided);
   const hasRoom = (c: Choice) =>
     picked.length < 2 || c.kept || (left >= NOTHING_LEFT && choiceSeconds(c) <= left * 1.25);
@@ -49,22 +49,19 @@ export function chooseMobilise(choices: readonly Choice[], of: MobiliseFor): Cho
     const choice = best(
       rest,
       (c) =>
-        warms(c).length * 12 +
+        stillCold(c).length * 12 +
         c.lean +
         (isSided() || !c.sided ? 0 : 20) +
         (hasPurpose(c, "activate") ? 2 : 0) -
         (c.explosive ? 10 : 0),
     );
     if (!choice) break;
-    const areas = warms(choice);
+    const areas = stillCold(choice);
     for (const area of areas) cold.delete(area);
     picked.push({
       choice,
       priority: areas.length > 0 || picked.length < 2 ? "useful" : "extra",
-      why:
-        areas.length > 0
-          ? `Warms ${listOf(areas)}, which ${areas.length === 1 ? "is" : "are"} used.`
-          : "Fills the time of this part with something of its purpose.",
+      why: warms(areas),
     });
     left -= choiceSeconds(choice);
   }
@@ -92,15 +89,15 @@ export function inMobiliseOrder(picked: readonly Chosen[]): Chosen[] {
     .toSorted((a, b) => place(a.choice) - place(b.choice));
 }
 
-/** Whether a drill of this part fits the approach, the event and the age. */
+/** Whether a drill of this part fits the approach, the event and the rules. */
 function mobilises(
   c: Choice,
-  { approach, event, age, shape }: Pick<MobiliseFor, "approach" | "event" | "age" | "shape">,
+  { approach, event, rules, shape }: Pick<MobiliseFor, "approach" | "event" | "rules" | "shape">,
 ): boolean {
-  if (c.drill.phase !== "mobilise" || c.drill.intensity > Math.min(MOST_EFFORT, age.hardest)) return false;
+  if (c.drill.phase !== "mobilise" || c.drill.intensity > Math.min(MOST_EFFORT, rules.hardest)) return false;
   if (c.details?.flags.includes("static-hold") && approach.sides.stretching !== "short-holds") return false;
   // Hops are nothing for somebody about to aim, nor where there is hardly time to warm the joints.
-  if (c.explosive && (event?.effort === "precision" || shape.isShort || age.explosive < ADULT_EXPLOSIVE))
+  if (c.explosive && (event?.effort === "precision" || shape.isShort || rules.explosive < ADULT_EXPLOSIVE))
     return false;
   return !(event?.effort === "precision" && hasPurpose(c, "prime"));
 }

@@ -1,47 +1,32 @@
 import type { EventType } from "../../event/eventType";
 import { EASY_EFFORT } from "../../words/effort";
 import { wordKey } from "../../words/sameWord";
-import type { AgeRules } from "../input/ageRules";
+import type { FillRules } from "../input/rules";
 import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, choiceSeconds } from "./choice";
+import { isEasedBy } from "./easing";
 import { best } from "./pick";
 
-/** Easy repetitions that coaches want before an action goes hard; as the check for it has them. */
-const EASY_REPS = 10;
-const HARD = 60;
+/** What priming is chosen by. */
+export interface PrimeFor {
+  event: Pick<EventType, "actions" | "effort"> | null;
+  shape: Shape;
+  rules: FillRules;
+  /** Everything that is done before it, in order. */
+  before: readonly Chosen[];
+}
 
 /**
  * A touch of competition effort: of the event's own actions, where they are done and in what is worn, within a step of what
  * is done before it; none before aiming.
- * @param before everything that is done before it, in order
  */
-export function choosePrime(
-  choices: readonly Choice[],
-  {
-    event,
-    shape,
-    age,
-    before,
-  }: {
-    event: Pick<EventType, "actions" | "effort"> | null;
-    shape: Shape;
-    age: AgeRules;
-    before: readonly Chosen[];
-  },
-): Chosen[] {
+export function choosePrime(choices: readonly Choice[], { event, shape, rules, before }: PrimeFor): Chosen[] {
   if (shape.most.prime === 0 || shape.prime < 5) return [];
   const own = before.filter((b) => b.choice.drill.phase === "technical");
   const places = new Set(own.map((b) => wordKey(b.choice.drill.place)));
   const reached = Math.max(own.at(-1)?.choice.to ?? before.at(-1)?.choice.to ?? 0, EASY_EFFORT);
   const spent = before.reduce((sum, b) => sum + (b.choice.explosive ? (b.choice.level?.actions ?? 0) : 0), 0);
-  const easyOf = (c: Choice) =>
-    own
-      .filter(
-        (b) =>
-          b.choice.from <= EASY_EFFORT &&
-          (c.actions.length === 0 || b.choice.actions.some((a) => c.actions.includes(a))),
-      )
-      .reduce((sum, b) => sum + easyReps(b.choice), 0);
+  const ownChoices = own.map((b) => b.choice);
   const isAiming = event?.effort === "precision";
   const pool = choices.filter(
     (c) =>
@@ -52,7 +37,7 @@ export function choosePrime(
       !(isAiming && c.explosive) &&
       // Once the sport's own has begun nothing general comes back.
       (own.length === 0 || places.has(wordKey(c.drill.place)) || c.actions.length > 0) &&
-      (c.to <= HARD || own.length === 0 || easyOf(c) >= EASY_REPS),
+      (own.length === 0 || isEasedBy(c, ownChoices, rules)),
   );
   const picked: Chosen[] = [];
   let explosive = spent;
@@ -63,7 +48,7 @@ export function choosePrime(
         (c) =>
           !picked.some((p) => p.choice === c) &&
           choiceSeconds(c) <= left * 1.5 &&
-          (!c.explosive || explosive + (c.level?.actions ?? 0) <= age.explosive),
+          (!c.explosive || explosive + (c.level?.actions ?? 0) <= rules.explosive),
       ),
       (c) =>
         c.lean +
@@ -81,16 +66,6 @@ export function choosePrime(
     });
   }
   return picked.toSorted((a, b) => a.choice.from - b.choice.from);
-}
-
-/** Actions of a drill that are done easily; of a ladder those of its easy rungs. Uncounted work is a movement every three seconds. */
-export function easyReps({ level, drill }: Choice): number {
-  const counted = (actions: number, workSeconds: number) => actions || Math.floor(workSeconds / 3);
-  if (level?.rungs)
-    return level.rungs
-      .filter((r) => r.intensity <= EASY_EFFORT)
-      .reduce((sum, r) => sum + counted(r.actions, r.workSeconds), 0);
-  return drill.intensity <= EASY_EFFORT ? counted(level?.actions ?? 0, level?.workSeconds ?? 0) : 0;
 }
 
 /** Something for the head, in the wait: nothing that tires or cools. @param seconds the least wait */

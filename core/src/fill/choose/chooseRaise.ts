@@ -4,6 +4,7 @@ import { EASY_EFFORT } from "../../words/effort";
 import { easyFor } from "../shape/dosed";
 import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, hasPurpose } from "./choice";
+import { raisesWarmth } from "./why";
 import { withDose } from "./withDose";
 
 /** Share of the raise that its first drill has, where there are several. Custom: one thing long enough to warm, then others. */
@@ -38,11 +39,8 @@ export function chooseRaise(choices: readonly Choice[], approach: Approach, shap
   return picked
     .map((choice, i): Chosen => {
       const dose = easyFor(choice.drill.dose, shape.raise * share(i));
-      const words =
-        circuit && choice.drill.dose.kind === "circuit"
-          ? "A circuit straight away: it gives more a minute than jogging."
-          : `Raises warmth at ${choice.drill.intensity} %, slow enough to talk.`;
-      return { choice: withDose(choice, dose), priority: i === 0 ? "essential" : "useful", why: words };
+      const priority = i === 0 ? "essential" : "useful";
+      return { choice: withDose(choice, dose), priority, why: raisesWarmth(choice, circuit) };
     })
     .toSorted((a, b) => a.choice.drill.intensity - b.choice.drill.intensity);
 }

@@ -1,9 +1,9 @@
 import type { Approach } from "../../approach/approaches";
 import { coldBandOf } from "../../conditions/cold";
-import { heatBandOf } from "../../conditions/heat";
+import { isHot } from "../../conditions/heat";
 import type { Setting } from "../../conditions/setting";
 import type { EventType } from "../../event/eventType";
-import type { AgeRules } from "../input/ageRules";
+import type { FillRules } from "../input/rules";
 
 /** How the time before a start is shared out, seconds, and how much of each part there is. */
 export interface Shape {
@@ -23,7 +23,7 @@ export interface Shape {
   primeTop: number;
   /** Largest step, points. */
   step: number;
-  /** Least time to sides and parts. */
+  /** It is one of the short forms. */
   isShort: boolean;
 }
 
@@ -32,16 +32,18 @@ export interface ShapeFor {
   approach: Approach;
   event: Pick<EventType, "targetLevel" | "effort"> | null;
   setting: Setting;
-  age: AgeRules;
+  rules: FillRules;
   availableSeconds: number;
   /** Of the kit that has to be ready, seconds. */
   kitSeconds: number;
 }
 
 /** The least wait that a warm-up is squeezed to, seconds: a minute, as coaches have it when short of time (custom). */
-export const SHORTEST_WAIT = 60;
+const SHORTEST_WAIT = 60;
 /** Movement that kit must leave room for, or it has to be on already, seconds. Custom. */
 const LEAST_MOVEMENT = 180;
+/** Bodily effort that somebody about to aim is not taken beyond, per cent; custom. */
+const AIMING_MOST = 70;
 /** Target of an event that is not known, per cent. Custom. */
 const USUAL_TARGET = 85;
 
@@ -90,28 +92,43 @@ const SHORT_FORMS = [
   },
 ] as const;
 
+/** Most drills where there is time for the approach's own form; custom. */
+const LONG_FORM = { mobiliseMost: 9, own: 14, primes: 2, top: 100 };
+
+/** From so long a raise on there is one drill more in it, seconds; custom. */
+const RAISE_DRILLS = [150, 360, 700];
+
+/** How much longer the raise is in the cold, in heat, and from the third day of a competition on, times; as coaches have it (custom). */
+const COLD_RAISE = 1.5;
+const HOT_RAISE = 0.5;
+const THIRD_DAY = 3;
+const THIRD_DAY_RAISE = 0.75;
+
+function timesOn(setting: Setting): number {
+  const byDay = setting.day >= THIRD_DAY ? THIRD_DAY_RAISE : 1;
+  if (isHot(setting)) return HOT_RAISE * byDay;
+  return (coldBandOf(setting) === "none" ? 1 : COLD_RAISE) * byDay;
+}
+
 /** The shape that an approach takes in the time there is. */
-export function shapeOf({ approach, event, setting, age, availableSeconds, kitSeconds }: ShapeFor): Shape {
+export function shapeOf({ approach, event, setting, rules, availableSeconds, kitSeconds }: ShapeFor): Shape {
   const kitOn = kitSeconds > 0 && availableSeconds - kitSeconds < SHORTEST_WAIT + LEAST_MOVEMENT;
   const left = Math.max(0, availableSeconds - (kitOn ? 0 : kitSeconds));
   const { leastSeconds, longestSeconds } = approach.wait;
   const least = Math.min(leastSeconds, WAITS.find(([upTo]) => left < upTo)?.[1] ?? leastSeconds);
-  const usual = Math.min(approach.minutes.usual * 60, age.longest);
+  const usual = Math.min(approach.minutes.usual * 60, rules.longest);
   const work = Math.min(Math.max(0, left - least), usual);
   const target = event?.targetLevel ?? USUAL_TARGET;
   const isAiming = event?.effort === "precision";
   const short = SHORT_FORMS.find((f) => work < f.upTo);
-  const heat = heatBandOf(setting);
-  const isHot = heat === "hot" || heat === "very-hot";
-  const raiseTimes =
-    age.raiseTimes * (isHot ? 0.5 : coldBandOf(setting) !== "none" ? 1.5 : 1) * (setting.day >= 3 ? 0.75 : 1);
+  const raiseTimes = rules.raiseTimes * timesOn(setting);
   const { portions } = approach;
-  const of = short ?? { ...portions, mobiliseMost: 9, own: 14, primes: 2, top: 100 };
+  const of = short ?? { ...portions, ...LONG_FORM };
   const raise = Math.max(Math.min(60, work), Math.round(work * of.raise * raiseTimes));
   // What the raise takes more or less, the sport's own gives or gets.
   const rest = work - raise;
   const others = of.mobilise + of.technical + of.prime;
-  const top = Math.min(age.hardest, of.top, target + approach.peakPoints, 100);
+  const top = Math.min(rules.hardest, of.top, target + approach.peakPoints, 100);
   return {
     wait: { leastSeconds: least, longestSeconds, shortestSeconds: Math.min(SHORTEST_WAIT, least) },
     kitOn,
@@ -120,18 +137,15 @@ export function shapeOf({ approach, event, setting, age, availableSeconds, kitSe
     technical: Math.round((rest * of.technical) / others),
     prime: Math.round((rest * of.prime) / others),
     most: {
-      raise: raise < 150 ? 1 : raise < 360 ? 2 : raise < 700 ? 3 : 4,
+      raise: 1 + RAISE_DRILLS.filter((from) => raise >= from).length,
       mobilise: of.mobiliseMost,
       technical: of.own,
-      prime: isAiming ? Math.min(1, of.primes) : isHot ? Math.min(1, of.primes) : of.primes,
+      prime: isAiming || isHot(setting) ? Math.min(1, of.primes) : of.primes,
     },
     work,
     top,
-    primeTop: Math.min(age.hardest, 100, target + approach.peakPoints, isAiming ? AIMING_MOST : 100),
-    step: Math.min(approach.stepPoints, age.step),
+    primeTop: Math.min(rules.hardest, 100, target + approach.peakPoints, isAiming ? AIMING_MOST : 100),
+    step: Math.min(approach.stepPoints, rules.step),
     isShort: short !== undefined,
   };
 }
-
-/** Bodily effort that somebody about to aim is not taken beyond, per cent; custom. */
-const AIMING_MOST = 70;

@@ -1,10 +1,10 @@
-import { levelsOf } from "../dose/levelsOf";
-import { problemOf } from "../fit/model/problem";
-import { essentialNeeds } from "../fit/needs";
-import { withLeastWait } from "../fit/shorterWait";
-import type { PlanBody, PlanItem } from "../plan/plan";
-import { openDay } from "../venue/context";
-import type { Phase } from "../words/phase";
+import { levelsOf } from "../../dose/levelsOf";
+import { problemOf } from "../../fit/model/problem";
+import { essentialNeeds } from "../../fit/needs";
+import { withLeastWait } from "../../fit/shorterWait";
+import type { PlanBody, PlanItem } from "../../plan/plan";
+import { openDay } from "../../venue/context";
+import type { Phase } from "../../words/phase";
 
 /** Whose importance gives way first when even the floors do not fit: easy movement and mobility are the last to go. */
 const GIVES_WAY: readonly Phase[] = ["prime", "technical", "mobilise", "raise"];

@@ -1,11 +1,15 @@
+import { noBreather } from "../../checks/amount/noBreather";
 import { mostExplosive, tooExplosive } from "../../checks/amount/tooExplosive";
+import { straightToHard } from "../../checks/climb/straightToHard";
 import { type ClubFigures, figuresOf } from "../../checks/clubFigures";
+import { noTimeToChange } from "../../checks/start/noTimeToChange";
+import { notRested } from "../../checks/start/notRested";
 import { hardestAt, tooHardForAge } from "../../checks/who/tooHardForAge";
 import { notForChild, tooYoung } from "../../checks/who/tooYoung";
 import type { PlanItem } from "../../plan/plan";
 
-/** What an age allows, by the figures that the checks go by: one truth for what is built and what is judged. */
-export interface AgeRules {
+/** What filling keeps to, by the figures that the checks go by: one truth for what is built and what is judged. */
+export interface FillRules {
   /** Hardest effort, per cent. */
   hardest: number;
   /** Most explosive repetitions; 0 where none are done. */
@@ -16,6 +20,15 @@ export interface AgeRules {
   step: number;
   /** The longest warm-up, seconds. */
   longest: number;
+  /** Effort above which an action wants so many easy repetitions before. */
+  hardFrom: number;
+  easyReps: number;
+  /** Two efforts from here on do not follow each other without a rest of so long, per cent and seconds. */
+  breath: { effort: number; seconds: number };
+  /** Rest before the start for hard work where an approach rests it out, times its length. */
+  restTimes: number;
+  /** Time to take warm layers off, seconds. */
+  layersOff: number;
   /** Whether a drill is for this age. */
   allows: (drill: Pick<PlanItem, "details">) => boolean;
 }
@@ -29,10 +42,13 @@ const MASTERS_RAISE = 1.5;
 const MASTERS_STEP = 15;
 
 /** @param age years; null for an adult, or where it is not known */
-export function ageRules(age: number | null, figures: ClubFigures): AgeRules {
+export function fillRules(age: number | null, figures: ClubFigures): FillRules {
   const tops = figuresOf(tooHardForAge, figures) as Parameters<typeof hardestAt>[1];
   const mosts = figuresOf(tooExplosive, figures) as Parameters<typeof mostExplosive>[1];
   const { child } = figuresOf(tooYoung, figures) as { child: number };
+  const easing = figuresOf(straightToHard, figures) as { hard: number; easyReps: number };
+  const { times } = figuresOf(notRested, figures) as { times: number };
+  const { seconds } = figuresOf(noTimeToChange, figures) as { seconds: number };
   const isChild = age !== null && age < child;
   const isMaster = age !== null && age >= MASTERS;
   return {
@@ -41,6 +57,11 @@ export function ageRules(age: number | null, figures: ClubFigures): AgeRules {
     raiseTimes: isMaster ? MASTERS_RAISE : 1,
     step: isMaster ? MASTERS_STEP : Infinity,
     longest: isChild ? CHILD_SECONDS : Infinity,
+    hardFrom: easing.hard,
+    easyReps: easing.easyReps,
+    breath: figuresOf(noBreather, figures) as { effort: number; seconds: number },
+    restTimes: times,
+    layersOff: seconds,
     allows: (drill) => !isChild || notForChild(drill) === null,
   };
 }

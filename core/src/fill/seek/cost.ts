@@ -1,0 +1,72 @@
+import { sidesOf } from "../../plan/coverage";
+import type { Finding, Severity } from "../../plan/finding";
+import { EASY_EFFORT } from "../../words/effort";
+import type { Frame } from "../build/frame";
+import { raises } from "../choose/chooseRaise";
+import { FIRST_MOST } from "../choose/climbing";
+import { type JudgedFill, secondsDone } from "../judgedFill";
+
+/** What a finding weighs: strictly a stop before warnings, those before promises of the approach, those before hints. Custom. */
+const WEIGHTS: Record<Severity, number> = { stop: 10_000, warn: 300, hint: 6 };
+/** A promise of the approach that is not kept, and a drill of it that is left out. Custom. */
+const PROMISE = 60;
+const LEFT_OUT = 8;
+/** A minute that is left unused up to the work that the approach has. Custom. */
+const UNUSED_MINUTE = 3;
+
+/** An action that a short form leaves cold: it has two or three of the sport's own, as coaches have it. Custom. */
+const SHORT_FORM = 30;
+/** A ladder cut once more. Custom. */
+const A_PIECE = 3;
+/** Promises: a raise of a minute; so much of the raise that the shape has; drills that mobilise; the easy share, a little below half; of a long form so much raise, or four minutes. Custom. */
+const LEAST_RAISE = 60;
+const RAISE_KEPT = 0.6;
+const LEAST_MOBILISE = 2;
+const EASY_SHARE = 0.45;
+const RAISE_SHARE = 0.12;
+const RAISE_ENOUGH = 240;
+
+/** What a filled plan costs: the findings against it, then promises that it does not keep. Less is better. */
+export function costOf(frame: Frame, judged: JudgedFill): number {
+  const isForm = (f: Finding) => frame.shape.isShort && f.code === "action-cold";
+  const ofChecks = judged.found.reduce((sum, f) => sum + (isForm(f) ? SHORT_FORM : WEIGHTS[f.severity]), 0);
+  return ofChecks + brokenPromises(frame, judged);
+}
+
+/** What the approach and the form of the time promise, and the plan does not keep. */
+function brokenPromises({ input, shape, choices }: Frame, { situation: { fit }, work }: JudgedFill): number {
+  const all = secondsDone(work);
+  const raise = secondsDone(work.filter((d) => d.item.phase === "raise"));
+  const easy = secondsDone(work.filter((d) => d.effort <= EASY_EFFORT));
+  const mobilise = new Set(work.filter((d) => d.item.phase === "mobilise").map((d) => d.item.id));
+  const unused = Math.max(0, shape.work - all) / 60;
+  const leftOut = fit.placements.filter((p) => !p.level);
+  const broken = [
+    raise < Math.min(LEAST_RAISE, all),
+    shape.raise > 0 && raise < RAISE_KEPT * shape.raise,
+    mobilise.size === 0,
+    mobilise.size < LEAST_MOBILISE,
+    !work.some((d) => sidesOf(d.item).includes("both")),
+    // An approach that begins with a circuit begins with one, where the shelf has it and there is time.
+    input.approach.sides.first === "circuit" &&
+      !shape.isShort &&
+      choices.some((c) => raises(c) && c.drill.dose.kind === "circuit") &&
+      !work.some((d) => d.item.phase === "raise" && d.item.dose.kind === "circuit"),
+    easy < EASY_SHARE * all,
+    all > input.approach.minutes.most * 60,
+    leftOut.some((p) => p.item.priority === "essential"),
+    fit.waitOverSeconds > 0,
+    (work.find((d) => d.item.phase === "technical")?.effort ?? 0) > FIRST_MOST,
+    !shape.isShort && raise < Math.min(RAISE_ENOUGH, RAISE_SHARE * all),
+  ];
+  // A ladder in pieces is harder to read.
+  const ids = fit.placements.flatMap((p) => (p.level && p.item.drillId ? [p.item.drillId] : []));
+  const pieces = ids.length - new Set(ids).size;
+  return (
+    broken.filter(Boolean).length * PROMISE +
+    leftOut.filter((p) => p.item.priority !== "extra").length * LEFT_OUT +
+    leftOut.length +
+    pieces * A_PIECE +
+    unused * UNUSED_MINUTE
+  );
+}

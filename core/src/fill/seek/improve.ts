@@ -1,0 +1,54 @@
+import { random } from "../../maths/random";
+import type { PlanBody } from "../../plan/plan";
+import { assembled } from "../build/assemble";
+import type { Frame } from "../build/frame";
+import type { Parts } from "../build/parts";
+import { type JudgedFill, judgedFill } from "../judgedFill";
+import { costOf } from "./cost";
+import { moves, nameOf } from "./moves";
+
+/** A plan that was tried, with how good it is. */
+interface Tried {
+  parts: Parts;
+  body: PlanBody;
+  judged: JudgedFill;
+  cost: number;
+}
+
+/**
+ * The best plan found from a first one: what is found against it is mended by adding, taking out, swapping and re-dosing drills,
+ * each time fitted and judged; what is not better is passed over. Deterministic for a seed.
+ * @param tries plans that are fitted and judged, at most
+ */
+export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
+  const chance = random(frame.input.seed);
+  let best = tried(frame, first);
+  let left = tries - 1;
+  const known = new Set([nameOf(first)]);
+  while (left > 0) {
+    const better = moves(frame, best.parts, best.judged, chance)
+      .filter((parts) => !known.has(nameOf(parts)))
+      .slice(0, left);
+    if (better.length === 0) break;
+    let found: Tried | null = null;
+    for (const parts of better) {
+      known.add(nameOf(parts));
+      left--;
+      const now = tried(frame, parts);
+      if (now.cost < best.cost) {
+        found = now;
+        break;
+      }
+    }
+    if (!found) break;
+    best = found;
+  }
+  return best.body;
+}
+
+/** Puts parts together, fits and judges what they come to. */
+function tried(frame: Frame, parts: Parts): Tried {
+  const body = assembled(frame, parts);
+  const judged = judgedFill(body, frame.input);
+  return { parts, body, judged, cost: costOf(frame, judged) };
+}
