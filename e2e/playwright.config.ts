@@ -7,7 +7,9 @@ export default defineConfig({
   testDir: "tests",
   outputDir: "test-results",
   workers: 1,
-  timeout: 60_000,
+  // The longest story takes 40 s alone, and three times as long beside the other checks on two processors.
+  timeout: 150_000,
+  expect: { timeout: 10_000 },
   retries: 0,
   reporter: [["list"]],
   use: {

@@ -3,7 +3,7 @@ import { idsFrom } from "../maths/idsFrom";
 import type { ApproachId } from "../words/approachId";
 import { type FillEffort, type Filled, fillPlan } from "./fillPlan";
 import type { FillInput } from "./input/fillInput";
-import { judgedFill, secondsDone } from "./judgedFill";
+import { judgedFill, secondsDone } from "./seek/judgedFill";
 
 /** What filling goes by as plain data, so that a worker can be asked. */
 export type FillOrder = Omit<FillInput, "approach" | "makeId"> & { approach: ApproachId };

@@ -1,7 +1,7 @@
 import { levelsOf } from "../../src/dose/levelsOf";
 import type { PlanBody, PlanItem } from "../../src/plan/plan";
 import type { FitContext } from "../../src/venue/context";
-import { playDrill, type Stretch } from "./playDose";
+import { playDrill, type Stretch } from "./play/playDose";
 
 /*
  * Reads a schedule against docs/fit.md, sentence by sentence, by going through the day from its beginning to the start and

@@ -22,6 +22,9 @@ const CASES = [
   ...Array.from({ length: 4 }, (_, i) => [30, "hard", 600 + i] as const),
 ];
 
+/** Values are whole numbers: less than one apart is the same. */
+const HALF_A_POINT = 0.5;
+
 let highs: Highs;
 
 beforeAll(async () => {
@@ -50,9 +53,12 @@ it.each(CASES)("is the best plan of %i drills, %s day %i", (drills, kind, seed) 
   const theirs = ours.map((_, stage) => {
     const text = lpText(model, stage, ours);
     const first = highs.solve(text, { mip_rel_gap: 0 });
-    // The fit's own plan keeps every row, so where there is said to be none, it is the presolve that has lost it.
-    const { Status, ObjectiveValue } =
-      first.Status === "Infeasible" ? highs.solve(text, { mip_rel_gap: 0, presolve: "off" }) : first;
+    // The fit's own plan keeps every row: where there is said to be none, or none as good, its presolve has lost it.
+    const hasLost =
+      first.Status === "Infeasible" || first.ObjectiveValue < (ours[stage] as number) - HALF_A_POINT;
+    const { Status, ObjectiveValue } = hasLost
+      ? highs.solve(text, { mip_rel_gap: 0, presolve: "off" })
+      : first;
     expect(Status).toBe("Optimal");
     return ObjectiveValue;
   });

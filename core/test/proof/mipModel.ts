@@ -7,7 +7,7 @@ import { stagesOf } from "./mip/stages";
 import { isWork, type Line, sum, type Term } from "./mip/terms";
 import { timeRows, wayRows } from "./mip/timeRows";
 import { totalRows } from "./mip/totalRows";
-import { playDrill } from "./playDose";
+import { playDrill } from "./play/playDose";
 
 /**
  * The fit as a mixed-integer programme in the LP text format, written from docs/fit.md alone. What goes on through a day

@@ -4,7 +4,7 @@ import { EASY_EFFORT } from "../../words/effort";
 import type { Frame } from "../build/frame";
 import { raises } from "../choose/chooseRaise";
 import { FIRST_MOST } from "../choose/climbing";
-import { type JudgedFill, secondsDone } from "../judgedFill";
+import { type JudgedFill, secondsDone } from "./judgedFill";
 
 /** What a finding weighs: strictly a stop before warnings, those before promises of the approach, those before hints. Custom. */
 const WEIGHTS: Record<Severity, number> = { stop: 10_000, warn: 300, hint: 6 };

@@ -3,8 +3,8 @@ import type { PlanBody } from "../../plan/plan";
 import { assembled } from "../build/assemble";
 import type { Frame } from "../build/frame";
 import type { Parts } from "../build/parts";
-import { type JudgedFill, judgedFill } from "../judgedFill";
 import { costOf } from "./cost";
+import { type JudgedFill, judgedFill } from "./judgedFill";
 import { moves, nameOf } from "./moves";
 
 /** A plan that was tried, with how good it is. */

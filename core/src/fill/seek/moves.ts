@@ -13,8 +13,8 @@ import { raises } from "../choose/chooseRaise";
 import { climbChoices } from "../choose/chooseTechnical";
 import { onTheWay, prepares, raisesWarmth, warms as warmsWords } from "../choose/why";
 import { withDose } from "../choose/withDose";
-import type { JudgedFill } from "../judgedFill";
 import { easyFor } from "../shape/dosed";
+import type { JudgedFill } from "./judgedFill";
 
 /** The same drills at the same lengths have one name. */
 export const nameOf = (parts: Parts) =>

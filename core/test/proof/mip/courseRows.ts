@@ -1,6 +1,6 @@
 import type { PlanBody } from "../../../src/plan/plan";
 import type { FitContext } from "../../../src/venue/context";
-import type { Stretch } from "../playDose";
+import type { Stretch } from "../play/playDose";
 import {
   EASY,
   each,

@@ -1,5 +1,5 @@
 import type { PlanItem } from "../../../src/plan/plan";
-import type { Stretch } from "../playDose";
+import type { Stretch } from "../play/playDose";
 
 export type Term = readonly [number, string];
 

@@ -1,6 +1,6 @@
 import type { PlanBody, PlanItem } from "../../../src/plan/plan";
 import type { FitContext } from "../../../src/venue/context";
-import type { Stretch } from "../playDose";
+import type { Stretch } from "../play/playDose";
 import { actions, each, easy, isFlagged, isWork, type Line, seconds, sum } from "./terms";
 
 /** What may not pass a limit in all. */

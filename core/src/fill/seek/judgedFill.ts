@@ -1,10 +1,10 @@
-import { checkPlan } from "../checks/checkPlan";
-import { type Doing, isWork } from "../checks/terms/doing";
-import { type Situation, situationOf } from "../checks/terms/situation";
-import { fitPlan } from "../fit/fit";
-import type { Finding } from "../plan/finding";
-import type { PlanBody } from "../plan/plan";
-import type { FillInput } from "./input/fillInput";
+import { checkPlan } from "../../checks/checkPlan";
+import { type Doing, isWork } from "../../checks/terms/doing";
+import { type Situation, situationOf } from "../../checks/terms/situation";
+import { fitPlan } from "../../fit/fit";
+import type { Finding } from "../../plan/finding";
+import type { PlanBody } from "../../plan/plan";
+import type { FillInput } from "../input/fillInput";
 
 /** A filled plan as it fits its time and day, and what there is to say against it. */
 export interface JudgedFill {

@@ -1,6 +1,6 @@
-import type { Dose } from "../../src/dose/dose";
-import type { PlainDose } from "../../src/dose/kinds/plainDose";
-import type { LevelCount } from "../../src/dose/terms/level";
+import type { Dose } from "../../../src/dose/dose";
+import type { PlainDose } from "../../../src/dose/kinds/plainDose";
+import type { LevelCount } from "../../../src/dose/terms/level";
 
 /*
  * Plays a dose through by the clock, bout by bout, as docs/doses.md tells it, instead of reckoning how long it takes.

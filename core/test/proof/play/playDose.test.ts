@@ -1,6 +1,6 @@
 import fc from "fast-check";
-import { plainLevels } from "../../src/dose/kinds/plainLevels";
-import { anyPlainDose } from "../made/generate";
+import { plainLevels } from "../../../src/dose/kinds/plainLevels";
+import { anyPlainDose } from "../../made/generate";
 import { playDose } from "./playDose";
 
 it("every dose takes as long, works as long and counts as much as when it is played through by the clock", () => {
