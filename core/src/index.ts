@@ -92,7 +92,8 @@ export {
 } from "./plan/plan";
 export type { Edit } from "./plan/planEdit";
 export { protectedOn } from "./plan/protect";
-export { type Circumstances, circumstancesOn, obstacleTo } from "./plan/usable";
+export { topUpShelf } from "./plan/topUpShelf";
+export { type Circumstances, circumstancesOn } from "./plan/usable";
 export type { RunForecast } from "./run/judge/runForecast";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";

@@ -29,6 +29,8 @@ export interface Approach {
   /** Points of effort above (or, negative, below) the event's target level that the peak may reach. */
   peakPoints: number;
   stepPoints: number;
+  /** Least share of the work that is easy, per cent of its time: the fit keeps it. */
+  easyPercent: number;
   wait: { leastSeconds: number; longestSeconds: number };
 }
 
@@ -55,6 +57,7 @@ export const APPROACHES: readonly Approach[] = [
     portions: { raise: 0.26, mobilise: 0.26, technical: 0.38, prime: 0.1 },
     peakPoints: 0,
     stepPoints: 20,
+    easyPercent: 50,
     wait: { leastSeconds: 300, longestSeconds: 900 },
   },
   {
@@ -75,6 +78,7 @@ export const APPROACHES: readonly Approach[] = [
     portions: { raise: 0.25, mobilise: 0.3, technical: 0.4, prime: 0.05 },
     peakPoints: -15,
     stepPoints: 20,
+    easyPercent: 40,
     wait: { leastSeconds: 180, longestSeconds: 600 },
   },
   {
@@ -95,6 +99,7 @@ export const APPROACHES: readonly Approach[] = [
     portions: { raise: 0.22, mobilise: 0.25, technical: 0.38, prime: 0.15 },
     peakPoints: 5,
     stepPoints: 15,
+    easyPercent: 40,
     wait: { leastSeconds: 600, longestSeconds: 1500 },
   },
   {
@@ -115,6 +120,7 @@ export const APPROACHES: readonly Approach[] = [
     portions: { raise: 0.12, mobilise: 0.4, technical: 0.38, prime: 0.1 },
     peakPoints: 0,
     stepPoints: 20,
+    easyPercent: 40,
     wait: { leastSeconds: 300, longestSeconds: 720 },
   },
   {
@@ -135,6 +141,7 @@ export const APPROACHES: readonly Approach[] = [
     portions: { raise: 0.24, mobilise: 0.24, technical: 0.42, prime: 0.1 },
     peakPoints: 0,
     stepPoints: 20,
+    easyPercent: 40,
     wait: { leastSeconds: 300, longestSeconds: 900 },
   },
   {
@@ -155,6 +162,7 @@ export const APPROACHES: readonly Approach[] = [
     portions: { raise: 0.25, mobilise: 0.25, technical: 0.45, prime: 0.05 },
     peakPoints: -10,
     stepPoints: 25,
+    easyPercent: 40,
     wait: { leastSeconds: 240, longestSeconds: 900 },
   },
   {
@@ -175,6 +183,7 @@ export const APPROACHES: readonly Approach[] = [
     portions: { raise: 0.18, mobilise: 0.27, technical: 0.5, prime: 0.05 },
     peakPoints: -20,
     stepPoints: 20,
+    easyPercent: 40,
     wait: { leastSeconds: 300, longestSeconds: 1200 },
   },
 ];

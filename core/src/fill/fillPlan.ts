@@ -33,7 +33,7 @@ export function fillPlan(input: FillInput, { tries = TRIES }: FillEffort = {}): 
   const frame = frameOf(input, gaps);
   const first = firstParts(frame, gaps);
   const body = improved(frame, first, tries);
-  return { body, gaps: [...gaps, ...leftCold(frame, body)] };
+  return { body, gaps: [...new Set([...gaps, ...leftCold(frame, body)])] };
 }
 
 /** What of the event the plan leaves cold, and whether the shelf could do better with more time. */

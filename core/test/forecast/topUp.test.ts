@@ -25,7 +25,7 @@ const drill = (
 const anyShelf = fc.array(
   fc.oneof(
     fc
-      .record({ effort: fc.constantFrom(20, 35, 50, 60, 70), long: fc.constant(120) })
+      .record({ effort: fc.constantFrom(15, 20, 35, 50, 60, 70), long: fc.constant(120) })
       .map(({ effort, long }) => drill(`easy ${effort}`, "raise", effort, long)),
     fc
       .record({ effort: fc.constantFrom(60, 75, 85, 95), long: fc.constantFrom(10, 30, 60, 240) })
@@ -79,7 +79,7 @@ describe("the top-up", () => {
           const without = ready(pieces, late);
           // Every minute of every easy drill, every hard drill at its shortest, each alone and the two together.
           const easy = drills
-            .filter((d) => d.phase === "raise" && d.intensity >= 25 && d.intensity <= 60)
+            .filter((d) => d.phase === "raise" && d.intensity >= 20 && d.intensity <= 60)
             .flatMap((d) => [1, 2, 3, 4, 5, 6].map((m) => [60 * m, d.intensity] as const));
           const efforts = drills
             .filter((d) => hard && d.phase === "prime" && d.intensity >= 75)

@@ -8,7 +8,7 @@ export const tooShort = check({
   code: "too-short",
   name: "Too short",
   severity: "warn",
-  when: "There is too little work before a hard event, or before any.",
+  when: "There is too little work before a hard event, or before any, to the nearest minute.",
   rests: "10 min is the floor for anything hard; an emergency version takes 4.",
   figures: {
     hard: { value: 10, unit: "min", least: 1, most: 40, words: "Work before a hard event" },
@@ -20,7 +20,8 @@ export const tooShort = check({
     const seconds = work.reduce((sum, d) => sum + d.toSeconds - d.fromSeconds, 0);
     const isHard = event !== null && event.targetLevel >= HARD_TARGET && event.effort.startsWith("short");
     const least = isHard ? Math.max(hard, any) : any;
-    if (seconds >= least * 60) return [];
+    // Floors that coaches say in minutes mean no seconds.
+    if (Math.round(seconds / 60) >= least) return [];
     return [
       {
         words: `${spokenLength(seconds)} of work; ${isHard ? "before a short, hard event" : "before any start"} ${least} min is the floor.`,

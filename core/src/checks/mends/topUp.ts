@@ -2,6 +2,7 @@ import { type TopUp, topUpFor } from "../../forecast/answers/topUp";
 import { topUpLine } from "../../forecast/answers/topUpLine";
 import { shelfContentOf } from "../../plan/drillContent";
 import type { Mend } from "../../plan/finding";
+import { topUpShelf } from "../../plan/topUpShelf";
 import { obstacleTo } from "../../plan/usable";
 import type { Situation } from "../terms/situation";
 
@@ -11,14 +12,17 @@ const YOUNGEST_FOR_EFFORT = 10;
 /** What brings readiness back for a start that is so much later; null when nothing is needed or worth it. */
 export function topUpOf(situation: Situation, delaySeconds: number): TopUp | null {
   const { plan, pieces, around, shelf, circumstances, context, event, approach, age } = situation;
-  const drills = [...plan.items.map(shelfContentOf), ...shelf];
+  const drills = [
+    ...plan.items.map(shelfContentOf).filter((d) => obstacleTo(d, circumstances) === null),
+    ...topUpShelf(shelf, circumstances, event),
+  ];
   const isCalm = event?.effort === "precision" || approach?.sides.peak === "below";
   const isClosed = context.points.some((p) => p.closesPractice && p.fromSeconds < 0);
   return topUpFor({
     pieces,
     around,
     delaySeconds,
-    drills: drills.filter((d) => obstacleTo(d, circumstances) === null),
+    drills,
     withEffort: !isCalm && !isClosed && (age === null || age >= YOUNGEST_FOR_EFFORT),
     waitSeconds: plan.wait.leastSeconds,
   });

@@ -23,10 +23,24 @@ export function affordable(plan: PlanBody, availableSeconds: number): PlanBody {
     items.reduce((sum, i) => sum + (i.priority === "essential" && !i.alreadyOn ? floorOf(i) : 0), 0);
   // The floors alone are soon added up; whether they can stand beside each other, the steps between them kept, is not.
   const onFloors = givingWay(plan, (now) => floors(now) > forDrills);
-  return givingWay(onFloors, (now) => {
-    const needs = essentialNeeds(problemOf(withLeastWait(now, wait), openDay()));
+  const needsOf = (now: PlanBody) => essentialNeeds(problemOf(withLeastWait(now, wait), openDay()));
+  const given = givingWay(onFloors, (now) => {
+    const needs = needsOf(now);
     return Number.isFinite(needs) && needs > availableSeconds;
   });
+  return withReachableEasy(given, (now) => Number.isFinite(needsOf(now)));
+}
+
+/** Points by which an easy share is lowered that no amount of time would reach. Custom. */
+const EASY_LESS = 10;
+
+/** The plan with so high an easy share, up to its own, that everything essential can be done. */
+function withReachableEasy(plan: PlanBody, canBeDone: (plan: PlanBody) => boolean): PlanBody {
+  const { easyPercent, ...limits } = plan.limits ?? {};
+  if (easyPercent === undefined || canBeDone(plan)) return plan;
+  const less = easyPercent - EASY_LESS;
+  const lower = { ...plan, limits: less > 0 ? { ...limits, easyPercent: less } : limits };
+  return withReachableEasy(lower, canBeDone);
 }
 
 /** The plan with one essential drill fewer after the other, as long as it is too much. */

@@ -31,6 +31,7 @@ export function assembled({ input, kit, shape, rules, scale }: Frame, parts: Par
       ...items(inApproachOrder(parts.technical, { approach, event, shape, scale })),
       ...items(parts.prime.toSorted((a, b) => a.choice.from - b.choice.from)),
     ]),
+    ...items(parts.warm, { calm: "keep-warm" }),
     ...items(parts.mental, { calm: "quiet" }),
     ...weatherItems(setting, rules.layersOff, makeId),
   ].slice(0, MOST_DRILLS);
@@ -42,7 +43,7 @@ export function assembled({ input, kit, shape, rules, scale }: Frame, parts: Par
       ...(approach.sides.wait === "rest-out" && !shape.isShort ? { times: rules.restTimes } : {}),
     },
     stepPoints: shape.step,
-    limits: { explosiveReps: rules.explosive },
+    limits: { explosiveReps: rules.explosive, easyPercent: approach.easyPercent },
     origin: { approach: approach.id, seed: input.seed },
   };
   return affordable(body, input.availableSeconds);

@@ -1,4 +1,5 @@
 import type { ScaleItem } from "../../athlete/scale";
+import { sportOf } from "../../plan/ofSport";
 import { circumstancesOn } from "../../plan/usable";
 import { formatLength } from "../../time/clock";
 import { approachName } from "../../words/approachId";
@@ -6,7 +7,6 @@ import { type Choice, type Chosen, choiceSeconds, usableChoices } from "../choos
 import { chooseKit } from "../choose/chooseKit";
 import type { FillInput } from "../input/fillInput";
 import { type FillRules, fillRules } from "../input/rules";
-import { sportOf } from "../input/sport";
 import { type Shape, shapeOf } from "../shape/shape";
 import { weatherWords } from "./weather";
 

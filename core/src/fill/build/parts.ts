@@ -15,6 +15,8 @@ export interface Parts {
   mobilise: readonly Chosen[];
   technical: readonly Chosen[];
   prime: readonly Chosen[];
+  /** Easy movement in the wait. */
+  warm: readonly Chosen[];
   mental: readonly Chosen[];
 }
 
@@ -28,7 +30,7 @@ export function firstParts(frame: Frame, gaps: string[]): Parts {
   const mobilise = chooseMobilise(choices, { approach, event, shape, rules, raise, technical });
   const prime = choosePrime(choices, { event, shape, rules, before: [...raise, ...mobilise, ...technical] });
   const mental = chooseMental(choices, shape.wait.leastSeconds);
-  return withLeftover({ raise, mobilise, technical, prime, mental }, shape);
+  return withLeftover({ raise, mobilise, technical, prime, warm: [], mental }, shape);
 }
 
 /** Most of the work that the raise grows to when the other parts leave time, and the longest it then is, seconds. Custom. */

@@ -6,12 +6,12 @@ import { type DrillDetails, isForHead } from "../../drill/details";
 import { random } from "../../maths/random";
 import { isExplosive } from "../../plan/counted";
 import { sidesOf } from "../../plan/coverage";
+import type { OfSport } from "../../plan/ofSport";
 import { type Circumstances, type Obstacle, obstacleTo } from "../../plan/usable";
 import type { Priority } from "../../words/priority";
 import { wordKey } from "../../words/sameWord";
 import type { FillDrill } from "../input/fillInput";
 import type { FillRules } from "../input/rules";
-import type { OfSport } from "../input/sport";
 import { rested } from "../shape/dosed";
 
 /** A drill of the shelf with what choosing asks again and again. */

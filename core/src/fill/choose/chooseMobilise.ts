@@ -74,11 +74,11 @@ export function mobiliseChoices(
   of: Omit<MobiliseFor, "raise" | "technical">,
 ): Choice[] {
   const { shape } = of;
-  const slot = Math.min(
-    SLOT_MOST,
-    Math.max(SLOT_LEAST, shape.mobilise / Math.max(2, shape.most.mobilise - 1)),
-  );
-  return choices.filter((c) => mobilises(c, of)).map((c) => withDose(c, within(c.drill.dose, slot)));
+  const pool = choices.filter((c) => mobilises(c, of));
+  // As many as there may be, the last of them an extra; no more than there are.
+  const many = Math.max(2, Math.min(shape.most.mobilise - 1, pool.length));
+  const slot = Math.min(SLOT_MOST, Math.max(SLOT_LEAST, shape.mobilise / many));
+  return pool.map((c) => withDose(c, within(c.drill.dose, slot)));
 }
 
 /** Held stretches early, what taxes the brain late; the one that is last to go does both sides, where one does. */

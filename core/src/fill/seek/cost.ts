@@ -1,6 +1,8 @@
-import { sidesOf } from "../../plan/coverage";
-import type { Finding, Severity } from "../../plan/finding";
+import { itemsDone } from "../../checks/terms/doing";
+import { coverageOf, sidesOf } from "../../plan/coverage";
+import type { Severity } from "../../plan/finding";
 import { EASY_EFFORT } from "../../words/effort";
+import { wordKey } from "../../words/sameWord";
 import type { Frame } from "../build/frame";
 import { raises } from "../choose/chooseRaise";
 import { FIRST_MOST } from "../choose/climbing";
@@ -28,9 +30,20 @@ const RAISE_ENOUGH = 240;
 
 /** What a filled plan costs: the findings against it, then promises that it does not keep. Less is better. */
 export function costOf(frame: Frame, judged: JudgedFill): number {
-  const isForm = (f: Finding) => frame.shape.isShort && f.code === "action-cold";
-  const ofChecks = judged.found.reduce((sum, f) => sum + (isForm(f) ? SHORT_FORM : WEIGHTS[f.severity]), 0);
-  return ofChecks + brokenPromises(frame, judged);
+  const ofChecks = judged.found
+    // Cold actions are counted by themselves: the check is silent where no drill says what it prepares.
+    .filter((f) => f.code !== "action-cold")
+    .reduce((sum, f) => sum + WEIGHTS[f.severity], 0);
+  const cold = coldActions(frame, judged) * (frame.shape.isShort ? SHORT_FORM : WEIGHTS.warn);
+  return ofChecks + cold + brokenPromises(frame, judged);
+}
+
+/** Actions of the event that the shelf could prepare and the plan does not. */
+function coldActions({ input: { event }, choices }: Frame, { situation: { fit } }: JudgedFill): number {
+  if (!event) return 0;
+  const { actions } = coverageOf(itemsDone(fit), event);
+  const known = new Set(choices.flatMap((c) => c.actions));
+  return actions.filter((a) => a.by.length === 0 && known.has(wordKey(a.what))).length;
 }
 
 /** What the approach and the form of the time promise, and the plan does not keep. */

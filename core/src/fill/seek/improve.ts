@@ -7,6 +7,9 @@ import { costOf } from "./cost";
 import { type JudgedFill, judgedFill } from "./judgedFill";
 import { moves, nameOf } from "./moves";
 
+/** What costs less has nothing said against it and keeps every promise: no better is sought. Custom. */
+const GOOD_ENOUGH = 6;
+
 /** A plan that was tried, with how good it is. */
 interface Tried {
   parts: Parts;
@@ -25,7 +28,7 @@ export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
   let best = tried(frame, first);
   let left = tries - 1;
   const known = new Set([nameOf(first)]);
-  while (left > 0) {
+  while (left > 0 && best.cost >= GOOD_ENOUGH) {
     const better = moves(frame, best.parts, best.judged, chance)
       .filter((parts) => !known.has(nameOf(parts)))
       .slice(0, left);

@@ -7,6 +7,7 @@ import { wordKey } from "../../words/sameWord";
 import type { Frame } from "../build/frame";
 import { longerRaise, type Parts } from "../build/parts";
 import { type Choice, type Chosen, choiceSeconds } from "../choose/choice";
+import { chooseKeepWarm } from "../choose/chooseKeepWarm";
 import { mobiliseChoices } from "../choose/chooseMobilise";
 import { choosePrime } from "../choose/choosePrime";
 import { raises } from "../choose/chooseRaise";
@@ -19,7 +20,7 @@ import type { JudgedFill } from "./judgedFill";
 /** The same drills at the same lengths have one name. */
 export const nameOf = (parts: Parts) =>
   JSON.stringify(
-    (["raise", "mobilise", "technical", "prime", "mental"] as const).map((part) =>
+    (["raise", "mobilise", "technical", "prime", "warm", "mental"] as const).map((part) =>
       parts[part].map((c) => [c.choice.whole.id, choiceSeconds(c.choice)]),
     ),
   );
@@ -36,6 +37,7 @@ export function moves(
 ): Parts[] {
   const list: Parts[] = [];
   for (const finding of found) list.push(...answersTo(frame, parts, finding, situation));
+  if (!found.some((f) => f.code === "action-cold")) list.push(...withCold(frame, parts, situation));
   for (const { item, level } of situation.fit.placements)
     if (!level) list.push(...without(parts, item.drillId));
   list.push({ ...parts, raise: longerRaise(parts.raise, 60) }, ...adding(frame, parts, "raise", () => true));
@@ -49,17 +51,15 @@ function answersTo(frame: Frame, parts: Parts, { code, itemId }: Finding, situat
   const out = item ? without(parts, item.drillId) : [];
   const instead = item ? swaps(frame, parts, item.drillId) : [];
   switch (code) {
-    case "action-cold": {
-      const cold = coldOf(situation).actions.map((a) => wordKey(a.what));
-      return adding(frame, parts, "technical", (c) => c.actions.some((a) => cold.includes(a)));
-    }
+    case "action-cold":
+      return withCold(frame, parts, situation);
     case "area-cold": {
       const cold = coldOf(situation).areas.map((a) => a.what);
       const warms = (c: Choice) => c.details?.areas.some((a) => cold.includes(a)) ?? false;
       return [...adding(frame, parts, "mobilise", warms), ...adding(frame, parts, "technical", warms)];
     }
     case "cold-at-the-start":
-      return warmer(frame, parts);
+      return [...keptWarm(frame, parts, situation), ...warmer(frame, parts)];
     case "too-short":
     case "too-little-easy":
       return [60, 120, 30].map((more) => ({ ...parts, raise: longerRaise(parts.raise, more) }));
@@ -68,6 +68,7 @@ function answersTo(frame: Frame, parts: Parts, { code, itemId }: Finding, situat
       return [
         ...adding(frame, parts, "technical", (c) => c.to > frame.rules.hardFrom),
         ...priming(frame, parts),
+        ...out,
       ];
     case "straight-to-hard":
     case "no-stair": {
@@ -80,10 +81,23 @@ function answersTo(frame: Frame, parts: Parts, { code, itemId }: Finding, situat
   }
 }
 
+/** With something for an action of the event that is cold. */
+function withCold(frame: Frame, parts: Parts, situation: Situation): Parts[] {
+  const cold = coldOf(situation).actions.map((a) => wordKey(a.what));
+  return adding(frame, parts, "technical", (c) => c.actions.some((a) => cold.includes(a)));
+}
+
 /** What of the event nothing that is done touches. */
 function coldOf({ event, fit }: Situation) {
   const { actions, areas } = coverageOf(itemsDone(fit), event ?? { actions: [], areas: [] });
   return { actions: actions.filter((a) => a.by.length === 0), areas: areas.filter((a) => a.by.length === 0) };
+}
+
+/** With easy movement in the wait, where that keeps warm. */
+function keptWarm({ choices }: Frame, parts: Parts, situation: Situation): Parts[] {
+  if (parts.warm.length > 0) return [];
+  const warm = chooseKeepWarm(choices, parts.mental, situation);
+  return warm.length > 0 ? [{ ...parts, warm }] : [];
 }
 
 /** Warmer at the start: a brisker raise, still easy, and a longer one. */
@@ -116,6 +130,7 @@ function without(parts: Parts, drillId: string | null): Parts[] {
     mobilise: parts.mobilise.filter(stays),
     technical: parts.technical.filter(stays),
     prime: parts.prime.filter(stays),
+    warm: parts.warm.filter(stays),
     mental: parts.mental.filter(stays),
   };
   return nameOf(left) === nameOf(parts) ? [] : [left];
@@ -142,7 +157,12 @@ function adding(frame: Frame, parts: Parts, part: ChosenPart, does: (c: Choice) 
   return found.flatMap((choice) => {
     const more: Chosen = { choice, priority: "useful", why: whyOf(choice, frame) };
     const added: Parts = { ...parts, [part]: [...parts[part], more] };
-    const spared = parts[part].filter((c) => !c.choice.kept && c.priority !== "essential").slice(-2);
+    const old = parts[part].filter((c) => !c.choice.kept);
+    const spared = [
+      ...old.filter((c) => c.priority !== "essential").slice(-2),
+      // What a climb begins with may be too far below all that the shelf has above it.
+      ...(part === "technical" ? old.filter((c) => c.priority === "essential").slice(0, 1) : []),
+    ];
     return [
       added,
       ...spared.map((s) => ({ ...parts, [part]: [...parts[part].filter((c) => c !== s), more] })),

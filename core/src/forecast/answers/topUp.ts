@@ -1,4 +1,5 @@
-import { atFloor, heldAt } from "../../dose/atFloor";
+import { atFloor, atIdeal, heldAt } from "../../dose/atFloor";
+import { doseAt } from "../../dose/doseAt";
 import { levelsOf } from "../../dose/levelsOf";
 import type { ShelfContent } from "../../plan/drillContent";
 import { modelOf } from "../model/model";
@@ -51,8 +52,8 @@ const LEAST_WAIT = 60;
 /** Easy movement in a top-up, seconds: steps, and the longest. Custom. */
 const EASY_STEP = 60;
 const EASY_LONGEST = 360;
-/** Efforts of what counts as easy movement that warms, per cent. Custom. */
-const EASY_FROM = 25;
+/** Efforts of what counts as easy movement that warms, per cent: from a slow jog on. Custom. */
+const EASY_FROM = 20;
 const EASY_TO = 60;
 /** The longest an effort in a top-up takes, seconds. Custom. */
 const EFFORT_LONGEST = 180;
@@ -141,18 +142,38 @@ export function setsOf({ drills, withEffort }: Pick<TopUpWanted, "drills" | "wit
     .map(({ set }) => set);
 }
 
-/** Easy movement, minute by minute. */
+/** Easy movement, minute by minute; what is counted in rounds or lengths as much of it as a minute, two and so on hold. */
 function easyParts(drill: ShelfContent): Part[] {
-  const { dose, intensity, phase } = drill;
-  const isEasy = phase === "raise" && intensity >= EASY_FROM && intensity <= EASY_TO;
-  if (!isEasy || dose.kind !== "time" || dose.sides !== "one" || dose.partner) return [];
-  const most = Math.floor(EASY_LONGEST / EASY_STEP);
-  return Array.from({ length: most }, (_, i) => (i + 1) * EASY_STEP).map((seconds) => ({
-    drill: { ...drill, dose: { ...dose, seconds: heldAt(seconds) } },
-    seconds,
-    effort: intensity / 100,
-    share: 1,
-  }));
+  if (!isEasyMovement(drill)) return [];
+  const { dose, intensity } = drill;
+  const minutes = Array.from({ length: EASY_LONGEST / EASY_STEP }, (_, i) => (i + 1) * EASY_STEP);
+  if (dose.kind === "time")
+    return minutes.map((seconds) => ({
+      drill: { ...drill, dose: { ...dose, seconds: heldAt(seconds) } },
+      ...{ seconds, effort: intensity / 100, share: 1 },
+    }));
+  const levels = levelsOf(dose);
+  const held = new Set(minutes.map((most) => levels.findLastIndex((level) => level.seconds <= most)));
+  return [...held].flatMap((index) => {
+    const level = levels[index];
+    if (!level || level.seconds < EASY_STEP / 2) return [];
+    return [
+      {
+        drill: { ...drill, dose: atIdeal(doseAt(dose, index)) },
+        seconds: level.seconds,
+        effort: intensity / 100,
+        share: Math.min(1, level.workSeconds / level.seconds),
+      },
+    ];
+  });
+}
+
+/** Whether a drill is easy movement that warms again and that anybody can do alone. */
+function isEasyMovement({ dose, intensity, phase, details }: ShelfContent): boolean {
+  if (phase !== "raise" || intensity < EASY_FROM || intensity > EASY_TO || dose.kind === "ladder")
+    return false;
+  if (details?.flags.includes("explosive") || details?.flags.includes("breather")) return false;
+  return !("partner" in dose && dose.partner) && !("sides" in dose && dose.sides !== "one");
 }
 
 /** One effort near competition, as short as the drill may be. */

@@ -48,12 +48,12 @@ export const amount: Record<string, Cases> = {
     mends: true,
   },
   "too-short": {
-    fires: [{ rows: [jog(595)], event: { targetLevel: 80, effort: "short-hard" } }, { rows: [jog(235)] }],
+    fires: [{ rows: [jog(565)], event: { targetLevel: 80, effort: "short-hard" } }, { rows: [jog(205)] }],
     not: [
-      { rows: [jog(600)], event: { targetLevel: 80, effort: "short-hard" } },
-      { rows: [jog(595)], event: { targetLevel: 79, effort: "short-hard" } },
-      { rows: [jog(595)], event: { targetLevel: 80, effort: "long-sustained" } },
-      { rows: [jog(240)] },
+      { rows: [jog(575)], event: { targetLevel: 80, effort: "short-hard" } },
+      { rows: [jog(565)], event: { targetLevel: 79, effort: "short-hard" } },
+      { rows: [jog(565)], event: { targetLevel: 80, effort: "long-sustained" } },
+      { rows: [jog(215)] },
       { rows: [] },
     ],
   },
