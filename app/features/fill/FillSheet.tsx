@@ -13,7 +13,8 @@ import { Notice } from "~/ui/layout/Notice";
 import { Row } from "~/ui/layout/Row";
 import { Section } from "~/ui/layout/Section";
 import { FillPreviewLine } from "./FillPreviewLine";
-import { anySeed, drillIdsOf, type FillFrom } from "./fillFor";
+import { anySeed, drillIdsOf, type FillFrom, type KitSaid } from "./fillFor";
+import { KitQuestion } from "./KitQuestion";
 import { useFill, useFillPreviews } from "./useFill";
 
 const SIDES: { [K in keyof ApproachSides]: Record<ApproachSides[K], string> } = {
@@ -62,7 +63,9 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
   const filling = useFill(from, (approach, { body, gaps }) =>
     onFill(body, [`Filled from ${approachName(approach)}.`, ...gaps]),
   );
-  const previews = useFillPreviews(from, approaches, seed);
+  const [kit, setKit] = useState<KitSaid>(null);
+  const previews = useFillPreviews(from, approaches, seed, kit);
+  const asked = useKitAsked(previews);
   const copy = (other: PlanBody, news: string) => onFill(copyPlan(other, uuid), [news]);
   const origin = body.origin && body.items.length > 0 ? body.origin : null;
   return (
@@ -82,7 +85,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
             label="Another version"
             disabled={filling.busy !== null}
             onPress={() =>
-              filling.fill({ approach: origin.approach, seed: anySeed(), avoid: drillIdsOf(body) })
+              filling.fill({ approach: origin.approach, seed: anySeed(), kit, avoid: drillIdsOf(body) })
             }
           />
         </Section>
@@ -92,9 +95,10 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
       <Earlier
         start={start}
         onCopy={copy}
-        onLike={(approach, seed, keep) => filling.fill({ approach, seed, keep })}
+        onLike={(approach, seed, keep) => filling.fill({ approach, seed, kit, keep })}
       />
       <Section title="From an approach">
+        {asked ? <KitQuestion kit={asked} said={kit ?? "on"} onSay={setKit} /> : null}
         <View role="list" aria-label="Approaches">
           {approaches.map((approach) => (
             <ApproachRow
@@ -104,7 +108,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
               preferred={approach.id === preferred}
               preview={previews?.find((p) => p.approach === approach.id) ?? null}
               disabled={drills.length === 0 || filling.busy !== null}
-              onPress={() => filling.fill({ approach: approach.id, seed })}
+              onPress={() => filling.fill({ approach: approach.id, seed, kit })}
             />
           ))}
         </View>
@@ -112,6 +116,14 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
       <Templates onCopy={copy} />
     </View>
   );
+}
+
+/** The kit that there was no time for when it was first looked at: it stays asked whatever is answered. */
+function useKitAsked(previews: readonly FillPreview[] | null): FillPreview["kitOn"] {
+  const [asked, setAsked] = useState<FillPreview["kitOn"]>(null);
+  const now = previews?.find((p) => p.kitOn)?.kitOn ?? null;
+  if (now && !asked) setAsked(now);
+  return asked ?? now;
 }
 
 interface ApproachRowProps {

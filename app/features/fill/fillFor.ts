@@ -14,10 +14,15 @@ export interface FillFrom {
   judgeInput: JudgeInput;
 }
 
+/** What the coach says of the kit; null before. */
+export type KitSaid = NonNullable<FillOrder["kit"]> | null;
+
 /** What the coach chose of a fill. */
 export interface FillChoice {
   approach: FillOrder["approach"];
   seed: number;
+  /** Whether the kit is on already, where the coach has said. */
+  kit?: KitSaid;
   /** Drills to keep, and drills to do without, where there are others. */
   keep?: readonly string[];
   avoid?: readonly string[];
@@ -43,8 +48,11 @@ export function orderFrom({ drills, availableSeconds, judgeInput }: FillFrom): O
 }
 
 /** What is asked for one choice. */
-export function orderFor(from: FillFrom, { approach, seed, keep = [], avoid = [] }: FillChoice): FillOrder {
-  return { ...orderFrom(from), approach, seed, keep, avoid };
+export function orderFor(
+  from: FillFrom,
+  { approach, seed, kit = null, keep = [], avoid = [] }: FillChoice,
+): FillOrder {
+  return { ...orderFrom(from), approach, seed, kit, keep, avoid };
 }
 
 /** The shelf's drills that a plan has. */

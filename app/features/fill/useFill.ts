@@ -2,7 +2,7 @@ import type { Approach, Filled, FillPreview } from "@tonodrome/core/fill";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { askFit } from "~/features/fit/askFit";
 import { useLatestAnswer } from "~/features/fit/useLatestAnswer";
-import { type FillChoice, type FillFrom, orderFor, orderFrom } from "./fillFor";
+import { type FillChoice, type FillFrom, type KitSaid, orderFor, orderFrom } from "./fillFor";
 
 /** Filling, a press at a time. */
 export interface Filling {
@@ -51,12 +51,13 @@ export function useFillPreviews(
   from: FillFrom,
   approaches: readonly Approach[],
   seed: number,
+  kit: KitSaid,
 ): FillPreview[] | null {
   const [first] = useState(from);
   const ask = useMemo(() => {
     if (first.drills.length === 0) return null;
     const ids = approaches.map((a) => a.id);
-    return { kind: "fill-previews" as const, order: { ...orderFrom(first), seed }, approaches: ids };
-  }, [first, approaches, seed]);
+    return { kind: "fill-previews" as const, order: { ...orderFrom(first), seed, kit }, approaches: ids };
+  }, [first, approaches, seed, kit]);
   return useLatestAnswer(ask).answer;
 }

@@ -45,6 +45,7 @@ import { notThere } from "./who/notThere";
 import { partnerUnmatched } from "./who/partnerUnmatched";
 import { soreLoaded } from "./who/soreLoaded";
 import { tooHardForAge } from "./who/tooHardForAge";
+import { tooMuchForAge } from "./who/tooMuchForAge";
 import { tooYoung } from "./who/tooYoung";
 
 /** Every check there is, harm first; of equally grave findings those of the first check come first. */
@@ -53,6 +54,7 @@ export const CHECKS: readonly Check[] = [
   soreLoaded,
   tooYoung,
   tooHardForAge,
+  tooMuchForAge,
   heat,
   coldOutdoors,
   wet,

@@ -1,6 +1,6 @@
 import type { Dose } from "./dose";
 import { kindOf, type PlainDose } from "./kinds/plainDose";
-import { levelsOf } from "./levelsOf";
+import { idealLevel, levelsOf } from "./levelsOf";
 import type { LevelCount } from "./terms/level";
 import type { Range } from "./terms/range";
 
@@ -25,6 +25,28 @@ export function levelWithin(dose: Dose, seconds: number): number {
     0,
     levelsOf(dose).findLastIndex((level) => level.seconds <= seconds),
   );
+}
+
+/** A dose of no more than so many single actions, nor more than its ideal: what it is at its floor at the least. */
+export function withActions<D extends Dose>(dose: D, most: number): D {
+  const index = levelsOf(dose).findLastIndex((level) => level.actions <= most);
+  return doseAt(dose, Math.min(idealLevel(dose), Math.max(0, index)));
+}
+
+/** A dose, and each rung of it, of no more than so many single actions, where it must be below its floor. */
+export function fewerThan(dose: Dose, most: number): Dose {
+  if (dose.kind === "ladder")
+    return { ...dose, rungs: dose.rungs.map((r) => ({ ...r, dose: plainFewer(r.dose, most) })) };
+  return plainFewer(dose, most);
+}
+
+function plainFewer<D extends PlainDose>(dose: D, most: number): D {
+  const least = levelsOf(dose)[0]?.actions ?? 0;
+  if (least <= most) return withActions(dose, most);
+  const { main } = kindOf(dose) as { main: string };
+  const { floor } = (dose as unknown as Record<string, Range>)[main] as Range;
+  const amount = Math.max(1, Math.floor((floor * most) / least));
+  return withActions({ ...dose, [main]: { floor: amount, ideal: amount, ceiling: amount } }, most);
 }
 
 function plainAt(dose: PlainDose, counts: readonly LevelCount[]): PlainDose {

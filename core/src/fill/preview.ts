@@ -1,4 +1,5 @@
 import { approachOf } from "../approach/approaches";
+import { idealLevel, levelsOf } from "../dose/levelsOf";
 import { idsFrom } from "../maths/idsFrom";
 import type { ApproachId } from "../words/approachId";
 import { type FillEffort, type Filled, fillPlan } from "./fillPlan";
@@ -26,6 +27,8 @@ export interface FillPreview {
   /** How many findings there are of each kind. */
   stops: number;
   warnings: number;
+  /** Kit that stands as done already in it: names, and the seconds that it would take. */
+  kitOn: { names: string[]; seconds: number } | null;
 }
 
 /** Drills that a preview names. */
@@ -39,8 +42,16 @@ export function previewsOf(
   return approaches.map((approach) => {
     const { body } = fillOrdered({ ...order, approach }, idsFrom(`preview ${approach}`), { tries: 1 });
     const { found, work } = judgedFill(body, order);
+    const kit = body.items.filter((i) => i.alreadyOn);
     return {
       approach,
+      kitOn:
+        kit.length === 0
+          ? null
+          : {
+              names: kit.map((i) => i.name),
+              seconds: kit.reduce((sum, i) => sum + (levelsOf(i.dose)[idealLevel(i.dose)]?.seconds ?? 0), 0),
+            },
       first: [...new Set(work.map((d) => d.item.name))].slice(0, FIRST),
       drills: new Set(work.map((d) => d.item.id)).size,
       seconds: secondsDone(work),

@@ -8,6 +8,7 @@ import { idealLevel, levelsOf } from "../../src/dose/levelsOf";
 import { plainEvent } from "../../src/event/eventType";
 import { fillPlan } from "../../src/fill/fillPlan";
 import type { FillInput } from "../../src/fill/input/fillInput";
+import { judgedFill } from "../../src/fill/seek/judgedFill";
 import { fitPlan } from "../../src/fit/fit";
 import { coverageOf } from "../../src/plan/coverage";
 import { planBodySchema } from "../../src/plan/plan";
@@ -307,6 +308,85 @@ it("kit that takes longer than there is stands as done already, and says so", ()
   );
   expect(body.items.find((i) => i.phase === "kit")?.alreadyOn).toBe(true);
   expect(gaps.join()).toContain("stands as done already");
+});
+
+describe("whether the kit is on", () => {
+  const trampoline = SPORTS.find((s) => s.key === "trampoline") as (typeof SPORTS)[number];
+  const of = (kit: FillInput["kit"], minutes: number) =>
+    fillPlan(
+      fillInput(trampoline.shelf, {
+        event: trampoline.event,
+        availableSeconds: minutes * 60,
+        kit: kit ?? null,
+      }),
+      { tries: 1 },
+    );
+  const kitOf = ({ body }: ReturnType<typeof fillPlan>) => body.items.find((i) => i.phase === "kit");
+  const worked = ({ body }: ReturnType<typeof fillPlan>, minutes: number) => {
+    const { placements } = fitPlan(body, minutes * 60);
+    return placements.reduce((sum, p) => sum + (p.item.phase === "kit" ? 0 : p.spanSeconds), 0);
+  };
+
+  it("is as somebody says it: still to put on it has its time, on already it has none", () => {
+    expect(kitOf(of(null, 5))?.alreadyOn).toBe(true);
+    expect(kitOf(of("to-do", 5))?.alreadyOn).toBeUndefined();
+    const todo = fitPlan(of("to-do", 5).body, 300).placements.find((p) => p.item.phase === "kit");
+    expect(todo?.spanSeconds).toBeGreaterThan(0);
+    expect(kitOf(of(null, 15))?.alreadyOn).toBeUndefined();
+    expect(kitOf(of("on", 15))?.alreadyOn).toBe(true);
+    expect(worked(of("on", 15), 15)).toBeGreaterThan(worked(of("to-do", 15), 15));
+    expect(of("on", 15).gaps.join()).toContain("as you said");
+  });
+});
+
+it("keeps warm through a long wait, and the start is warm by the forecast", () => {
+  const diving = SPORTS.find((s) => s.key === "springboard-diving") as (typeof SPORTS)[number];
+  const input = fillInput(diving.shelf, {
+    event: diving.event,
+    approach: approachOf("long-and-sharp"),
+    availableSeconds: 2100,
+  });
+  const cold = (body: ReturnType<typeof fillPlan>["body"]) =>
+    judgedFill(body, input).found.some((f) => f.code === "cold-at-the-start");
+  expect(cold(fillPlan(input, { tries: 1 }).body)).toBe(true);
+  const { body } = fillPlan(input);
+  expect(cold(body)).toBe(false);
+  const warm = body.items.filter((i) => i.calm === "keep-warm");
+  expect(warm.map((i) => i.phase)).toEqual(["raise"]);
+  expect(warm[0]?.why).toContain("Keeps warm");
+});
+
+it("gives the young fewer of each of the sport's own, by the figures of the check", () => {
+  for (const sport of SPORTS)
+    for (const [age, most] of [
+      [8, 6],
+      [11, 8],
+      [14, 12],
+    ] as const) {
+      const input = fillInput(sport.shelf, {
+        event: sport.event,
+        athlete: { ...noProfile(), ageYears: age },
+        availableSeconds: 1800,
+      });
+      const own = fillPlan(input, { tries: 1 }).body.items.filter((i) =>
+        ["technical", "prime"].includes(i.phase),
+      );
+      const reps = own.flatMap(({ dose }) => {
+        const level = levelsOf(dose)[idealLevel(dose)];
+        return (level?.rungs ?? [level]).map((of) => of?.actions ?? 0);
+      });
+      expect(Math.max(0, ...reps)).toBeLessThanOrEqual(most);
+    }
+  const more = fillInput(SPORTS[1]?.shelf ?? [], {
+    event: SPORTS[1]?.event ?? null,
+    athlete: { ...noProfile(), ageYears: 11 },
+    figures: [{ check: "too-much-for-the-age", figure: "under13", value: 3 }],
+  });
+  const actions = fillPlan(more, { tries: 1 }).body.items.flatMap(({ phase, dose }) =>
+    phase === "technical" && dose.kind !== "ladder" ? [levelsOf(dose)[idealLevel(dose)]?.actions ?? 0] : [],
+  );
+  expect(actions.length).toBeGreaterThan(0);
+  expect(Math.max(...actions)).toBeLessThanOrEqual(3);
 });
 
 it("offers what suits an event first, and every approach takes a side in every question", () => {

@@ -31,8 +31,8 @@ export function frameOf(input: FillInput, gaps: string[]): Frame {
   );
   const kit = chooseKit(choices);
   const kitSeconds = kit.reduce((sum, c) => sum + choiceSeconds(c.choice), 0);
-  const shape = shapeOf({ approach, event, setting, rules, availableSeconds, kitSeconds });
-  gaps.push(...weatherWords(setting), ...kitWords(kit, shape, availableSeconds));
+  const shape = shapeOf({ approach, event, setting, rules, availableSeconds, kitSeconds, kit: input.kit });
+  gaps.push(...weatherWords(setting), ...kitWords(kit, shape, input));
   if (shape.work < approach.minutes.least * 60)
     gaps.push(
       `${approachName(approach.id)} wants ${approach.minutes.least} min of drills at least; this is its short form, ${formatLength(shape.work)}.`,
@@ -41,10 +41,16 @@ export function frameOf(input: FillInput, gaps: string[]): Frame {
 }
 
 /** What is said of kit that has no time of its own. */
-function kitWords(kit: readonly Chosen[], { kitOn }: Shape, availableSeconds: number): string[] {
+function kitWords(
+  kit: readonly Chosen[],
+  { kitOn }: Shape,
+  { availableSeconds, kit: said }: FillInput,
+): string[] {
   if (!kitOn) return [];
   const names = kit.map((k) => k.choice.drill.name).join(", ");
-  return [
-    `${names}: no time for it in ${formatLength(availableSeconds)}, so it stands as done already. If it is not, say so there, or begin earlier.`,
-  ];
+  return said === "on"
+    ? [`${names}: on already, as you said, so it takes no time.`]
+    : [
+        `${names}: no time for it in ${formatLength(availableSeconds)}, so it stands as done already. If it is not, say so there, or begin earlier.`,
+      ];
 }

@@ -1,4 +1,5 @@
 import type { Approach } from "../../approach/approaches";
+import { fewerThan } from "../../dose/doseAt";
 import { climbOf } from "../../dose/ladder/climb";
 import { idealLevel, levelsOf } from "../../dose/levelsOf";
 import type { DoseLevel } from "../../dose/terms/level";
@@ -51,12 +52,12 @@ const AVOID = -20;
 /** What a piece of equipment costs where nobody has said that it is there (custom). */
 const NEEDS = 4;
 
-const OBSTACLES: Record<Obstacle, string> = {
-  people: "need more people than there are",
-  space: "need a space that is not there",
-  equipment: "need equipment that is not there",
-  age: "are for older athletes",
-  spared: "load a part of the body that is to be spared",
+const OBSTACLES: Record<Obstacle, readonly [one: string, many: string]> = {
+  people: ["needs more people than there are", "need more people than there are"],
+  space: ["needs a space that is not there", "need a space that is not there"],
+  equipment: ["needs equipment that is not there", "need equipment that is not there"],
+  age: ["is for older athletes", "are for older athletes"],
+  spared: ["loads a part of the body that is to be spared", "load a part of the body that is to be spared"],
 };
 
 /** What choosing goes by. */
@@ -116,11 +117,15 @@ export function usableChoices(
     const lean = isKept ? KEEP : drawn + (avoided.has(drill.id) ? AVOID : 0);
     // Where nobody has said what is there, what needs nothing is surer.
     const needs = circumstances.equipment.length === 0 ? (details?.equipment.length ?? 0) : 0;
-    const dose = rested(drill.dose, drill.intensity, approach);
+    const isOwn = drill.phase === "technical" || drill.phase === "prime";
+    const fewer = isOwn && rules.ofOne < Infinity ? fewerThan(drill.dose, rules.ofOne) : drill.dose;
+    const dose = rested(fewer, drill.intensity, approach);
     usable.push(choiceOf(dose === drill.dose ? drill : { ...drill, dose }, isKept, lean - NEEDS * needs));
   }
   for (const [obstacle, many] of aside)
-    gaps.push(`${many} ${many === 1 ? "drill" : "drills"} of the shelf ${OBSTACLES[obstacle]}.`);
+    gaps.push(
+      `${many} ${many === 1 ? "drill" : "drills"} of the shelf ${OBSTACLES[obstacle][many === 1 ? 0 : 1]}.`,
+    );
   return usable;
 }
 

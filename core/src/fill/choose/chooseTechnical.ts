@@ -1,5 +1,6 @@
+import { withActions } from "../../dose/doseAt";
 import { wordKey } from "../../words/sameWord";
-import { withActions, within } from "../shape/dosed";
+import { within } from "../shape/dosed";
 import type { Choice, Chosen } from "./choice";
 import { cutAbove, mergedClimb } from "./climb";
 import { type ClimbFor, Climbing, FIRST_MOST } from "./climbing";

@@ -28,6 +28,8 @@ export interface FillInput {
   earlier: readonly EarlierRun[];
   /** Seconds between the earliest beginning and the start. */
   availableSeconds: number;
+  /** Whether the kit is on already; null or left out where nobody has said: then it is where there is no time for it. */
+  kit?: "on" | "to-do" | null;
   /** Decides between drills that serve as well as each other. */
   seed: number;
   /** Drills to keep where they can be used: those of last time. */

@@ -5,6 +5,7 @@ import { type ClubFigures, figuresOf } from "../../checks/clubFigures";
 import { noTimeToChange } from "../../checks/start/noTimeToChange";
 import { notRested } from "../../checks/start/notRested";
 import { hardestAt, tooHardForAge } from "../../checks/who/tooHardForAge";
+import { mostOfOne, tooMuchForAge } from "../../checks/who/tooMuchForAge";
 import { notForChild, tooYoung } from "../../checks/who/tooYoung";
 import type { PlanItem } from "../../plan/plan";
 
@@ -14,6 +15,8 @@ export interface FillRules {
   hardest: number;
   /** Most explosive repetitions; 0 where none are done. */
   explosive: number;
+  /** Most repetitions of one of the sport's own drills, or of one rung. */
+  ofOne: number;
   /** How much longer the raise is, times. */
   raiseTimes: number;
   /** Largest step, points; Infinity where the approach's own holds. */
@@ -45,6 +48,7 @@ const MASTERS_STEP = 15;
 export function fillRules(age: number | null, figures: ClubFigures): FillRules {
   const tops = figuresOf(tooHardForAge, figures) as Parameters<typeof hardestAt>[1];
   const mosts = figuresOf(tooExplosive, figures) as Parameters<typeof mostExplosive>[1];
+  const ofOne = figuresOf(tooMuchForAge, figures) as Parameters<typeof mostOfOne>[1];
   const { child } = figuresOf(tooYoung, figures) as { child: number };
   const easing = figuresOf(straightToHard, figures) as { hard: number; easyReps: number };
   const { times } = figuresOf(notRested, figures) as { times: number };
@@ -54,6 +58,7 @@ export function fillRules(age: number | null, figures: ClubFigures): FillRules {
   return {
     hardest: hardestAt(age, tops),
     explosive: isChild ? 0 : mostExplosive(age, mosts),
+    ofOne: mostOfOne(age, ofOne),
     raiseTimes: isMaster ? MASTERS_RAISE : 1,
     step: isMaster ? MASTERS_STEP : Infinity,
     longest: isChild ? CHILD_SECONDS : Infinity,

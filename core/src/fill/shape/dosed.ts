@@ -1,7 +1,7 @@
 import type { Approach } from "../../approach/approaches";
 import type { Dose } from "../../dose/dose";
 import { doseAt, levelWithin } from "../../dose/doseAt";
-import { idealLevel, levelsOf } from "../../dose/levelsOf";
+import { idealLevel } from "../../dose/levelsOf";
 import { sideCount } from "../../dose/terms/sides";
 
 /** Shortest easy movement that is worth it, seconds a side; coaches' 60 to 90 when short of time. Custom. */
@@ -38,10 +38,4 @@ export function rested(dose: Dose, effort: number, { sides }: Approach): Dose {
   }
   if (sides.rest === "none" && effort < 80) return { ...dose, rest: { kind: "fixed", seconds: 0 } };
   return dose;
-}
-
-/** A dose of no more than so many single actions, nor more than its ideal: what it is at its floor at the least. */
-export function withActions<D extends Dose>(dose: D, most: number): D {
-  const index = levelsOf(dose).findLastIndex((level) => level.actions <= most);
-  return doseAt(dose, Math.min(idealLevel(dose), Math.max(0, index)));
 }

@@ -3,6 +3,7 @@ import { coldBandOf } from "../../conditions/cold";
 import { isHot } from "../../conditions/heat";
 import type { Setting } from "../../conditions/setting";
 import type { EventType } from "../../event/eventType";
+import type { FillInput } from "../input/fillInput";
 import type { FillRules } from "../input/rules";
 
 /** How the time before a start is shared out, seconds, and how much of each part there is. */
@@ -34,8 +35,9 @@ export interface ShapeFor {
   setting: Setting;
   rules: FillRules;
   availableSeconds: number;
-  /** Of the kit that has to be ready, seconds. */
+  /** Of the kit that has to be ready, seconds; and whether it is on, as somebody has said. */
   kitSeconds: number;
+  kit: FillInput["kit"];
 }
 
 /** The least wait that a warm-up is squeezed to, seconds: a minute, as coaches have it when short of time (custom). */
@@ -111,8 +113,17 @@ function timesOn(setting: Setting): number {
 }
 
 /** The shape that an approach takes in the time there is. */
-export function shapeOf({ approach, event, setting, rules, availableSeconds, kitSeconds }: ShapeFor): Shape {
-  const kitOn = kitSeconds > 0 && availableSeconds - kitSeconds < SHORTEST_WAIT + LEAST_MOVEMENT;
+export function shapeOf({
+  approach,
+  event,
+  setting,
+  rules,
+  availableSeconds,
+  kitSeconds,
+  kit,
+}: ShapeFor): Shape {
+  const isTooLong = availableSeconds - kitSeconds < SHORTEST_WAIT + LEAST_MOVEMENT;
+  const kitOn = kitSeconds > 0 && (kit === "on" || (kit !== "to-do" && isTooLong));
   const left = Math.max(0, availableSeconds - (kitOn ? 0 : kitSeconds));
   const { leastSeconds, longestSeconds } = approach.wait;
   const least = Math.min(leastSeconds, WAITS.find(([upTo]) => left < upTo)?.[1] ?? leastSeconds);

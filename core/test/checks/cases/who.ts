@@ -82,6 +82,25 @@ export const who: Record<string, Cases> = {
     ],
     mends: true,
   },
+  "too-much-for-the-age": {
+    fires: [
+      { rows: [jump(50, 7)], athlete: { ageBand: "under-10" } },
+      { rows: [jump(50, 9)], athlete: { ageBand: "10-12" } },
+      { rows: [jump(50, 13)], athlete: { ageBand: "13-15" } },
+      { rows: [["Rungs", "technical", 50, ladder([30, 5], [50, 7])]], athlete: { ageBand: "under-10" } },
+    ],
+    not: [
+      { rows: [jump(50, 6)], athlete: { ageBand: "under-10" } },
+      { rows: [jump(50, 8)], athlete: { ageBand: "10-12" } },
+      { rows: [jump(50, 12)], athlete: { ageBand: "13-15" } },
+      { rows: [jump(50, 13)], athlete: { ageBand: "16-18" } },
+      { rows: [jump(50, 13)] },
+      { rows: [["Swings", "mobilise", 30, reps(20)]], athlete: { ageBand: "under-10" } },
+      // Rungs are counted by themselves.
+      { rows: [["Rungs", "technical", 50, ladder([30, 5], [50, 6])]], athlete: { ageBand: "under-10" } },
+    ],
+    mends: true,
+  },
   "sore-part-loaded": {
     fires: [
       {
