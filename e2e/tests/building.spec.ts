@@ -105,6 +105,25 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
   await saved(page);
 });
 
+test("with no time for the kit the fill asks whether it is on, and goes by the answer", async ({ page }) => {
+  await openNewClub(page, "Trampoline club");
+  await putUp(page, "Trampoline");
+  await putUp(page, "General preparation");
+  await makeStart(page, "Edda Lindqvist", 5);
+  await page.getByRole("button", { name: "Fill it for me" }).click();
+  const said = page.getByRole("radiogroup", { name: /on already\?$/ });
+  await expect(said.getByRole("radio", { name: "On already" })).toBeChecked();
+  await expectAccessible(page);
+  await said.getByRole("radio", { name: "Still to put on" }).click();
+  await page.getByRole("list", { name: "Approaches" }).getByRole("button").first().click();
+  const kit = page.getByTestId("stair").getByRole("button", { name: /^Bed shoes/ });
+  await expect(kit).not.toContainText("already on");
+  await more(page, /^Fill it/);
+  await page.getByRole("list", { name: "Approaches" }).getByRole("button").first().click();
+  await expect(kit).toContainText("already on");
+  await saved(page);
+});
+
 test("an archer's gate ladder: generated, changed by hand, seen as rungs in the stair, and run rung by rung", async ({
   page,
 }) => {

@@ -277,9 +277,9 @@ describe("the weather", () => {
     ];
     expect(where(of({ ...outdoors, temperature: 2, places }, { context }))).toEqual(["Hall"]);
     expect(where(of({ ...outdoors, temperature: 36, humidity: 60, places }, { context }))).toEqual(["Tent"]);
-    expect(where(of({ ...outdoors, temperature: 18, places }, { context }))).toEqual([
-      "Off the field of play",
-    ]);
+    // In fair weather a place that the day does not know is none; where it knows none, it is the coach's word.
+    expect(where(of({ ...outdoors, temperature: 18, places }, { context }))).toEqual([""]);
+    expect(where(of({ ...outdoors, temperature: 18 }))).toEqual(["Off the field of play"]);
   });
 
   it("offers shorter approaches first in heat, and not the shortest in the cold", () => {

@@ -18,6 +18,12 @@ it("names a place that the day does not know, with the path", () => {
       words: expect.stringContaining("no place “Hall”"),
     }),
   ]);
+  // Once for a place, however it is spelled and however many drills name it.
+  const many = planOf(["Hall", " hall", "Yard"].map((place, i) => drill(`Laps ${i}`, { place })));
+  expect(remarksOn(many, dayWith({})).map((r) => [r.where[2], r.words.split(":")[0]])).toEqual([
+    [0, "Laps 0 and 1 more"],
+    [2, "Laps 2"],
+  ]);
   // A day that names none has nothing to compare with.
   expect(remarksOn(plan, openDay())).toEqual([]);
 });

@@ -1,6 +1,9 @@
 import { check } from "../terms/check";
 import { isWork } from "../terms/doing";
 
+/** Hardest efforts by age where a club has no figures of its own, per cent; coaches' custom. */
+export const USUAL_TOPS = { under10: 70, under13: 80, under16: 90 };
+
 /** Harder than is usual at an age. */
 export const tooHardForAge = check({
   code: "too-hard-for-the-age",
@@ -10,9 +13,21 @@ export const tooHardForAge = check({
   rests:
     "Coaches' custom: no maximal effort under 10, the event's actions to 80 % from 10 to 12, a rung lower than adults from 13 to 15. The rules of the governing body come first.",
   figures: {
-    under10: { value: 70, unit: "%", least: 20, most: 100, words: "Hardest effort under 10" },
-    under13: { value: 80, unit: "%", least: 20, most: 100, words: "Hardest effort from 10 to 12" },
-    under16: { value: 90, unit: "%", least: 20, most: 100, words: "Hardest effort from 13 to 15" },
+    under10: { value: USUAL_TOPS.under10, unit: "%", least: 20, most: 100, words: "Hardest effort under 10" },
+    under13: {
+      value: USUAL_TOPS.under13,
+      unit: "%",
+      least: 20,
+      most: 100,
+      words: "Hardest effort from 10 to 12",
+    },
+    under16: {
+      value: USUAL_TOPS.under16,
+      unit: "%",
+      least: 20,
+      most: 100,
+      words: "Hardest effort from 13 to 15",
+    },
   },
   find: ({ doings, age }, figures) => {
     const most = hardestAt(age, figures);

@@ -13,26 +13,26 @@ import type { FillRules } from "../input/rules";
 import { affordable } from "./affordable";
 import type { Frame } from "./frame";
 import type { Parts } from "./parts";
-import { shelteredIn, weatherItems } from "./weather";
+import { placedOn, weatherItems } from "./weather";
 
 /** Puts parts together: order, priorities, rests between hard efforts, kit where it belongs, the wait and the limits. */
 export function assembled({ input, kit, shape, rules, scale }: Frame, parts: Parts): PlanBody {
   const { approach, event, setting, context, makeId } = input;
   const [withKit, before] = parted(inMobiliseOrder(parts.mobilise), (c) => needsKit(c.choice, kit));
-  const sheltered = shelteredIn(setting, context);
+  const placed = placedOn(setting, context);
   const items = (list: readonly Chosen[], more: Partial<PlanItem> = {}) =>
     list.map((c) => ({ ...itemOf(c, input), ...more }));
   const ordered = [
-    ...items(parts.raise).map(sheltered),
-    ...items(before).map(sheltered),
+    ...items(parts.raise.toSorted((a, b) => a.choice.to - b.choice.to)).map(placed),
+    ...items(before).map(placed),
     ...items(kit, shape.kitOn ? { alreadyOn: true } : {}),
-    ...items(withKit),
+    ...items(withKit).map(placed),
     ...withBreathers(rules.breath, [
       ...items(inApproachOrder(parts.technical, { approach, event, shape, scale })),
       ...items(parts.prime.toSorted((a, b) => a.choice.from - b.choice.from)),
     ]),
-    ...items(parts.warm, { calm: "keep-warm" }),
-    ...items(parts.mental, { calm: "quiet" }),
+    ...items(parts.warm, { calm: "keep-warm" }).map(placed),
+    ...items(parts.mental, { calm: "quiet" }).map(placed),
     ...weatherItems(setting, rules.layersOff, makeId),
   ].slice(0, MOST_DRILLS);
   const body: PlanBody = {

@@ -19,17 +19,21 @@ export function weatherWords(setting: Setting): string[] {
 }
 
 /**
- * Moves general work under a roof in the cold, into shade or under one in heat, where the day has such a place; what has a
- * place of the day already stays there.
+ * Moves general work to where it is done on the day: under a roof in the cold, into shade or under one in heat, where the day has
+ * such a place; what has a place of the day already stays there, and a place that the day does not know is none.
  */
-export function shelteredIn(setting: Setting, context: FitContext): (item: PlanItem) => PlanItem {
+export function placedOn(setting: Setting, context: FitContext): (item: PlanItem) => PlanItem {
   const hot = isHot(setting);
-  const place =
+  const shelter =
     hot || isCold(setting)
       ? setting.places?.find((p) => p.cover === "indoors" || (hot && p.cover === "shade"))
       : undefined;
   const known = new Set(context.places.map((p) => wordKey(p.name)));
-  return (item) => (place && !known.has(wordKey(item.place)) ? { ...item, place: place.name } : item);
+  return (item) => {
+    if (known.has(wordKey(item.place))) return item;
+    if (shelter) return { ...item, place: shelter.name };
+    return known.size > 0 ? { ...item, place: "" } : item;
+  };
 }
 
 /** Things to do in the wait that the weather asks for: they are of no shelf. @param layersSeconds to take layers off */

@@ -70,11 +70,19 @@ export function choosePrime(choices: readonly Choice[], { event, shape, rules, b
 
 /** Something for the head, in the wait: nothing that tires or cools. @param seconds the least wait */
 export function chooseMental(choices: readonly Choice[], seconds: number): Chosen[] {
-  const choice = best(
-    choices.filter(
-      (c) => c.mental && c.drill.phase === "prime" && (c.level?.seconds ?? 0) <= Math.max(60, seconds),
-    ),
-    (c) => c.lean,
-  );
-  return choice ? [{ choice, priority: "extra", why: "The mind last: nothing that tires or cools." }] : [];
+  const choice = best(mentalChoices(choices, seconds), (c) => c.lean);
+  return choice ? [forHead(choice)] : [];
 }
+
+/** What there is for the head that the wait has time for. @param seconds the least wait */
+export const mentalChoices = (choices: readonly Choice[], seconds: number): Choice[] =>
+  choices.filter(
+    (c) => c.mental && c.drill.phase === "prime" && (c.level?.seconds ?? 0) <= Math.max(60, seconds),
+  );
+
+/** A choice as it stands in the wait. */
+export const forHead = (choice: Choice): Chosen => ({
+  choice,
+  priority: "extra",
+  why: "The mind last: nothing that tires or cools.",
+});

@@ -9,7 +9,7 @@ import { longerRaise, type Parts } from "../build/parts";
 import { type Choice, type Chosen, choiceSeconds } from "../choose/choice";
 import { chooseKeepWarm } from "../choose/chooseKeepWarm";
 import { mobiliseChoices } from "../choose/chooseMobilise";
-import { choosePrime } from "../choose/choosePrime";
+import { choosePrime, forHead, mentalChoices } from "../choose/choosePrime";
 import { raises } from "../choose/chooseRaise";
 import { climbChoices } from "../choose/chooseTechnical";
 import { onTheWay, prepares, raisesWarmth, warms as warmsWords } from "../choose/why";
@@ -49,7 +49,8 @@ export function moves(
 function answersTo(frame: Frame, parts: Parts, { code, itemId }: Finding, situation: Situation): Parts[] {
   const item = situation.plan.items.find((i) => i.id === itemId);
   const out = item ? without(parts, item.drillId) : [];
-  const instead = item ? swaps(frame, parts, item.drillId) : [];
+  const isForHead = parts.mental.some((c) => c.choice.whole.id === item?.drillId);
+  const instead = isForHead ? otherHeads(frame, parts) : item ? swaps(frame, parts, item.drillId) : [];
   switch (code) {
     case "action-cold":
       return withCold(frame, parts, situation);
@@ -58,6 +59,8 @@ function answersTo(frame: Frame, parts: Parts, { code, itemId }: Finding, situat
       const warms = (c: Choice) => c.details?.areas.some((a) => cold.includes(a)) ?? false;
       return [...adding(frame, parts, "mobilise", warms), ...adding(frame, parts, "technical", warms)];
     }
+    case "nothing-for-the-head":
+      return otherHeads(frame, parts);
     case "cold-at-the-start":
       return [...keptWarm(frame, parts, situation), ...warmer(frame, parts)];
     case "too-short":
@@ -77,8 +80,18 @@ function answersTo(frame: Frame, parts: Parts, { code, itemId }: Finding, situat
       return [...adding(frame, parts, "technical", eases), ...out, ...instead];
     }
     default:
-      return [...out, ...instead];
+      // Something for the head is swapped sooner than left out.
+      return isForHead ? [...instead, ...out] : [...out, ...instead];
   }
+}
+
+/** With something else for the head. */
+function otherHeads({ choices, shape }: Frame, parts: Parts): Parts[] {
+  return mentalChoices(choices, shape.wait.leastSeconds)
+    .filter((c) => !parts.mental.some((m) => m.choice.whole.id === c.whole.id))
+    .toSorted((a, b) => b.lean - a.lean)
+    .slice(0, CANDIDATES)
+    .map((choice) => ({ ...parts, mental: [forHead(choice)] }));
 }
 
 /** With something for an action of the event that is cold. */

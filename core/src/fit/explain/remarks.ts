@@ -17,15 +17,24 @@ const ASKED = { severity: "warn" as const, mends: [] };
 function unknownPlaces({ items }: PlanBody, { places }: FitContext): Finding[] {
   if (places.length === 0) return [];
   const known = new Set(places.map((p) => wordKey(p.name)));
-  return items.flatMap((item, i): Finding[] => {
-    if (item.place.trim() === "" || known.has(wordKey(item.place))) return [];
+  const unknown = new Map<string, { item: PlanItem; index: number }[]>();
+  items.forEach((item, index) => {
+    const key = wordKey(item.place);
+    if (key !== "" && !known.has(key)) unknown.set(key, [...(unknown.get(key) ?? []), { item, index }]);
+  });
+  // Once for each place, however many drills name it.
+  return [...unknown.values()].flatMap(([first, ...others]): Finding[] => {
+    if (!first) return [];
+    const { item, index } = first;
+    const [who, they] =
+      others.length === 0 ? [item.name, "it is"] : [`${item.name} and ${others.length} more`, "they are"];
     return [
       {
         ...ASKED,
         code: "unknown-place",
-        where: ["plan", "items", i, "place"],
+        where: ["plan", "items", index, "place"],
         itemId: item.id,
-        words: `${item.name}: this day has no place “${item.place}”, so it is fitted in anywhere. Add the place, or choose one there is.`,
+        words: `${who}: this day has no place “${item.place}”, so ${they} fitted in anywhere. Add the place, or choose one there is.`,
       },
     ];
   });

@@ -114,8 +114,22 @@ export const climb: Record<string, Cases> = {
         event: { targetLevel: 90 },
         shelf: [["Fast one", "prime", 88, timed(20)]],
       },
+      // As far as the age goes, and no further.
+      {
+        rows: [jog(), prime(74)],
+        approach: "even-stair",
+        event: { targetLevel: 90 },
+        athlete: { ageBand: "10-12" },
+        shelf: [["Fast one", "prime", 80, timed(20)]],
+      },
     ],
     not: [
+      {
+        rows: [jog(), prime(75)],
+        approach: "even-stair",
+        event: { targetLevel: 90 },
+        athlete: { ageBand: "10-12" },
+      },
       { rows: [jog(), prime(85)], approach: "even-stair", event: { targetLevel: 90 } },
       { rows: [jog(), prime(70)], approach: "compact", event: { targetLevel: 90 } },
       { rows: [jog(), prime(70)], event: { targetLevel: 90 } },
