@@ -46,17 +46,19 @@ export default function DaySheet({ start }: { start: Start }) {
             check={tagSchema}
             onChange={(name) => rename(i, name)}
           />
-          <Choice
-            named
-            label={`Over ${place.name}`}
-            options={[
-              { value: "open", label: "Open" },
-              { value: "shade", label: "Shade" },
-              { value: "indoors", label: "Indoors" },
-            ]}
-            value={place.cover ?? "open"}
-            onChange={(cover) => put(i, { ...place, cover: cover === "open" ? undefined : cover })}
-          />
+          {setting.indoors ? null : (
+            <Choice
+              named
+              label={`Over ${place.name}`}
+              options={[
+                { value: "open", label: "Open" },
+                { value: "shade", label: "Shade" },
+                { value: "indoors", label: "Indoors" },
+              ]}
+              value={place.cover ?? "open"}
+              onChange={(cover) => put(i, { ...place, cover: cover === "open" ? undefined : cover })}
+            />
+          )}
           <Windows start={start} place={place} onChange={(windows) => put(i, { ...place, windows })} />
           <View className="flex-row flex-wrap gap-2">
             <Button

@@ -20,7 +20,7 @@ export interface FillEffort {
   tries?: number;
 }
 
-/** Plans that are tried unless said otherwise: about a second's work. Custom. */
+/** Plans that are tried unless said otherwise, of long ones fewer: about a second's work. Custom. */
 const TRIES = 40;
 
 /**

@@ -10,6 +10,9 @@ import { moves, nameOf } from "./moves";
 /** What costs less has nothing said against it and keeps every promise: no better is sought. Custom. */
 const GOOD_ENOUGH = 6;
 
+/** Drills in all the plans that are tried, at most: long plans take longer to fit, so fewer are tried. Custom. */
+const DRILLS_TRIED = 480;
+
 /** A plan that was tried, with how good it is. */
 interface Tried {
   parts: Parts;
@@ -27,17 +30,20 @@ export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
   const chance = random(frame.input.seed);
   let best = tried(frame, first);
   let left = tries - 1;
+  let drillsLeft = DRILLS_TRIED;
   const known = new Set([nameOf(first)]);
-  while (left > 0 && best.cost >= GOOD_ENOUGH) {
+  while (left > 0 && drillsLeft > 0 && best.cost >= GOOD_ENOUGH) {
     const better = moves(frame, best.parts, best.judged, chance)
       .filter((parts) => !known.has(nameOf(parts)))
       .slice(0, left);
     if (better.length === 0) break;
     let found: Tried | null = null;
     for (const parts of better) {
+      if (drillsLeft <= 0) break;
       known.add(nameOf(parts));
-      left--;
       const now = tried(frame, parts);
+      left--;
+      drillsLeft -= now.body.items.length;
       if (now.cost < best.cost) {
         found = now;
         break;
