@@ -12,6 +12,28 @@ const who = (file) => `${CHECKS}who/${file}.ts`;
  * the model's forms, and what is offered.
  */
 const mutants = [
+  ["the youngest have a figure of their own", `${CHECKS}terms/byAge.ts`, ": under10", ": under13"],
+  ["nobody is brought beyond their age", climb("neverAtLevel"), "hardestAt(age, USUAL_TOPS)", "100"],
+  ["the young do fewer of their own drills alone", who("tooMuchForAge"), "!isOwn || ", ""],
+  [
+    "rungs are counted by themselves",
+    who("tooMuchForAge"),
+    "level?.rungs ?? (level ? [level] : [])",
+    "level ? [level] : []",
+  ],
+  ["what is done instead keeps the climb", `${CHECKS}mends/instead.ts`, "keepsClimb(plan, item, d)", "true"],
+  [
+    "a floor in minutes means no seconds",
+    amount("tooShort"),
+    "Math.round(seconds / 60)",
+    "Math.floor(seconds / 60)",
+  ],
+  [
+    "a top-up counts what is not timed",
+    `${ANSWERS}topUp.ts`,
+    "return [...held].flatMap",
+    "return [].flatMap",
+  ],
   ["warmth goes to what the effort settles at", `${MODEL}warmth.ts`, "** person.pow", "** 1"],
   [
     "cold air takes warmth",
@@ -145,12 +167,7 @@ const mutants = [
     '!doing.item.details?.flags.includes("static-hold") ||',
     "",
   ],
-  [
-    "ages have their own most",
-    amount("tooExplosive"),
-    "age >= 13 ? under16 : under13",
-    "age >= 13 ? under13 : under16",
-  ],
+  ["ages have their own most", `${CHECKS}terms/byAge.ts`, "age >= 13 ? under16 :", ""],
   ["rounds of one drill", amount("tooExplosive"), "sets <= rounds", "true"],
   [
     "little trained, less volume",
@@ -230,7 +247,7 @@ const mutants = [
 /** The tests of what a file does. */
 function testsOf(file) {
   if (file.startsWith("core/src/forecast")) return "core/test/forecast/";
-  return /checks\/[a-z]+\//.test(file) ? "core/test/checks/checks" : "core/test/checks/";
+  return /checks\/(?!mends)[a-z]+\//.test(file) ? "core/test/checks/checks" : "core/test/checks/";
 }
 
 export default {

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { noDetails } from "../../src/drill/details";
 import { topUpFor } from "../../src/forecast/answers/topUp";
 import { topUpLine } from "../../src/forecast/answers/topUpLine";
 import { MIDDLE_PERSON } from "../../src/forecast/model/parameters";
@@ -156,6 +157,43 @@ describe("the top-up", () => {
     expect(100 * perDeg * full).toBeGreaterThan(10);
     expect(topUpFor(wanted)).toBeNull();
     expect(topUpFor({ ...wanted, drills: [drill("Jog", "raise", 60, 60)] })).not.toBeNull();
+  });
+
+  test("takes as much of what is counted as whole minutes hold, and only what is done alone and without hops", () => {
+    const skips = (more: Partial<ShelfContent> = {}): ShelfContent => ({
+      ...drill("Skips", "raise", 50, 60),
+      // Twenty seconds and ten of rest, again and again: two make 50 s, four 110 s.
+      dose: {
+        kind: "reps",
+        sets: { floor: 1, ideal: 4, ceiling: 8 },
+        reps: { floor: 10, ideal: 10, ceiling: 10 },
+        secondsPerRep: 2,
+        sides: "one",
+        restSeconds: 10,
+      },
+      ...more,
+    });
+    const wanted = {
+      pieces: done(
+        [
+          [14, 65],
+          [0.5, 95],
+        ],
+        4,
+      ),
+      around: mild,
+      delaySeconds: 900,
+      withEffort: false,
+      waitSeconds: 120,
+    };
+    const found = topUpFor({ ...wanted, drills: [skips()] });
+    const long = (found?.steps ?? []).reduce((sum, s) => sum + s.toSeconds - s.fromSeconds, 0);
+    expect([50, 110, 170, 230]).toContain(long);
+    expect(
+      topUpFor({ ...wanted, drills: [skips({ details: { ...noDetails(), flags: ["explosive"] } })] }),
+    ).toBeNull();
+    const both = { ...skips().dose, sides: "both" } as ShelfContent["dose"];
+    expect(topUpFor({ ...wanted, drills: [skips({ dose: both })] })).toBeNull();
   });
 
   test("says what to do and when", () => {

@@ -1,4 +1,5 @@
 import { isExplosive } from "../../plan/counted";
+import { type AgeFigures, byAge } from "../terms/byAge";
 import { check } from "../terms/check";
 
 /** More explosive repetitions than are good for them. */
@@ -58,9 +59,7 @@ export const tooExplosive = check({
 });
 
 /** The most explosive repetitions at an age. @param age years; null for an adult, or where it is not known */
-export function mostExplosive(
+export const mostExplosive = (
   age: number | null,
-  { under13, under16, older }: { under13: number; under16: number; older: number },
-): number {
-  return age === null || age >= 16 ? older : age >= 13 ? under16 : under13;
-}
+  { older, ...figures }: AgeFigures & { older: number },
+): number => byAge(age, figures, older);

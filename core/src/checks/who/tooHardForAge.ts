@@ -1,3 +1,4 @@
+import { type AgeFigures, byAge } from "../terms/byAge";
 import { check } from "../terms/check";
 import { isWork } from "../terms/doing";
 
@@ -59,10 +60,4 @@ export const tooHardForAge = check({
 });
 
 /** The hardest effort at an age, per cent. @param age years; null for an adult, or where it is not known */
-export function hardestAt(
-  age: number | null,
-  { under10, under13, under16 }: { under10: number; under13: number; under16: number },
-): number {
-  if (age === null || age >= 16) return 100;
-  return age >= 13 ? under16 : age >= 10 ? under13 : under10;
-}
+export const hardestAt = (age: number | null, figures: AgeFigures): number => byAge(age, figures, 100);

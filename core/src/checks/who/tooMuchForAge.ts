@@ -1,4 +1,5 @@
 import { fewerThan } from "../../dose/doseAt";
+import { type AgeFigures, byAge } from "../terms/byAge";
 import { check } from "../terms/check";
 
 /** More of one thing than is usual at an age. */
@@ -38,10 +39,4 @@ export const tooMuchForAge = check({
 });
 
 /** The most repetitions of one drill, or of one rung, at an age. @param age years; null for an adult, or where it is not known */
-export function mostOfOne(
-  age: number | null,
-  { under10, under13, under16 }: { under10: number; under13: number; under16: number },
-): number {
-  if (age === null || age >= 16) return Infinity;
-  return age >= 13 ? under16 : age >= 10 ? under13 : under10;
-}
+export const mostOfOne = (age: number | null, figures: AgeFigures): number => byAge(age, figures, Infinity);
