@@ -1,5 +1,6 @@
 // How long building takes: a ladder, a fill from 500 drills, and finding among 2,000. `npm run bench`.
-import { APPROACHES, fillPlan } from "../src/fill";
+import { APPROACHES } from "../src/approach/approaches";
+import { fillPlan } from "../src/fill/fillPlan";
 import { approachName, findDrills, noFilter } from "../src/index";
 import { generateLadder, LADDER_SHAPES, type LadderShape } from "../src/ladderMaker";
 import { anyShelf, fillInput } from "../test/made/shelf";

@@ -1,6 +1,7 @@
 import { approachName, copyPlan, type PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { type Approach, type ApproachSides, type FillPreview, suitedFirst } from "@tonodrome/core/fill";
+import { type Approach, type ApproachSides, suitedFirst } from "@tonodrome/core/approaches";
+import type { FillPreview } from "@tonodrome/core/fill";
 import { useMemo, useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";

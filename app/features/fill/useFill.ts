@@ -1,4 +1,5 @@
-import type { Approach, Filled, FillPreview } from "@tonodrome/core/fill";
+import type { Approach } from "@tonodrome/core/approaches";
+import type { Filled, FillPreview } from "@tonodrome/core/fill";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { askFit } from "~/features/fit/askFit";
 import { useLatestAnswer } from "~/features/fit/useLatestAnswer";
