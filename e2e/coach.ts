@@ -61,7 +61,12 @@ export async function shareStart(page: Page, athlete: string): Promise<string> {
 }
 
 /** Makes a new start for a new athlete, and opens its empty warm-up. */
-export async function makeStart(page: Page, name: string, inMinutes = 120): Promise<void> {
+export async function makeStart(
+  page: Page,
+  name: string,
+  inMinutes = 120,
+  more: Partial<StartInput> = {},
+): Promise<void> {
   const api = await clubApi(page);
   const athlete = await page.request.post(`${api}/athletes`, { data: { id: randomUUID(), name } });
   expect(athlete.ok()).toBe(true);
@@ -77,6 +82,7 @@ export async function makeStart(page: Page, name: string, inMinutes = 120): Prom
     readyAt: new Date(startsAt - Math.min(45, inMinutes) * minute).toISOString(),
     eventId: null,
     setting: usualSetting(),
+    ...more,
   };
   const start = await page.request.post(`${api}/starts`, { data });
   expect(start.ok(), await start.text()).toBe(true);
