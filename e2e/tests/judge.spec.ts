@@ -125,7 +125,7 @@ test("a hot day is set with a few presses, copied to the other starts, and chang
   for (const [k, name] of ["Rikke Holm", "Sanna Weir"].entries()) {
     await makeStart(page, name, until + 20 * k, { venue });
     await givePlan(page, [
-      { name: "Jog", priority: "essential", intensity: 60, dose: timed(900) },
+      { name: "Jog", priority: "essential", intensity: 60, dose: timed(240) },
       { name: "Strides", phase: "prime", priority: "essential", intensity: 75, dose: timed(30) },
     ]);
   }
