@@ -3,6 +3,8 @@ import { chromium, expect, type Page } from "@playwright/test";
 import { chromium as launch } from "./browser";
 import { beginRun, controlClock, GATE, givePlan, makeStart, openDemo, openStart, shareStart } from "./coach";
 
+import { showFills } from "./fills";
+
 const PHONE = { width: 390, height: 844 };
 const LYING = { width: 844, height: 390 };
 const WIDE = { width: 1280, height: 800 };
@@ -136,9 +138,9 @@ const shots: Shot[] = [
         .getByText(/min of movement/)
         .first()
         .waitFor();
-      await page.getByRole("list", { name: "Approaches" }).scrollIntoViewIfNeeded();
-      await page.getByRole("button", { name: "Fill from Long and sharp" }).hover();
-      await page.mouse.wheel(0, 240);
+      await page.setViewportSize({ ...PHONE, height: 1560 });
+      await page.waitForTimeout(1500);
+      await showFills(page, browser, base);
     },
   },
   {

@@ -20,9 +20,13 @@ main(async () => {
   });
   try {
     while (!(await fetch(`${url}/ready`).catch(() => null))) await sleep(200);
-    await run(process.execPath, ["--import", "tsx", inRoot("e2e", "screenshots.ts")], {
-      env: { ...process.env, SHOTS_URL: url, SHOTS_DIR: inRoot("docs", "screenshots") },
-    });
+    await run(
+      process.execPath,
+      ["--import", "tsx", inRoot("e2e", "screenshots.ts"), ...process.argv.slice(2)],
+      {
+        env: { ...process.env, SHOTS_URL: url, SHOTS_DIR: inRoot("docs", "screenshots") },
+      },
+    );
   } finally {
     const gone = once(server, "exit");
     server.kill("SIGTERM");
