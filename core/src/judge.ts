@@ -1,8 +1,8 @@
 // What judges plans and runs needs: the worker of the application. Apart, because no screen needs it at once.
 
-export type { ClubFigures } from "./checks/clubFigures";
 export { type FullJudgement, type JudgeInput, type Judgement, judge, judgeFully } from "./checks/judge";
 export type { MendedDay } from "./checks/provenMends";
+export type { ClubFigures } from "./checks/terms/figures";
 export type { EarlierRun } from "./checks/terms/situation";
 export { type CurvePoint, curvesOf, forecastOf } from "./forecast/forecast";
 export { surroundingsOf, type Training } from "./forecast/model/surroundings";

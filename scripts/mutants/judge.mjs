@@ -13,7 +13,7 @@ const who = (file) => `${CHECKS}who/${file}.ts`;
  */
 const mutants = [
   ["the youngest have a figure of their own", `${CHECKS}terms/byAge.ts`, ": under10", ": under13"],
-  ["nobody is brought beyond their age", climb("neverAtLevel"), "hardestAt(age, USUAL_TOPS)", "100"],
+  ["nobody is brought beyond their age", climb("neverAtLevel"), "hardestAt(age, topsOf(club))", "100"],
   ["the young do fewer of their own drills alone", who("tooMuchForAge"), "!isOwn || ", ""],
   [
     "rungs are counted by themselves",

@@ -1,6 +1,6 @@
 import type { Finding, Severity } from "../plan/finding";
-import { type ClubFigures, figuresOf } from "./clubFigures";
 import { CHECKS } from "./list";
+import { type ClubFigures, figuresOf } from "./terms/figures";
 import type { Situation } from "./terms/situation";
 
 const GRAVEST: readonly Severity[] = ["stop", "warn", "hint"];
@@ -11,7 +11,7 @@ const GRAVEST: readonly Severity[] = ["stop", "warn", "hint"];
  * @param figures those that the club has of its own
  */
 export function checkPlan(situation: Situation, figures: ClubFigures = []): Finding[] {
-  return CHECKS.flatMap((check) => check.find(situation, figuresOf(check, figures))).toSorted(
+  return CHECKS.flatMap((check) => check.find(situation, figuresOf(check, figures), figures)).toSorted(
     (a, b) => GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity),
   );
 }

@@ -1,10 +1,7 @@
-import { figureListSchema, type OwnFigure } from "../plan/ownFigure";
+import { figureListSchema } from "../plan/ownFigure";
 import { type Fault, faultsIn } from "../words/fault";
 import { CHECKS } from "./list";
-import type { Check } from "./terms/check";
-
-/** Figures of checks that a club has of its own; the others are as they are by default. */
-export type ClubFigures = readonly OwnFigure[];
+import type { ClubFigures } from "./terms/figures";
 
 /** The same as it is sent and kept, checked against the checks there are. */
 export const clubFiguresSchema = figureListSchema.check(faultsIn(figureFaults));
@@ -21,17 +18,4 @@ function figureFaults(figures: ClubFigures): Fault[] {
       ? []
       : [{ path: [i, "value"], message: `A whole number from ${least} to ${most} ${unit}.` }];
   });
-}
-
-/** The figures of a check that are in force in a club; of one that is named twice the later. */
-export function figuresOf(
-  { code, figures }: Pick<Check, "code" | "figures">,
-  club: ClubFigures,
-): Record<string, number> {
-  return Object.fromEntries(
-    Object.entries(figures).map(([key, { value }]) => [
-      key,
-      club.findLast((own) => own.check === code && own.figure === key)?.value ?? value,
-    ]),
-  );
 }

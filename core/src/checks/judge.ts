@@ -4,10 +4,10 @@ import { stateLine } from "../forecast/stateLine";
 import type { Finding } from "../plan/finding";
 import type { MakeId } from "../words/makeId";
 import { checkPlan } from "./checkPlan";
-import type { ClubFigures } from "./clubFigures";
 import { topUpOf } from "./mends/topUp";
 import { type MendedDay, withProvenMends } from "./provenMends";
 import { type Noted, noted } from "./setAside";
+import type { ClubFigures } from "./terms/figures";
 import { type Situation, type SituationInput, situationOf } from "./terms/situation";
 
 /** What is judged besides the plan and its day. */

@@ -5,7 +5,7 @@ import { planBodySchema } from "../plan/plan";
 import { contextOf, type DayFacts } from "../venue/contextOf";
 import type { MakeId } from "../words/makeId";
 import { checkPlan } from "./checkPlan";
-import type { ClubFigures } from "./clubFigures";
+import type { ClubFigures } from "./terms/figures";
 import { type Situation, situationOf } from "./terms/situation";
 
 /** Most mends that are offered for one finding. */

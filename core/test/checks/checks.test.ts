@@ -1,8 +1,9 @@
 import { checkPlan } from "../../src/checks/checkPlan";
-import { type ClubFigures, clubFiguresSchema, figuresOf } from "../../src/checks/clubFigures";
+import { clubFiguresSchema } from "../../src/checks/clubFigures";
 import { CHECKS } from "../../src/checks/list";
 import { withProvenMends } from "../../src/checks/provenMends";
 import type { Check } from "../../src/checks/terms/check";
+import { type ClubFigures, figuresOf } from "../../src/checks/terms/figures";
 import type { Situation } from "../../src/checks/terms/situation";
 import type { Finding } from "../../src/plan/finding";
 import { anyId } from "../made/ids";
@@ -10,7 +11,7 @@ import { ladder, type Made, made, reps, timed } from "../made/situations";
 import { CASES } from "./cases";
 
 const speaks = (check: Check, of: Made, figures: ClubFigures = []) =>
-  check.find(made(of), figuresOf(check, figures)).length > 0;
+  check.find(made(of), figuresOf(check, figures), figures).length > 0;
 
 /** What mends a finding, tried. */
 const mended = (situation: Situation, finding: Finding) => {
@@ -119,6 +120,16 @@ describe("a club's own figures", () => {
     const check = CHECKS.find((c) => c.code === "too-short") as Check;
     expect(speaks(check, near)).toBe(false);
     expect(speaks(check, near, [{ check: "too-short", figure: "any", value: 5 }])).toBe(true);
+  });
+
+  test("hold for another check that goes by them", () => {
+    // A child who may go to 80 % is far enough at 75, and not where the club lets it go to 90.
+    const child = CASES["never-at-level"]?.not[0] as Made;
+    const check = CHECKS.find((c) => c.code === "never-at-level") as Check;
+    expect(speaks(check, child)).toBe(false);
+    expect(speaks(check, child, [{ check: "too-hard-for-the-age", figure: "under13", value: 90 }])).toBe(
+      true,
+    );
   });
 
   test("are refused where there is no such check or figure, or no such number", () => {

@@ -1,7 +1,7 @@
 import { addFromShelf } from "../mends/fromShelf";
 import { check } from "../terms/check";
 import { isWork } from "../terms/doing";
-import { hardestAt, USUAL_TOPS } from "../who/tooHardForAge";
+import { hardestAt, topsOf } from "../who/tooHardForAge";
 
 /** An approach that peaks at the target, and nothing that comes near it. */
 export const neverAtLevel = check({
@@ -13,12 +13,12 @@ export const neverAtLevel = check({
   figures: {
     within: { value: 5, unit: "points", least: 0, most: 40, words: "So near the event's level counts" },
   },
-  find: (situation, { within }) => {
+  find: (situation, { within }, club) => {
     const { approach, event, doings, age } = situation;
     if (!event || !approach || approach.sides.peak === "below" || doings.length === 0) return [];
     const most = Math.max(0, ...doings.filter(isWork).map((d) => d.effort));
     // Who is too young for it is not brought to it.
-    const least = Math.min(event.targetLevel, hardestAt(age, USUAL_TOPS)) - within;
+    const least = Math.min(event.targetLevel, hardestAt(age, topsOf(club))) - within;
     if (most >= least) return [];
     const limit = event.targetLevel + Math.max(0, approach.peakPoints);
     return [

@@ -1,4 +1,5 @@
 import type { Finding, Mend, Severity } from "../../plan/finding";
+import type { ClubFigures } from "./figures";
 import type { Situation } from "./situation";
 
 /** A figure that a check goes by, and that a club can change. */
@@ -27,8 +28,11 @@ export interface Check {
   /** What its figures rest on. */
   rests: string;
   figures: Record<string, Figure>;
-  /** What there is to say; nothing where what it goes by is not known. */
-  find: (situation: Situation, figures: Readonly<Record<string, number>>) => Finding[];
+  /**
+   * What there is to say; nothing where what it goes by is not known.
+   * @param club figures of the club, for a check that goes by those of another as well
+   */
+  find: (situation: Situation, figures: Readonly<Record<string, number>>, club?: ClubFigures) => Finding[];
 }
 
 /** What a check says, short of what every finding of it has in common. */
@@ -46,13 +50,13 @@ export interface Said {
 export function check<const F extends Record<string, Figure>>(
   of: Omit<Check, "find" | "figures"> & {
     figures: F;
-    find: (situation: Situation, figures: Figures<F>) => readonly Said[];
+    find: (situation: Situation, figures: Figures<F>, club: ClubFigures) => readonly Said[];
   },
 ): Check {
   return {
     ...of,
-    find: (situation, figures) =>
-      of.find(situation, figures as Figures<F>).map((said): Finding => {
+    find: (situation, figures, club = []) =>
+      of.find(situation, figures as Figures<F>, club).map((said): Finding => {
         const { words, itemId, severity = of.severity, mends = [] } = said;
         const index = itemId === undefined ? -1 : situation.plan.items.findIndex((i) => i.id === itemId);
         const where = said.where ?? ["plan", "items", ...(index < 0 ? [] : [index])];

@@ -1,9 +1,7 @@
 import { type AgeFigures, byAge } from "../terms/byAge";
 import { check } from "../terms/check";
 import { isWork } from "../terms/doing";
-
-/** Hardest efforts by age where a club has no figures of its own, per cent; coaches' custom. */
-export const USUAL_TOPS = { under10: 70, under13: 80, under16: 90 };
+import { type ClubFigures, figuresOf } from "../terms/figures";
 
 /** Harder than is usual at an age. */
 export const tooHardForAge = check({
@@ -14,16 +12,16 @@ export const tooHardForAge = check({
   rests:
     "Coaches' custom: no maximal effort under 10, the event's actions to 80 % from 10 to 12, a rung lower than adults from 13 to 15. The rules of the governing body come first.",
   figures: {
-    under10: { value: USUAL_TOPS.under10, unit: "%", least: 20, most: 100, words: "Hardest effort under 10" },
+    under10: { value: 70, unit: "%", least: 20, most: 100, words: "Hardest effort under 10" },
     under13: {
-      value: USUAL_TOPS.under13,
+      value: 80,
       unit: "%",
       least: 20,
       most: 100,
       words: "Hardest effort from 10 to 12",
     },
     under16: {
-      value: USUAL_TOPS.under16,
+      value: 90,
       unit: "%",
       least: 20,
       most: 100,
@@ -61,3 +59,6 @@ export const tooHardForAge = check({
 
 /** The hardest effort at an age, per cent. @param age years; null for an adult, or where it is not known */
 export const hardestAt = (age: number | null, figures: AgeFigures): number => byAge(age, figures, 100);
+
+/** The hardest efforts by age that are in force in a club, per cent. */
+export const topsOf = (club: ClubFigures): AgeFigures => figuresOf(tooHardForAge, club) as AgeFigures;

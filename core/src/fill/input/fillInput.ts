@@ -1,6 +1,6 @@
 import type { Approach } from "../../approach/approaches";
 import type { AthleteProfile } from "../../athlete/profile";
-import type { ClubFigures } from "../../checks/clubFigures";
+import type { ClubFigures } from "../../checks/terms/figures";
 import type { EarlierRun } from "../../checks/terms/situation";
 import type { Setting } from "../../conditions/setting";
 import type { EventType } from "../../event/eventType";

@@ -1,10 +1,10 @@
 import { noBreather } from "../../checks/amount/noBreather";
 import { mostExplosive, tooExplosive } from "../../checks/amount/tooExplosive";
 import { straightToHard } from "../../checks/climb/straightToHard";
-import { type ClubFigures, figuresOf } from "../../checks/clubFigures";
 import { noTimeToChange } from "../../checks/start/noTimeToChange";
 import { notRested } from "../../checks/start/notRested";
-import { hardestAt, tooHardForAge } from "../../checks/who/tooHardForAge";
+import { type ClubFigures, figuresOf } from "../../checks/terms/figures";
+import { hardestAt, topsOf } from "../../checks/who/tooHardForAge";
 import { mostOfOne, tooMuchForAge } from "../../checks/who/tooMuchForAge";
 import { notForChild, tooYoung } from "../../checks/who/tooYoung";
 import type { PlanItem } from "../../plan/plan";
@@ -46,7 +46,6 @@ const MASTERS_STEP = 15;
 
 /** @param age years; null for an adult, or where it is not known */
 export function fillRules(age: number | null, figures: ClubFigures): FillRules {
-  const tops = figuresOf(tooHardForAge, figures) as Parameters<typeof hardestAt>[1];
   const mosts = figuresOf(tooExplosive, figures) as Parameters<typeof mostExplosive>[1];
   const ofOne = figuresOf(tooMuchForAge, figures) as Parameters<typeof mostOfOne>[1];
   const { child } = figuresOf(tooYoung, figures) as { child: number };
@@ -56,7 +55,7 @@ export function fillRules(age: number | null, figures: ClubFigures): FillRules {
   const isChild = age !== null && age < child;
   const isMaster = age !== null && age >= MASTERS;
   return {
-    hardest: hardestAt(age, tops),
+    hardest: hardestAt(age, topsOf(figures)),
     explosive: isChild ? 0 : mostExplosive(age, mosts),
     ofOne: mostOfOne(age, ofOne),
     raiseTimes: isMaster ? MASTERS_RAISE : 1,

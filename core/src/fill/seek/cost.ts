@@ -1,11 +1,11 @@
-import { itemsDone } from "../../checks/terms/doing";
-import { coverageOf, sidesOf } from "../../plan/coverage";
+import { sidesOf } from "../../plan/coverage";
 import type { Severity } from "../../plan/finding";
 import { EASY_EFFORT } from "../../words/effort";
 import { wordKey } from "../../words/sameWord";
 import type { Frame } from "../build/frame";
 import { raises } from "../choose/chooseRaise";
 import { FIRST_MOST } from "../choose/climbing";
+import { coldOf } from "./cold";
 import { type JudgedFill, secondsDone } from "./judgedFill";
 
 /** What a finding weighs: strictly a stop before warnings, those before promises of the approach, those before hints. Custom. */
@@ -39,11 +39,9 @@ export function costOf(frame: Frame, judged: JudgedFill): number {
 }
 
 /** Actions of the event that the shelf could prepare and the plan does not. */
-function coldActions({ input: { event }, choices }: Frame, { situation: { fit } }: JudgedFill): number {
-  if (!event) return 0;
-  const { actions } = coverageOf(itemsDone(fit), event);
+function coldActions({ choices }: Frame, { situation }: JudgedFill): number {
   const known = new Set(choices.flatMap((c) => c.actions));
-  return actions.filter((a) => a.by.length === 0 && known.has(wordKey(a.what))).length;
+  return coldOf(situation).actions.filter((a) => known.has(wordKey(a.what))).length;
 }
 
 /** What the approach and the form of the time promise, and the plan does not keep. */

@@ -32,15 +32,14 @@ export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
   let left = tries - 1;
   let drillsLeft = DRILLS_TRIED;
   const known = new Set([nameOf(first)]);
-  while (left > 0 && drillsLeft > 0 && best.cost >= GOOD_ENOUGH) {
-    const better = moves(frame, best.parts, best.judged, chance)
-      .filter((parts) => !known.has(nameOf(parts)))
-      .slice(0, left);
-    if (better.length === 0) break;
+  const isSpent = () => left <= 0 || drillsLeft <= 0;
+  while (!isSpent() && best.cost >= GOOD_ENOUGH) {
     let found: Tried | null = null;
-    for (const parts of better) {
-      if (drillsLeft <= 0) break;
-      known.add(nameOf(parts));
+    for (const parts of moves(frame, best.parts, best.judged, chance)) {
+      const name = nameOf(parts);
+      if (known.has(name)) continue;
+      if (isSpent()) break;
+      known.add(name);
       const now = tried(frame, parts);
       left--;
       drillsLeft -= now.body.items.length;

@@ -1,6 +1,4 @@
-import { itemsDone } from "../../checks/terms/doing";
 import type { Situation } from "../../checks/terms/situation";
-import { coverageOf } from "../../plan/coverage";
 import type { Finding } from "../../plan/finding";
 import { EASY_EFFORT } from "../../words/effort";
 import { wordKey } from "../../words/sameWord";
@@ -15,6 +13,7 @@ import { climbChoices } from "../choose/chooseTechnical";
 import { onTheWay, prepares, raisesWarmth, warms as warmsWords } from "../choose/why";
 import { withDose } from "../choose/withDose";
 import { easyFor } from "../shape/dosed";
+import { coldOf } from "./cold";
 import type { JudgedFill } from "./judgedFill";
 
 /** The same drills at the same lengths have one name. */
@@ -37,7 +36,8 @@ export function moves(
 ): Parts[] {
   const list: Parts[] = [];
   for (const finding of found) list.push(...answersTo(frame, parts, finding, situation));
-  if (!found.some((f) => f.code === "action-cold")) list.push(...withCold(frame, parts, situation));
+  // Also where the check is silent, because no drill says what it prepares.
+  list.push(...withCold(frame, parts, situation));
   for (const { item, level } of situation.fit.placements)
     if (!level) list.push(...without(parts, item.drillId));
   list.push({ ...parts, raise: longerRaise(parts.raise, 60) }, ...adding(frame, parts, "raise", () => true));
@@ -98,12 +98,6 @@ function otherHeads({ choices, shape }: Frame, parts: Parts): Parts[] {
 function withCold(frame: Frame, parts: Parts, situation: Situation): Parts[] {
   const cold = coldOf(situation).actions.map((a) => wordKey(a.what));
   return adding(frame, parts, "technical", (c) => c.actions.some((a) => cold.includes(a)));
-}
-
-/** What of the event nothing that is done touches. */
-function coldOf({ event, fit }: Situation) {
-  const { actions, areas } = coverageOf(itemsDone(fit), event ?? { actions: [], areas: [] });
-  return { actions: actions.filter((a) => a.by.length === 0), areas: areas.filter((a) => a.by.length === 0) };
 }
 
 /** With easy movement in the wait, where that keeps warm. */
