@@ -24,7 +24,7 @@ export function FillPreviewLine({ preview }: { preview: FillPreview }) {
         ))}
       </View>
       <Text className="font-text text-small text-ink">
-        {`${drills} drills, ${formatLength(seconds)} min of movement, ${look}. Begins with ${first.join(", ")}.`}
+        {`${drills} ${drills === 1 ? "drill" : "drills"}, ${formatLength(seconds)} min of movement, ${look}. Begins with ${first.join(", ")}.`}
       </Text>
     </View>
   );
