@@ -32,9 +32,7 @@ export const JudgementLine = memo(function JudgementLine({
           className="min-h-press shrink justify-center"
           testID="state-line"
         >
-          <Text className="font-text text-small text-ink underline" numberOfLines={2}>
-            {line}
-          </Text>
+          <Text className="font-text text-small text-ink underline">{line}</Text>
         </Pressable>
       )}
       <View className="flex-1" />
