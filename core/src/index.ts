@@ -94,6 +94,7 @@ export type { Edit } from "./plan/planEdit";
 export { protectedOn } from "./plan/protect";
 export { topUpShelf } from "./plan/topUpShelf";
 export { type Circumstances, circumstancesOn } from "./plan/usable";
+export { REMEMBERED } from "./rewarm/doneBefore";
 export type { RunForecast } from "./run/judge/runForecast";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";
@@ -118,7 +119,7 @@ export { type PartNow, partAt } from "./run/steps/partAt";
 export { type RunDrill, type RunPlan, stepKey } from "./run/steps/runPlan";
 export { simulatedStrap } from "./simulated/heartRate";
 export { type OrderNews, simulatedList, simulatedOrder } from "./simulated/runningOrder";
-export { formatLength, formatMinus, spokenLength } from "./time/clock";
+export { formatLength, formatMinus, roundLength, spokenLength } from "./time/clock";
 export {
   endOfDay,
   isTimeZone,

@@ -9,5 +9,8 @@ export { surroundingsOf, type Training } from "./forecast/model/surroundings";
 export { piecesOf } from "./forecast/piecesOf";
 export { stateLine } from "./forecast/stateLine";
 export type { ShelfContent } from "./plan/drillContent";
+export type { DoneBefore } from "./rewarm/doneBefore";
+export { doneIn } from "./rewarm/doneIn";
+export { wholeDay } from "./rewarm/wholeDay";
 export { type RunForecast, runForecast } from "./run/judge/runForecast";
 export { runTopUp } from "./run/judge/runTopUp";

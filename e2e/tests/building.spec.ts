@@ -1,4 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
+import type { StartRow } from "@tonodrome/core/api";
 import {
   addDrills,
   closeSaved,
@@ -6,6 +7,7 @@ import {
   expectAccessible,
   makeStart,
   openDemo,
+  openFilledClub,
   openNewClub,
   openStart,
   saved,
@@ -103,6 +105,34 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
   await page.getByRole("button", { name: "Copy Trial skate" }).click();
   await expect.poll(() => stairNames(page)).toEqual(first);
   await saved(page);
+});
+
+test("a second start of the day is filled as a re-warm, and forecast with what is left of the first", async ({
+  page,
+}) => {
+  await openFilledClub(page);
+  const api = await clubApi(page);
+  const { starts } = (await (await page.request.get(`${api}/starts`)).json()) as { starts: StartRow[] };
+  const first = starts.find(
+    (s) => s.athlete.name === "Ilse Marrow" && Date.parse(s.startsAt) > Date.now(),
+  ) as StartRow;
+  const later = (minutes: number) => new Date(Date.parse(first.startsAt) + minutes * 60_000).toISOString();
+  const [startsAt, readyAt] = [later(50), later(8)];
+  const more = {
+    athleteId: first.athlete.id,
+    title: "Free skate",
+    eventId: first.eventId,
+    startsAt,
+    readyAt,
+  };
+  await makeStart(page, "Nobody else", 120, more);
+  await page.getByRole("button", { name: "Fill it for me" }).click();
+  await page.getByRole("button", { name: "Fill from Even stair" }).click();
+  await page.getByRole("button", { name: /things? to know/ }).click();
+  await expect(page.getByText(/A re-warm, because .* ends \d+ min before this start/)).toBeVisible();
+  await page.getByRole("button", { name: "Good" }).click();
+  await page.getByTestId("state-line").click();
+  await expect(page.getByTestId("done-before")).toHaveText(/up to .*, \d+ min before this start/);
 });
 
 test("with no time for the kit the fill asks whether it is on, and goes by the answer", async ({ page }) => {

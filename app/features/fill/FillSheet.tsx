@@ -67,6 +67,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
   const [kit, setKit] = useState<KitSaid>(null);
   const previews = useFillPreviews(from, approaches, seed, kit);
   const asked = useKitAsked(previews);
+  const isWaiting = filling.busy !== null || !from.isBeforeKnown;
   const copy = (other: PlanBody, news: string) => onFill(copyPlan(other, uuid), [news]);
   const origin = body.origin && body.items.length > 0 ? body.origin : null;
   return (
@@ -84,7 +85,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
         <Section title={`From ${approachName(origin.approach)} again`}>
           <Button
             label="Another version"
-            disabled={filling.busy !== null}
+            disabled={isWaiting}
             onPress={() =>
               filling.fill({ approach: origin.approach, seed: anySeed(), kit, avoid: drillIdsOf(body) })
             }
@@ -95,6 +96,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
       {filling.busy ? <Notice text={`Filling from ${approachName(filling.busy)} …`} /> : null}
       <Earlier
         start={start}
+        disabled={isWaiting}
         onCopy={copy}
         onLike={(approach, seed, keep) => filling.fill({ approach, seed, kit, keep })}
       />
@@ -108,7 +110,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
               suited={event !== null && approach.suits.includes(event.effort)}
               preferred={approach.id === preferred}
               preview={previews?.find((p) => p.approach === approach.id) ?? null}
-              disabled={drills.length === 0 || filling.busy !== null}
+              disabled={drills.length === 0 || isWaiting}
               onPress={() => filling.fill({ approach: approach.id, seed, kit })}
             />
           ))}
@@ -168,10 +170,13 @@ function ApproachRow({ approach, suited, preferred, preview, disabled, onPress }
 /** The athlete's last warm-ups: to copy, or to fill this day's like them. */
 function Earlier({
   start,
+  disabled,
   onCopy,
   onLike,
 }: {
   start: Start;
+  /** Whether something is being filled, or cannot be yet. */
+  disabled: boolean;
   onCopy: (body: PlanBody, news: string) => void;
   onLike: (approach: Approach["id"], seed: number, keep: string[]) => void;
 }) {
@@ -185,6 +190,7 @@ function Earlier({
         <Button
           label="The same as last time"
           look="full"
+          disabled={disabled}
           onPress={() => {
             const { approach, seed } = last.plan.body.origin as { approach: Approach["id"]; seed: number };
             onLike(approach, seed, drillIdsOf(last.plan.body));

@@ -12,6 +12,8 @@ export interface FillFrom {
   availableSeconds: number;
   /** What plans of this start are judged by: filling goes by the same. */
   judgeInput: JudgeInput;
+  /** Whether it is known what is done earlier on the day: until then nothing is filled. */
+  isBeforeKnown: boolean;
 }
 
 /** What the coach says of the kit; null before. */
@@ -30,7 +32,7 @@ export interface FillChoice {
 
 /** What a worker is asked, whatever the approach: the club's shelf, the day, and whom it is for. */
 export function orderFrom({ drills, availableSeconds, judgeInput }: FillFrom): Omit<FillOrder, "approach"> {
-  const { event, athlete, setting, day, context, figures, earlier } = judgeInput;
+  const { event, athlete, setting, day, context, figures, earlier, before = [] } = judgeInput;
   return {
     shelf: drills.filter((d) => !d.archived),
     event,
@@ -40,6 +42,7 @@ export function orderFrom({ drills, availableSeconds, judgeInput }: FillFrom): O
     context,
     figures,
     earlier,
+    before,
     availableSeconds,
     seed: 0,
     keep: [],

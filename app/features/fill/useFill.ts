@@ -54,9 +54,10 @@ export function useFillPreviews(
   seed: number,
   kit: KitSaid,
 ): FillPreview[] | null {
-  const [first] = useState(from);
+  const [first, setFirst] = useState(from);
+  if (!first.isBeforeKnown && from.isBeforeKnown) setFirst(from);
   const ask = useMemo(() => {
-    if (first.drills.length === 0) return null;
+    if (first.drills.length === 0 || !first.isBeforeKnown) return null;
     const ids = approaches.map((a) => a.id);
     return { kind: "fill-previews" as const, order: { ...orderFrom(first), seed, kit }, approaches: ids };
   }, [first, approaches, seed, kit]);

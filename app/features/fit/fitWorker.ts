@@ -1,5 +1,6 @@
 import {
   type Conditions,
+  type EventType,
   type Fit,
   type FitContext,
   idsFrom,
@@ -11,7 +12,9 @@ import { type Filled, type FillOrder, type FillPreview, fillOrdered, previewsOf 
 import {
   type Explanation,
   explanationOf,
+  fitAt,
   type ProfileTable,
+  profileAt,
   profileTable,
   type Refit,
   refitRun,
@@ -22,6 +25,8 @@ import {
 import {
   type CurvePoint,
   curvesOf,
+  type DoneBefore,
+  doneIn,
   type FullJudgement,
   forecastOf,
   type JudgeInput,
@@ -37,6 +42,7 @@ import {
   stateLine,
   surroundingsOf,
   type Training,
+  wholeDay,
 } from "@tonodrome/core/judge";
 import { v4 as uuid } from "uuid";
 
@@ -44,6 +50,15 @@ import { v4 as uuid } from "uuid";
 interface OfPlan {
   plan: PlanBody;
   context: FitContext;
+}
+
+/** A start of the same athlete earlier on the day, with its plan. */
+interface StartBefore extends OfPlan {
+  title: string;
+  event: EventType | null;
+  seconds: number;
+  /** Seconds from it to the later start. */
+  agoSeconds: number;
 }
 
 /** What may be asked of the worker. */
@@ -54,8 +69,19 @@ export type FitAsk =
   | (OfPlan & { kind: "trade"; seconds: number; itemId: string })
   | { kind: "judge"; input: JudgeInput }
   | { kind: "judge-fully"; input: JudgeInput; day: MendedDay | null }
-  | { kind: "state"; fit: Fit; conditions: Conditions; training: Training | null }
-  | { kind: "curves"; input: Pick<JudgeInput, "fit" | "setting" | "athlete">; times: readonly number[] }
+  | { kind: "done-before"; starts: readonly StartBefore[] }
+  | {
+      kind: "state";
+      fit: Fit;
+      conditions: Conditions;
+      training: Training | null;
+      before: readonly DoneBefore[];
+    }
+  | {
+      kind: "curves";
+      input: Pick<JudgeInput, "fit" | "setting" | "athlete" | "before">;
+      times: readonly number[];
+    }
   | { kind: "fill"; order: FillOrder }
   | {
       kind: "fill-previews";
@@ -74,6 +100,7 @@ export interface FitAnswers {
   trade: Trade | null;
   judge: Judgement;
   "judge-fully": FullJudgement;
+  "done-before": DoneBefore[];
   /** Null where nothing is done. */
   state: string | null;
   curves: CurvePoint[];
@@ -120,14 +147,23 @@ function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
     case "judge-fully":
       // Ids of what is only tried: whoever applies a mend makes their own.
       return judgeFully(ask.input, idsFrom("trial"), ask.day);
+    case "done-before":
+      return doneIn(
+        ask.starts.map(({ plan, context, seconds, ...of }) => ({
+          ...of,
+          fit: fitAt(profileAt(plan, context, seconds), seconds),
+        })),
+      );
     case "state": {
       const pieces = piecesOf(ask.fit);
       const around = surroundingsOf(ask.conditions, ask.training);
-      return pieces.some((p) => p.effort > 0) ? stateLine(forecastOf(pieces, around)) : null;
+      if (!pieces.some((p) => p.effort > 0)) return null;
+      return stateLine(forecastOf(pieces, around, wholeDay(ask.before, pieces)));
     }
     case "curves": {
-      const { fit, setting, athlete } = ask.input;
-      return curvesOf(piecesOf(fit), surroundingsOf(setting, athlete), ask.times);
+      const { fit, setting, athlete, before = [] } = ask.input;
+      const pieces = piecesOf(fit);
+      return curvesOf(pieces, surroundingsOf(setting, athlete), ask.times, wholeDay(before, pieces));
     }
     default:
       return answerOfPlan(ask);

@@ -1,6 +1,13 @@
 import { type Fit, type FitContext, noProfile, type PlanBody } from "@tonodrome/core";
 import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
-import type { ClubFigures, EarlierRun, FullJudgement, JudgeInput, Judgement } from "@tonodrome/core/judge";
+import type {
+  ClubFigures,
+  DoneBefore,
+  EarlierRun,
+  FullJudgement,
+  JudgeInput,
+  Judgement,
+} from "@tonodrome/core/judge";
 import { useMemo } from "react";
 import { dayOf } from "~/data/resources/circumstances";
 import { useLatestAnswer } from "~/features/fit/useLatestAnswer";
@@ -16,6 +23,7 @@ export interface Judged {
   event: ClubEvent | null;
   figures: ClubFigures;
   earlier: readonly EarlierRun[];
+  before: readonly DoneBefore[];
   /** Seconds until the start. */
   untilStart: number;
 }
@@ -32,6 +40,7 @@ export function useJudgeInput({
   event,
   figures,
   earlier,
+  before,
   untilStart,
 }: Judged): JudgeInput {
   // By the minute: nothing that is said of a plan turns on a second.
@@ -49,10 +58,11 @@ export function useJudgeInput({
       untilStart: minutes,
       shelf: [],
       earlier,
+      before,
       culprit: fit.culprit,
       figures,
     }),
-    [plan, fit, context, start, athlete, event, figures, earlier, minutes],
+    [plan, fit, context, start, athlete, event, figures, earlier, before, minutes],
   );
 }
 

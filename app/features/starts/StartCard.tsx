@@ -7,11 +7,12 @@ import { useMay } from "~/data/account/account";
 import { useAthletes } from "~/data/resources/athletes";
 import { useEvents } from "~/data/resources/events";
 import { useRunElsewhere } from "~/data/resources/openRuns";
-import { useMoveStart } from "~/data/resources/starts";
+import { useMoveStart, useStarts } from "~/data/resources/starts";
 import { useKeptRun, useOpenRun } from "~/data/runs/hooks";
 import { fitWord } from "~/features/fit/stateWord";
 import { useFitAt } from "~/features/fit/useFitAt";
 import { StateLine } from "~/features/judge/StateLine";
+import { useDoneBefore } from "~/features/judge/useDoneBefore";
 import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
@@ -192,6 +193,7 @@ function runningWords({ zone }: Start, begun: string | null, run: OpenRun | null
 }
 
 function Standing({ start, view, isBest, failed, over, now, running }: StandingProps) {
+  const before = useDoneBefore(start, useStarts().data).done;
   const training = useAthletes().data?.find((a) => a.id === start.athlete.id)?.profile ?? null;
   if (over) {
     return (
@@ -221,7 +223,7 @@ function Standing({ start, view, isBest, failed, over, now, running }: StandingP
           {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
         </Text>
       </View>
-      <StateLine fit={fit} conditions={start.setting} training={training} />
+      <StateLine fit={fit} conditions={start.setting} training={training} before={before} />
       <Latest start={start} view={view} now={now} />
       {fit.state === "fits" ? null : (
         <Text className="font-text text-small text-muted" numberOfLines={2}>

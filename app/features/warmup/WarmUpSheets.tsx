@@ -93,6 +93,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
                 drills: model.drills,
                 availableSeconds: model.minutes * 60,
                 judgeInput: model.judgeInput,
+                isBeforeKnown: model.isBeforeKnown,
               }}
               body={body}
               onFill={model.fill}

@@ -55,6 +55,7 @@ jest.mock("~/data/resources/drills", () => ({
   useDrills: (enabled: boolean) => ({ data: enabled ? mock.drills : undefined }),
 }));
 jest.mock("~/data/resources/starts", () => ({
+  useStartsBefore: () => ({ data: [], isError: false }),
   useSaveStart: () => ({
     isPending: false,
     error: null,

@@ -1,4 +1,5 @@
 import { longHoldLate } from "./amount/longHoldLate";
+import { moreThanRewarm } from "./amount/moreThanRewarm";
 import { nearLimitSoon } from "./amount/nearLimitSoon";
 import { noBreather } from "./amount/noBreather";
 import { notNeeded } from "./amount/notNeeded";
@@ -78,6 +79,7 @@ export const CHECKS: readonly Check[] = [
   tooMuchVolume,
   aboveAsked,
   tooLong,
+  moreThanRewarm,
   tooShort,
   brainBeforeWarm,
   stageSkipped,

@@ -37,11 +37,11 @@ export function fillPlan(input: FillInput, { tries = TRIES }: FillEffort = {}): 
 }
 
 /** What of the event the plan leaves cold, and whether the shelf could do better with more time. */
-function leftCold({ input, choices }: Frame, { items }: PlanBody): string[] {
+function leftCold({ input, choices, fresh }: Frame, { items }: PlanBody): string[] {
   const { event } = input;
   if (!event) return [];
   const { actions, areas, sides } = coverageOf(items, event);
-  const cold = actions.filter((a) => a.by.length === 0).map((a) => a.what);
+  const cold = actions.filter((a) => a.by.length === 0 && !fresh.has(wordKey(a.what))).map((a) => a.what);
   const [possible, not] = [true, false].map((is) =>
     cold.filter((action) => choices.some((c) => c.actions.includes(wordKey(action))) === is),
   ) as [string[], string[]];

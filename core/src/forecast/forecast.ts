@@ -37,10 +37,15 @@ const SLIP_STEP = 60;
 /**
  * What state they will be in.
  * @param pieces of a fitted plan; empty where nothing is done
+ * @param whole the same with what was done earlier on the day before it
  */
-export function forecastOf(pieces: readonly Piece[], around: Surroundings): Forecast {
-  const models = modelsOf(pieces, around);
-  const middle = modelOf(pieces, MIDDLE_PERSON, around);
+export function forecastOf(
+  pieces: readonly Piece[],
+  around: Surroundings,
+  whole: readonly Piece[] = pieces,
+): Forecast {
+  const models = modelsOf(whole, around);
+  const middle = modelOf(whole, MIDDLE_PERSON, around);
   const peaks = peaksOf(pieces, middle);
   return {
     atStart: stateAt(models, 0, peaks),
@@ -107,13 +112,14 @@ export interface CurvePoint {
   state: StateAt;
 }
 
-/** Bands of all lanes at some moments, for drawing. */
+/** Bands of all lanes at some moments, for drawing. @param whole the pieces with what was done earlier on the day before them */
 export function curvesOf(
   pieces: readonly Piece[],
   around: Surroundings,
   times: readonly number[],
+  whole: readonly Piece[] = pieces,
 ): CurvePoint[] {
-  const models = modelsOf(pieces, around);
-  const peaks = peaksOf(pieces, modelOf(pieces, MIDDLE_PERSON, around));
+  const models = modelsOf(whole, around);
+  const peaks = peaksOf(pieces, modelOf(whole, MIDDLE_PERSON, around));
   return times.map((atSeconds) => ({ atSeconds, state: stateAt(models, atSeconds, peaks) }));
 }

@@ -3,23 +3,34 @@ import type { PlanItem } from "../plan/plan";
 import { fitTimeline } from "../timeline/fitTimeline";
 import { joined, type Piece } from "./model/piece";
 
+/** One segment of a fitted plan as the body has it. */
+export interface Part extends Piece {
+  name: string;
+  /** The drill; null where nothing is done. */
+  item: PlanItem | null;
+}
+
+/** A fitted plan segment by segment, from its first drill to the start. */
+export function partsOf(fit: Fit): Part[] {
+  const placements = new Map(fit.placements.map((p) => [p.item.id, p]));
+  return fitTimeline(fit).map(({ kind, itemId, key, name, intensity, fromSeconds, toSeconds }): Part => {
+    const placement = kind === "drill" ? placements.get(itemId) : undefined;
+    const length = toSeconds - fromSeconds;
+    return {
+      name,
+      item: placement?.item ?? null,
+      fromSeconds,
+      toSeconds,
+      effort: placement ? effortOf(placement.item, intensity) : 0,
+      share: placement && length > 0 ? Math.min(1, workIn(placement, key) / length) : 0,
+      hold: placement ? holdOf(placement) : null,
+    };
+  });
+}
+
 /** A fitted plan as stretches of constant effort, from its first drill to the start. */
 export function piecesOf(fit: Fit): Piece[] {
-  const placements = new Map(fit.placements.map((p) => [p.item.id, p]));
-  const segments = fitTimeline(fit);
-  return joined(
-    segments.map(({ kind, itemId, key, intensity, fromSeconds, toSeconds }): Piece => {
-      const placement = kind === "drill" ? placements.get(itemId) : undefined;
-      const length = toSeconds - fromSeconds;
-      return {
-        fromSeconds,
-        toSeconds,
-        effort: placement ? effortOf(placement.item, intensity) : 0,
-        share: placement && length > 0 ? Math.min(1, workIn(placement, key) / length) : 0,
-        hold: placement ? holdOf(placement) : null,
-      };
-    }),
-  );
+  return joined(partsOf(fit).map(({ name: _, item: __, ...piece }) => piece));
 }
 
 /** Effort of a drill as the body has it, 0 to 1: changing kit and lying still are none. */

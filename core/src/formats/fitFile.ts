@@ -7,6 +7,7 @@ import { eventTypeSchema } from "../event/eventType";
 import type { NamedCulprit } from "../fit/culprit";
 import type { Fit } from "../fit/fit";
 import { drillShape, MOST_DRILLS, planBodySchema } from "../plan/plan";
+import { allDoneSchema, remembered } from "../rewarm/doneBefore";
 import { daySchema } from "../time/instant";
 import { fitContextSchema, LONGEST_DAY, openDay } from "../venue/context";
 import type { Fault } from "../words/fault";
@@ -55,6 +56,8 @@ export const fitFileSchema = z.strictObject({
     .array(earlierRunSchema)
     .max(MOST_EARLIER, { error: `At most ${MOST_EARLIER} warm-ups before.` })
     .default([]),
+  /** What the athlete did earlier on the day, warm-ups and starts. */
+  before: allDoneSchema.default([]),
   /** Figures of checks that are other than usual. */
   figures: clubFiguresSchema.default([]),
 });
@@ -79,7 +82,7 @@ export function readFitFile(text: string): { file: FitFile } | { faults: Fault[]
 
 /** What a file's plan is judged by. @param fit of it; @param culprit what keeps its essentials apart, where that is known */
 export function judgedFile(file: FitFile, fit: Fit, culprit: NamedCulprit | null): JudgeInput {
-  const { plan, context, setting, athlete, event, day, shelf, earlier, figures } = file;
+  const { plan, context, setting, athlete, event, day, shelf, earlier, before, figures } = file;
   return {
     plan,
     fit,
@@ -92,6 +95,7 @@ export function judgedFile(file: FitFile, fit: Fit, culprit: NamedCulprit | null
     untilStart: null,
     shelf,
     earlier,
+    before: remembered(before),
     culprit,
     figures,
   };

@@ -14,6 +14,7 @@ import { stateSentence } from "../forecast/stateLine";
 import { idsFrom } from "../maths/idsFrom";
 import { editedPlan, editedSetting } from "../plan/edit/editedPlan";
 import type { Edit } from "../plan/planEdit";
+import { wholeDay } from "../rewarm/wholeDay";
 import { pathText } from "../words/fault";
 import { type FitFile, judgedFile } from "./fitFile";
 
@@ -96,9 +97,12 @@ export function forecastAnswer(file: FitFile): ForecastAnswer {
     }),
     peaks: forecast.peaks,
     bestWait: forecast.best && { ...forecast.best.wait, plannedIsNear: forecast.best.isNear },
-    curves: curvesOf(pieces, surroundingsOf(input.setting, input.athlete), times).map((c) =>
-      stateAnswer(c.state),
-    ),
+    curves: curvesOf(
+      pieces,
+      surroundingsOf(input.setting, input.athlete),
+      times,
+      wholeDay(input.before ?? [], pieces),
+    ).map((c) => stateAnswer(c.state)),
     unknown: forecast.unknown,
     parameters: PARAMETERS,
     note: NOTE,

@@ -35,3 +35,11 @@ export function spokenLength(seconds: number): string {
     ? `${seconds / 60} min`
     : `${formatLength(seconds)} ${seconds < 3600 ? "min" : "h"}`;
 }
+
+/** About how long it is, to five minutes from two hours on. @example "40 min", "2 h", "2 h 15 min" */
+export function roundLength(seconds: number): string {
+  const exact = Math.round(seconds / 60);
+  const minutes = exact < 120 ? exact : Math.round(exact / 5) * 5;
+  if (minutes < 60) return `${minutes} min`;
+  return [`${Math.floor(minutes / 60)} h`, minutes % 60 > 0 ? `${minutes % 60} min` : ""].join(" ").trim();
+}

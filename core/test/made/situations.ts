@@ -8,6 +8,7 @@ import { type EventType, plainEvent } from "../../src/event/eventType";
 import { fitPlan } from "../../src/fit/fit";
 import type { ShelfContent } from "../../src/plan/drillContent";
 import { emptyPlan, type PlanBody, type PlanItem, planBodySchema } from "../../src/plan/plan";
+import type { DoneBefore } from "../../src/rewarm/doneBefore";
 import { type FitContext, fitContextSchema } from "../../src/venue/context";
 import type { ApproachId } from "../../src/words/approachId";
 import type { Phase } from "../../src/words/phase";
@@ -88,7 +89,19 @@ export interface Made {
   readySeconds?: number;
   untilStart?: number;
   earlier?: readonly EarlierRun[];
+  before?: readonly DoneBefore[];
 }
+
+/** Something done earlier on the day, for ten minutes, that ended so many minutes before the start. */
+export const doneBefore = (minutes: number, more: Partial<DoneBefore> = {}): DoneBefore => ({
+  name: "Heat",
+  fromSeconds: -minutes * 60 - 600,
+  toSeconds: -minutes * 60,
+  effort: 90,
+  share: 1,
+  actions: [],
+  ...more,
+});
 
 /** A situation; it refuses plans that nobody could have. */
 export function made(of: Made): Situation {
@@ -117,6 +130,7 @@ export function made(of: Made): Situation {
     untilStart: of.untilStart ?? null,
     shelf: onShelf,
     earlier: of.earlier ?? [],
+    before: of.before ?? [],
     culprit: null,
   });
 }

@@ -1,4 +1,6 @@
+import { roundLength } from "@tonodrome/core";
 import { LANES, stateSentence, topUpLine } from "@tonodrome/core/forecast";
+import type { DoneBefore } from "@tonodrome/core/judge";
 import { useMemo, useState } from "react";
 import { type LayoutChangeEvent, Text, View } from "react-native";
 import { useLatestAnswer } from "~/features/fit/useLatestAnswer";
@@ -24,10 +26,10 @@ export default function ForecastSheet({ model }: { model: WarmUpModel }) {
   const begin = judgeInput.fit.beginSeconds;
   const moments = useMemo(() => momentsOf(begin), [begin]);
   const ask = useMemo(() => {
-    const { fit, setting, athlete } = judgeInput;
+    const { fit, setting, athlete, before = [] } = judgeInput;
     return {
       kind: "curves" as const,
-      input: { fit, setting, athlete },
+      input: { fit, setting, athlete, before },
       times: [...moments.grid, ...moments.starts],
     };
   }, [judgeInput, moments]);
@@ -50,6 +52,11 @@ export default function ForecastSheet({ model }: { model: WarmUpModel }) {
   return (
     <View className="gap-4">
       <Text className="font-text text-body text-ink">{stateSentence(forecast)}</Text>
+      {judgeInput.before && judgeInput.before.length > 0 ? (
+        <Text className="font-text text-body text-ink" testID="done-before">
+          Counted as well: what they do earlier on the day, up to {lastOf(judgeInput.before)}.
+        </Text>
+      ) : null}
       {(failure ?? drawFailure) ? <Notice warn text={(failure ?? drawFailure) as string} /> : null}
       <div
         onPointerDown={drag}
@@ -116,6 +123,12 @@ export default function ForecastSheet({ model }: { model: WarmUpModel }) {
       </Text>
     </View>
   );
+}
+
+/** The last thing done earlier on the day, and how long before the start it ends. */
+function lastOf(before: readonly DoneBefore[]): string {
+  const last = before.reduce((a, b) => (b.toSeconds > a.toSeconds ? b : a));
+  return `${last.name}, ${roundLength(-last.toSeconds)} before this start`;
 }
 
 /** What would bring it back for a slip, where that is worth it: for the one that is shown, or else for twenty minutes. */

@@ -16,6 +16,8 @@ import type { PlanDraft } from "~/data/plan/planDraft";
 import { useFigures } from "~/data/resources/figures";
 import { useEarlierRuns } from "~/data/resources/log";
 import { useStartDraft } from "~/data/resources/startDraft";
+import { useStartsBefore } from "~/data/resources/starts";
+import { useDoneBefore } from "~/features/judge/useDoneBefore";
 import { useJudgeInput, useJudgement } from "~/features/judge/useJudgement";
 import { useSame } from "~/ui/hooks/useSame";
 import { useStable } from "~/ui/hooks/useStable";
@@ -24,6 +26,8 @@ import type { ClubKnowledge } from "./useClubKnowledge";
 /** What is said of a plan, and what can be done about it. */
 export interface JudgedPlan {
   judgeInput: JudgeInput;
+  /** Whether it is known what is done earlier on the day. */
+  isBeforeKnown: boolean;
   /** Null before the first answer. */
   judgement: Judgement | null;
   /** Findings that nobody has set aside; the same list as long as they are the same. */
@@ -54,6 +58,9 @@ export function useJudgedPlan({ start, draft, fit, context, untilStart, known, m
   const name = useAccount().me?.name ?? "";
   const day = useStartDraft(start, settingOf);
   const { setting } = day.draft;
+  const starts = useStartsBefore(start.athlete.id, start.startsAt);
+  // Without them it is judged as a first start.
+  const before = useDoneBefore(start, starts.isError ? NONE : starts.data);
   const judgeInput = useJudgeInput({
     start: useSame({ ...start, setting }, JSON.stringify([start.stamp, setting])),
     plan: draft.body,
@@ -63,6 +70,7 @@ export function useJudgedPlan({ start, draft, fit, context, untilStart, known, m
     event: known.event,
     figures: useFigures(),
     earlier: useEarlierRuns(start.athlete.id, mayBuild) ?? NONE,
+    before: before.done,
     untilStart,
   });
   const judgement = useJudgement(judgeInput);
@@ -76,6 +84,7 @@ export function useJudgedPlan({ start, draft, fit, context, untilStart, known, m
     k.code === finding.code && k.itemId === finding.itemId;
   return {
     judgeInput,
+    isBeforeKnown: before.isKnown,
     judgement,
     toLookAt,
     applyEdits: useStable((edits: readonly Edit[]) => {

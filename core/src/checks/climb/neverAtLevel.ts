@@ -1,7 +1,9 @@
+import { wordKey } from "../../words/sameWord";
 import { addFromShelf } from "../mends/fromShelf";
 import { check } from "../terms/check";
 import { isWork } from "../terms/doing";
 import { hardestAt, topsOf } from "../who/tooHardForAge";
+import { freshFrom } from "./straightToHard";
 
 /** An approach that peaks at the target, and nothing that comes near it. */
 export const neverAtLevel = check({
@@ -14,12 +16,14 @@ export const neverAtLevel = check({
     within: { value: 5, unit: "points", least: 0, most: 40, words: "So near the event's level counts" },
   },
   find: (situation, { within }, club) => {
-    const { approach, event, doings, age } = situation;
+    const { approach, event, doings, age, before } = situation;
     if (!event || !approach || approach.sides.peak === "below" || doings.length === 0) return [];
     const most = Math.max(0, ...doings.filter(isWork).map((d) => d.effort));
     // Who is too young for it is not brought to it.
     const least = Math.min(event.targetLevel, hardestAt(age, topsOf(club))) - within;
-    if (most >= least) return [];
+    // Who has just been there need not go again.
+    const fresh = freshFrom(before, club);
+    if (most >= least || event.actions.some((a) => fresh.has(wordKey(a)))) return [];
     const limit = event.targetLevel + Math.max(0, approach.peakPoints);
     return [
       {

@@ -1,8 +1,11 @@
+import type { DoneBefore } from "../../rewarm/doneBefore";
+import { freshActions } from "../../rewarm/rewarm";
 import type { BodyArea } from "../../words/bodyArea";
 import { EASY_EFFORT } from "../../words/effort";
 import { easyRound } from "../mends/easyRound";
 import { check } from "../terms/check";
 import { type Doing, isOwn } from "../terms/doing";
+import { type ClubFigures, figuresOf } from "../terms/figures";
 
 /** Parts that a fast ramp hurts; the calf stands for the Achilles tendon. */
 const DELICATE: readonly BodyArea[] = ["shoulder", "elbow", "hamstring", "calf"];
@@ -25,11 +28,20 @@ export const straightToHard = check({
       most: 100,
       words: "Effort above which it is a stop for delicate parts",
     },
+    fresh: {
+      value: 90,
+      unit: "min",
+      least: 5,
+      most: 240,
+      words: "An action done earlier on the day is fresh for",
+    },
   },
-  find: ({ doings }, { hard, easyReps, stop }) => {
+  find: ({ doings, before: done }, { hard, easyReps, stop, fresh }) => {
     const said = new Set<string>();
+    const isFresh = freshActions(done, fresh * 60);
     return doings.flatMap((doing, i) => {
       if (!isOwn(doing) || doing.effort <= hard || said.has(doing.item.id)) return [];
+      if (doing.prepares.some((action) => isFresh.has(action))) return [];
       const before = doings
         .slice(0, i)
         .filter((d) => isOwn(d) && d.effort <= EASY_EFFORT && isLike(d, doing));
@@ -50,6 +62,11 @@ export const straightToHard = check({
     });
   },
 });
+
+/** Keys of the event's actions that were done so short a time ago that they are still prepared. */
+export function freshFrom(done: readonly DoneBefore[], club: ClubFigures): ReadonlySet<string> {
+  return freshActions(done, (figuresOf(straightToHard, club).fresh as number) * 60);
+}
 
 /** Of one movement: they prepare an action in common; what names none is like all of its kind. */
 function isLike(a: Doing, b: Doing): boolean {

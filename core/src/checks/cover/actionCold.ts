@@ -1,6 +1,7 @@
 import { coverageOf } from "../../plan/coverage";
 import type { PlanItem } from "../../plan/plan";
 import { wordKey } from "../../words/sameWord";
+import { freshFrom } from "../climb/straightToHard";
 import { addFromShelf } from "../mends/fromShelf";
 import { check } from "../terms/check";
 import { itemsDone } from "../terms/doing";
@@ -13,14 +14,15 @@ export const actionCold = check({
   when: "The event uses an action that nothing in the warm-up prepares.",
   rests: "Every action that will be used is touched: coaches keep a list and tick it off.",
   figures: {},
-  find: (situation) => {
-    const { event, fit } = situation;
+  find: (situation, _figures, club) => {
+    const { event, fit, before } = situation;
     const items = itemsDone(fit);
     // Where no drill says what it prepares, nothing is known to be cold.
     const isKnown = items.some((i) => (i.details?.actions.length ?? 0) > 0 || hasLabels(i));
     if (!event || !isKnown) return [];
+    const fresh = freshFrom(before, club);
     return coverageOf(items, event)
-      .actions.filter((a) => a.by.length === 0)
+      .actions.filter((a) => a.by.length === 0 && !fresh.has(wordKey(a.what)))
       .map(({ what }) => ({
         words: `Nothing prepares ${what}, which the event uses.`,
         mends: addFromShelf(

@@ -11,7 +11,7 @@ const YOUNGEST_FOR_EFFORT = 10;
 
 /** What brings readiness back for a start that is so much later; null when nothing is needed or worth it. */
 export function topUpOf(situation: Situation, delaySeconds: number): TopUp | null {
-  const { plan, pieces, around, shelf, circumstances, context, event, approach, age } = situation;
+  const { plan, wholeDay, around, shelf, circumstances, context, event, approach, age } = situation;
   const drills = [
     ...plan.items.map(shelfContentOf).filter((d) => obstacleTo(d, circumstances) === null),
     ...topUpShelf(shelf, circumstances, event),
@@ -19,7 +19,7 @@ export function topUpOf(situation: Situation, delaySeconds: number): TopUp | nul
   const isCalm = event?.effort === "precision" || approach?.sides.peak === "below";
   const isClosed = context.points.some((p) => p.closesPractice && p.fromSeconds < 0);
   return topUpFor({
-    pieces,
+    pieces: wholeDay,
     around,
     delaySeconds,
     drills,

@@ -12,6 +12,8 @@ import { piecesOf } from "../../forecast/piecesOf";
 import type { ShelfContent } from "../../plan/drillContent";
 import type { PlanBody } from "../../plan/plan";
 import { type Circumstances, circumstancesOn } from "../../plan/usable";
+import type { DoneBefore } from "../../rewarm/doneBefore";
+import { wholeDay } from "../../rewarm/wholeDay";
 import type { FitContext } from "../../venue/context";
 import type { BodyArea } from "../../words/bodyArea";
 import { type Doing, doingsOf } from "./doing";
@@ -44,6 +46,8 @@ export interface SituationInput {
   shelf: readonly ShelfContent[];
   /** The athlete's warm-ups before, the latest first. */
   earlier: readonly EarlierRun[];
+  /** What was done earlier on the day, in the order of its beginning; left out where nothing was. */
+  before?: readonly DoneBefore[];
   /** What keeps the essentials from fitting, where that is known. */
   culprit: NamedCulprit | null;
 }
@@ -52,6 +56,9 @@ export interface SituationInput {
 export interface Situation extends SituationInput {
   doings: readonly Doing[];
   pieces: readonly Piece[];
+  before: readonly DoneBefore[];
+  /** The pieces with what was done earlier on the day before them. */
+  wholeDay: readonly Piece[];
   around: Surroundings;
   forecast: Forecast;
   approach: Approach | null;
@@ -64,16 +71,19 @@ export interface Situation extends SituationInput {
 
 /** Works out what follows from a plan and its day. */
 export function situationOf(input: SituationInput): Situation {
-  const { plan, fit, setting, athlete, day } = input;
+  const { plan, fit, setting, athlete, day, before = [] } = input;
   const pieces = piecesOf(fit);
+  const whole = wholeDay(before, pieces);
   const around = surroundingsOf(setting, athlete);
   const circumstances = circumstancesOn(setting, athlete, day);
   return {
     ...input,
     doings: doingsOf(fit),
     pieces,
+    before,
+    wholeDay: whole,
     around,
-    forecast: forecastOf(pieces, around),
+    forecast: forecastOf(pieces, around, whole),
     approach: plan.origin ? approachOf(plan.origin.approach) : null,
     age: circumstances.age,
     spared: circumstances.spared,

@@ -1,7 +1,10 @@
 import type { ScaleItem } from "../../athlete/scale";
+import { rewarmOn } from "../../checks/amount/moreThanRewarm";
+import { freshFrom } from "../../checks/climb/straightToHard";
 import { sportOf } from "../../plan/ofSport";
 import { circumstancesOn } from "../../plan/usable";
-import { formatLength } from "../../time/clock";
+import type { Rewarm } from "../../rewarm/rewarm";
+import { formatLength, roundLength } from "../../time/clock";
 import { approachName } from "../../words/approachId";
 import { type Choice, type Chosen, choiceSeconds, usableChoices } from "../choose/choice";
 import { chooseKit } from "../choose/chooseKit";
@@ -16,29 +19,52 @@ export interface Frame {
   choices: Choice[];
   kit: Chosen[];
   shape: Shape;
+  /** After another start on the same day: how much is enough. */
+  rewarm: Rewarm | null;
+  /** Keys of actions that were done on the day so short a time ago that they are still prepared. */
+  fresh: ReadonlySet<string>;
   rules: FillRules;
   scale: readonly ScaleItem[];
 }
 
 /** Looks at what there is: the drills that can be used, the kit, the shape of the time. */
 export function frameOf(input: FillInput, gaps: string[]): Frame {
-  const { approach, event, athlete, setting, day, availableSeconds } = input;
+  const { approach, event, athlete, setting, day, availableSeconds, figures, before = [] } = input;
   const circumstances = circumstancesOn(setting, athlete, day);
-  const rules = fillRules(circumstances.age, input.figures);
+  const rules = fillRules(circumstances.age, figures);
   const choices = usableChoices(
     { ...input, circumstances, rules, ofSport: sportOf(input.shelf, event) },
     gaps,
   );
   const kit = chooseKit(choices);
   const kitSeconds = kit.reduce((sum, c) => sum + choiceSeconds(c.choice), 0);
-  const shape = shapeOf({ approach, event, setting, rules, availableSeconds, kitSeconds, kit: input.kit });
+  const rewarm = rewarmOn(before, figures);
+  const fresh = freshFrom(before, figures);
+  const shape = shapeOf({
+    ...{ approach, event, setting, rules, availableSeconds, kitSeconds, rewarm },
+    kit: input.kit,
+  });
+  if (rewarm) gaps.push(rewarmWords(rewarm, shape.work));
   gaps.push(...weatherWords(setting), ...kitWords(kit, shape, input));
-  if (shape.work < approach.minutes.least * 60)
+  if (!rewarm && shape.work < approach.minutes.least * 60)
     gaps.push(
       `${approachName(approach.id)} wants ${approach.minutes.least} min of drills at least; this is its short form, ${formatLength(shape.work)}.`,
     );
-  return { input, choices, kit, shape, rules, scale: athlete?.scales.flatMap((s) => s.items) ?? [] };
+  return {
+    input,
+    choices,
+    kit,
+    shape,
+    rewarm,
+    fresh,
+    rules,
+    scale: athlete?.scales.flatMap((s) => s.items) ?? [],
+  };
 }
+
+/** What is said of a warm-up after another start. */
+const rewarmWords = ({ after, restSeconds }: Rewarm, work: number): string =>
+  `A re-warm, because ${after} ends ${roundLength(restSeconds)} before this start: ${roundLength(work)} of drills at the most, and ladders begin higher where an action is still fresh.`;
 
 /** What is said of kit that has no time of its own. */
 function kitWords(

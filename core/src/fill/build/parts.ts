@@ -22,13 +22,16 @@ export interface Parts {
 
 /** Chooses for each part in turn: a first plan, which is then improved. */
 export function firstParts(frame: Frame, gaps: string[]): Parts {
-  const { input, choices, shape, rules, scale } = frame;
+  const { input, choices, shape, rules, scale, fresh } = frame;
   const { approach, event } = input;
   const raise = chooseRaise(choices, approach, shape);
   if (raise.length === 0) gaps.push("The shelf has nothing easy that raises warmth.");
-  const technical = chooseTechnical(choices, { approach, event, shape, rules, scale }, gaps);
+  const technical = chooseTechnical(choices, { approach, event, shape, rules, scale, fresh }, gaps);
   const mobilise = chooseMobilise(choices, { approach, event, shape, rules, raise, technical });
-  const prime = choosePrime(choices, { event, shape, rules, before: [...raise, ...mobilise, ...technical] });
+  const prime = choosePrime(choices, {
+    ...{ event, shape, rules, fresh },
+    before: [...raise, ...mobilise, ...technical],
+  });
   const mental = chooseMental(choices, shape.wait.leastSeconds);
   return withLeftover({ raise, mobilise, technical, prime, warm: [], mental }, shape);
 }

@@ -16,11 +16,11 @@ const LEAST_QUIET = 60;
 export function chooseKeepWarm(
   choices: readonly Choice[],
   quiet: readonly Chosen[],
-  { pieces, around }: Pick<Situation, "pieces" | "around">,
+  { wholeDay, around }: Pick<Situation, "wholeDay" | "around">,
 ): Chosen[] {
   const pool = new Map(choices.filter(raises).map((c) => [c.whole.id, c]));
   const topUp = topUpFor({
-    ...{ pieces, around, delaySeconds: 0, withEffort: false },
+    ...{ pieces: wholeDay, around, delaySeconds: 0, withEffort: false },
     drills: [...pool.values()].map((c) => c.drill),
     waitSeconds: Math.max(LEAST_QUIET, ...quiet.map((c) => choiceSeconds(c.choice))),
   });

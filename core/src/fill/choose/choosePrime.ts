@@ -4,7 +4,7 @@ import { wordKey } from "../../words/sameWord";
 import type { FillRules } from "../input/rules";
 import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, choiceSeconds } from "./choice";
-import { isEasedBy } from "./easing";
+import { isEasedBy, isFresh } from "./easing";
 import { best } from "./pick";
 
 /** What priming is chosen by. */
@@ -12,6 +12,8 @@ export interface PrimeFor {
   event: Pick<EventType, "actions" | "effort"> | null;
   shape: Shape;
   rules: FillRules;
+  /** Keys of actions that are still prepared from earlier on the day. */
+  fresh: ReadonlySet<string>;
   /** Everything that is done before it, in order. */
   before: readonly Chosen[];
 }
@@ -20,7 +22,10 @@ export interface PrimeFor {
  * A touch of competition effort: of the event's own actions, where they are done and in what is worn, within a step of what
  * is done before it; none before aiming.
  */
-export function choosePrime(choices: readonly Choice[], { event, shape, rules, before }: PrimeFor): Chosen[] {
+export function choosePrime(
+  choices: readonly Choice[],
+  { event, shape, rules, fresh, before }: PrimeFor,
+): Chosen[] {
   if (shape.most.prime === 0 || shape.prime < 5) return [];
   const own = before.filter((b) => b.choice.drill.phase === "technical");
   const places = new Set(own.map((b) => wordKey(b.choice.drill.place)));
@@ -37,7 +42,7 @@ export function choosePrime(choices: readonly Choice[], { event, shape, rules, b
       !(isAiming && c.explosive) &&
       // Once the sport's own has begun nothing general comes back.
       (own.length === 0 || places.has(wordKey(c.drill.place)) || c.actions.length > 0) &&
-      (own.length === 0 || isEasedBy(c, ownChoices, rules)),
+      (own.length === 0 || isFresh(c, fresh) || isEasedBy(c, ownChoices, rules)),
   );
   const picked: Chosen[] = [];
   let explosive = spent;

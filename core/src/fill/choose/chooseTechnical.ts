@@ -2,8 +2,9 @@ import { withActions } from "../../dose/doseAt";
 import { wordKey } from "../../words/sameWord";
 import { within } from "../shape/dosed";
 import type { Choice, Chosen } from "./choice";
-import { cutAbove, mergedClimb } from "./climb";
-import { type ClimbFor, Climbing, FIRST_MOST } from "./climbing";
+import { cutAbove, cutBelow, mergedClimb } from "./climb";
+import { type ClimbFor, Climbing, FIRST_MOST, firstMost } from "./climbing";
+import { isFresh } from "./easing";
 import { orderedClimb } from "./order";
 import { best } from "./pick";
 import { withDose } from "./withDose";
@@ -39,7 +40,7 @@ export function chooseTechnical(choices: readonly Choice[], of: ClimbFor, gaps: 
 /** A climb in the order of its approach, with what is last to go. */
 export function inApproachOrder(
   climb: readonly Chosen[],
-  { approach, event, shape, scale }: Omit<ClimbFor, "rules">,
+  { approach, event, shape, scale }: Omit<ClimbFor, "rules" | "fresh">,
 ): Chosen[] {
   const picked = withPriorities(
     climb.toSorted((a, b) => a.choice.from - b.choice.from || a.choice.to - b.choice.to),
@@ -53,7 +54,7 @@ export function inApproachOrder(
 /** Drills that the climb may be chosen from, as they would be done. */
 export function climbChoices(
   choices: readonly Choice[],
-  { shape, rules }: Pick<ClimbFor, "shape" | "rules">,
+  { shape, rules, fresh }: Pick<ClimbFor, "shape" | "rules" | "fresh">,
 ): Choice[] {
   const slot = shape.isShort
     ? Math.max(30, (shape.technical / shape.most.technical) * 1.5)
@@ -61,6 +62,7 @@ export function climbChoices(
   return choices
     .filter((c) => c.drill.phase === "technical" && !c.mental)
     .flatMap((c) => cutAbove(c, shape.top) ?? [])
+    .map((c) => (isFresh(c, fresh) ? cutBelow(c, firstMost(shape.step)) : c))
     .filter((c) => c.rise <= shape.step)
     .map((c) => withDose(c, within(c.drill.dose, slot)))
     .map((c) => (c.explosive ? withDose(c, withActions(c.drill.dose, rules.explosive)) : c))

@@ -27,6 +27,25 @@ export function cutAbove(choice: Choice, top: number): Choice | null {
   return partOf(choice, dose, rungs);
 }
 
+/** A ladder from the highest rung on that may come first; whole where fewer than two would be left. */
+export function cutBelow(choice: Choice, most: number): Choice {
+  const { dose } = choice.drill;
+  if (dose.kind !== "ladder") return choice;
+  const rungs = dose.rungs.slice(
+    Math.max(
+      0,
+      dose.rungs.findLastIndex((r) => r.intensity <= most),
+    ),
+  );
+  return rungs.length < 2 || rungs.length === dose.rungs.length ? choice : partOf(choice, dose, rungs);
+}
+
+/** Whether a ladder begins above its first rung on the shelf. */
+export function isBegunHigher({ drill, whole }: Choice): boolean {
+  const [from, first] = [drill, whole].map(({ dose }) => dose.kind === "ladder" && dose.rungs[0]?.intensity);
+  return typeof from === "number" && typeof first === "number" && from > first;
+}
+
 /**
  * Single actions and ladders as one climb from easy to hard: what lies between two rungs of a ladder stands between them, and
  * the ladder is cut there.

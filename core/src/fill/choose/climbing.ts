@@ -7,8 +7,8 @@ import { wordKey } from "../../words/sameWord";
 import type { FillRules } from "../input/rules";
 import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, choiceSeconds } from "./choice";
-import { steepGap } from "./climb";
-import { easyReps, isEasedBy } from "./easing";
+import { isBegunHigher, steepGap } from "./climb";
+import { easyReps, isEasedBy, isFresh } from "./easing";
 import { NOTHING_LEFT } from "./left";
 import { best } from "./pick";
 import { onTheWay, PREPARES, prepares } from "./why";
@@ -20,7 +20,12 @@ export interface ClimbFor {
   shape: Shape;
   rules: FillRules;
   scale: readonly ScaleItem[];
+  /** Keys of actions that are still prepared from earlier on the day. */
+  fresh: ReadonlySet<string>;
 }
+
+/** Up to here something of the sport's own may be the first, per cent. */
+export const firstMost = (step: number): number => Math.min(FIRST_MOST, ENTRY + step);
 
 /** Never a first own action above half effort, per cent; coaches' rule (custom). */
 export const FIRST_MOST = 50;
@@ -34,20 +39,23 @@ export class Climbing {
   private left: number;
   private readonly shape: Shape;
   private readonly rules: FillRules;
+  private readonly fresh: ReadonlySet<string>;
 
   constructor(
-    { event, shape, rules }: ClimbFor,
+    { event, shape, rules, fresh }: ClimbFor,
     private readonly pool: readonly Choice[],
   ) {
     this.open = new Set(event?.actions ?? []);
     this.shape = shape;
     this.left = shape.technical;
     this.rules = rules;
+    this.fresh = fresh;
   }
 
   take(choice: Choice, priority: Priority, why: string): void {
     for (const action of this.opens(choice)) this.open.delete(action);
-    this.picked.set(choice, { choice, priority, why });
+    const higher = isBegunHigher(choice) ? " Begins higher, because it was done not long ago." : "";
+    this.picked.set(choice, { choice, priority, why: why + higher });
     this.left -= choiceSeconds(choice);
   }
 
@@ -77,8 +85,8 @@ export class Climbing {
   private isFull = () => this.picked.size >= this.shape.most.technical;
 
   /** Whether an action that goes hard has its easy repetitions, or, among all there are, can have them. */
-  private isEased = (c: Choice) => isEasedBy(c, this.picked.keys(), this.rules);
-  private canBeEased = (c: Choice) => isEasedBy(c, this.pool, this.rules);
+  private isEased = (c: Choice) => isFresh(c, this.fresh) || isEasedBy(c, this.picked.keys(), this.rules);
+  private canBeEased = (c: Choice) => isFresh(c, this.fresh) || isEasedBy(c, this.pool, this.rules);
 
   /** What costs more time than there is, and what cannot be led up to, is worth less. */
   private costOf = (c: Choice) =>

@@ -25,6 +25,10 @@ export function isEasedBy(
   return reps >= wanted;
 }
 
+/** Whether a drill is of an action that is still prepared from earlier on the day. */
+export const isFresh = (c: Pick<Choice, "actions">, fresh: ReadonlySet<string>): boolean =>
+  c.actions.some((action) => fresh.has(action));
+
 /** Of one movement: they prepare an action in common; what names none is like all of its kind. */
 const isLike = (a: Choice, b: Choice) =>
   b.actions.length === 0 || a.actions.some((action) => b.actions.includes(action));

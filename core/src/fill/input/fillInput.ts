@@ -5,6 +5,7 @@ import type { EarlierRun } from "../../checks/terms/situation";
 import type { Setting } from "../../conditions/setting";
 import type { EventType } from "../../event/eventType";
 import type { DrillContent } from "../../plan/drillContent";
+import type { DoneBefore } from "../../rewarm/doneBefore";
 import type { FitContext } from "../../venue/context";
 
 /** A drill of the shelf. */
@@ -26,6 +27,8 @@ export interface FillInput {
   figures: ClubFigures;
   /** The athlete's warm-ups before, the latest first. */
   earlier: readonly EarlierRun[];
+  /** What was done earlier on the day, in the order of its beginning: after it a re-warm is enough. */
+  before?: readonly DoneBefore[];
   /** Seconds between the earliest beginning and the start. */
   availableSeconds: number;
   /** Whether the kit is on already; null or left out where nobody has said: then it is where there is no time for it. */

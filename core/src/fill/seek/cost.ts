@@ -39,9 +39,9 @@ export function costOf(frame: Frame, judged: JudgedFill): number {
 }
 
 /** Actions of the event that the shelf could prepare and the plan does not. */
-function coldActions({ choices }: Frame, { situation }: JudgedFill): number {
+function coldActions({ choices, fresh }: Frame, { situation }: JudgedFill): number {
   const known = new Set(choices.flatMap((c) => c.actions));
-  return coldOf(situation).actions.filter((a) => known.has(wordKey(a.what))).length;
+  return coldOf(situation, fresh).actions.filter((a) => known.has(wordKey(a.what))).length;
 }
 
 /** What the approach and the form of the time promise, and the plan does not keep. */

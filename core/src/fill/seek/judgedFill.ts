@@ -16,10 +16,10 @@ export interface JudgedFill {
 
 /** Fits and judges a filled plan. */
 export function judgedFill(body: PlanBody, input: Omit<FillInput, "approach" | "makeId">): JudgedFill {
-  const { athlete, event, setting, day, context, earlier, availableSeconds, figures } = input;
+  const { athlete, event, setting, day, context, earlier, before = [], availableSeconds, figures } = input;
   const fit = fitPlan(body, availableSeconds, context);
   const situation = situationOf({
-    ...{ plan: body, fit, context, setting, athlete, event, day, earlier },
+    ...{ plan: body, fit, context, setting, athlete, event, day, earlier, before },
     ...{ readySeconds: null, untilStart: null, shelf: [], culprit: fit.culprit },
   });
   return { situation, found: checkPlan(situation, figures), work: situation.doings.filter(isWork) };

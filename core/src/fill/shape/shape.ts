@@ -3,6 +3,7 @@ import { coldBandOf } from "../../conditions/cold";
 import { isHot } from "../../conditions/heat";
 import type { Setting } from "../../conditions/setting";
 import type { EventType } from "../../event/eventType";
+import { type Rewarm, shareOf } from "../../rewarm/rewarm";
 import type { FillInput } from "../input/fillInput";
 import type { FillRules } from "../input/rules";
 
@@ -38,6 +39,8 @@ export interface ShapeFor {
   /** Of the kit that has to be ready, seconds; and whether it is on, as somebody has said. */
   kitSeconds: number;
   kit: FillInput["kit"];
+  /** How much is enough after another start on the day. */
+  rewarm: Rewarm | null;
 }
 
 /** The least wait that a warm-up is squeezed to, seconds: a minute, as coaches have it when short of time (custom). */
@@ -121,25 +124,30 @@ export function shapeOf({
   availableSeconds,
   kitSeconds,
   kit,
+  rewarm,
 }: ShapeFor): Shape {
   const isTooLong = availableSeconds - kitSeconds < SHORTEST_WAIT + LEAST_MOVEMENT;
   const kitOn = kitSeconds > 0 && (kit === "on" || (kit !== "to-do" && isTooLong));
   const left = Math.max(0, availableSeconds - (kitOn ? 0 : kitSeconds));
   const { leastSeconds, longestSeconds } = approach.wait;
   const least = Math.min(leastSeconds, WAITS.find(([upTo]) => left < upTo)?.[1] ?? leastSeconds);
-  const usual = Math.min(approach.minutes.usual * 60, rules.longest);
+  const { portions } = approach;
+  const enough = rewarm ? shareOf(rewarm, portions.raise) : 1;
+  const usual = Math.floor(Math.min(approach.minutes.usual * 60, rules.longest) * enough);
   const work = Math.min(Math.max(0, left - least), usual);
   const target = event?.targetLevel ?? USUAL_TARGET;
   const isAiming = event?.effort === "precision";
   const short = SHORT_FORMS.find((f) => work < f.upTo);
-  const raiseTimes = rules.raiseTimes * timesOn(setting);
-  const { portions } = approach;
+  // Of a re-warm the easy part may be a smaller share than usual.
+  const raiseTimes = rules.raiseTimes * timesOn(setting) * (rewarm ? rewarm.raise / enough : 1);
   const of = short ?? { ...portions, ...LONG_FORM };
   const raise = Math.max(Math.min(60, work), Math.round(work * of.raise * raiseTimes));
   // What the raise takes more or less, the sport's own gives or gets.
   const rest = work - raise;
   const others = of.mobilise + of.technical + of.prime;
-  const top = Math.min(rules.hardest, of.top, target + approach.peakPoints, 100);
+  // What was done at full effort a while ago is met again as high as the event asks.
+  const formTop = rewarm ? LONG_FORM.top : of.top;
+  const top = Math.min(rules.hardest, formTop, target + approach.peakPoints, 100);
   return {
     wait: { leastSeconds: least, longestSeconds, shortestSeconds: Math.min(SHORTEST_WAIT, least) },
     kitOn,

@@ -190,3 +190,28 @@ export function mergeLists(labels: Labels, a: Int32Array, b: Int32Array): Int32A
   for (; j < b.length; j++) sieve.offer(b[j] as number);
   return sieve.list();
 }
+
+/** Merges that are asked for again and again: from drill to drill most of the lists stay as they were. */
+export class Merges {
+  private readonly known = new WeakMap<Int32Array, WeakMap<Int32Array, Int32Array>>();
+
+  constructor(private readonly labels: Labels) {}
+
+  /** All of some lists merged. Those that change most often stand last. */
+  of(lists: readonly Int32Array[]): Int32Array {
+    return lists.reduce((all, list) => this.pair(all, list), NOTHING);
+  }
+
+  private pair(a: Int32Array, b: Int32Array): Int32Array {
+    if (a.length === 0) return b;
+    const before = this.known.get(a) ?? new WeakMap<Int32Array, Int32Array>();
+    this.known.set(a, before);
+    const known = before.get(b);
+    if (known) return known;
+    const merged = mergeLists(this.labels, a, b);
+    before.set(b, merged);
+    return merged;
+  }
+}
+
+const NOTHING: Int32Array = new Int32Array(0);

@@ -7,6 +7,7 @@ import { type Front, type Fronts, inOrder } from "./fronts";
 import { Labels, mergeLists, Sieve } from "./labels";
 import { canMeet, type Narrowing, narrowed, type Prospect, prospectsOf } from "./narrow";
 import { latestEnd, type Placing } from "./placing";
+import { entryIn } from "./reach";
 import { type Solution, solutionOf } from "./solution";
 import { type Ahead, canBeMended, type Spent, spend, whatIsAhead } from "./spending";
 import { type Workspace, workspaceFor } from "./workspace";
@@ -45,7 +46,7 @@ export function search(
   let fronts: Fronts = new Map([[keyOf(start), { state: start, list: Int32Array.of(0) }]]);
   for (let p = problem.blocks.length - 1; p >= 0; p--) {
     const block = problem.blocks[p] as { from: number; to: number };
-    fronts = forgetful(workspace, goThrough(workspace, block, fronts, narrowing), block);
+    fronts = forgetful(workspace, goThrough(workspace, block, fronts, narrowing), p);
     if (narrowing) fronts = narrowed(workspace, fronts, block.from, narrowing);
     onProgress?.(1 - p / problem.blocks.length);
   }
@@ -121,7 +122,7 @@ function keep(
       const before = drill.leads
         ? group.filter((f) => f.state.entry < 0 || f.state.entry - to <= problem.stepPoints)
         : group;
-      const list = before.reduce<Int32Array>((all, f) => mergeLists(workspace.labels, all, f.list), NOTHING);
+      const list = workspace.merges.of(before.map((f) => f.list));
       for (const level of levels)
         prepend(
           workspace,
@@ -137,8 +138,6 @@ function keep(
   return result;
 }
 
-const NOTHING: Int32Array = new Int32Array(0);
-
 /** Fronts in groups that differ at most in where the climb is entered, when that is about to change. */
 function sameBut(fronts: Fronts, leads: boolean): Front[][] {
   if (!leads) return inOrder(fronts).map((f) => [f]);
@@ -149,7 +148,10 @@ function sameBut(fronts: Fronts, leads: boolean): Front[][] {
     if (group) group.push(front);
     else groups.set(key, [front]);
   }
-  return [...groups.values()];
+  // Where the climb is entered anew changes from drill to drill, and so do those with no entry left to keep to.
+  return [...groups.values()].map((g) =>
+    g.sort((a, b) => (a.state.entry < 0 ? 1 : b.state.entry < 0 ? -1 : a.state.entry - b.state.entry)),
+  );
 }
 
 /** Levels by the effort they leave the climb at, without those whose own rungs are too steep a step apart. */
@@ -243,11 +245,11 @@ function openingsFor({ openings }: FitProblem, drill: FitDrill, place: number): 
   return all?.[drill.calm ? 1 : 0] ?? [];
 }
 
-/** After a block: what can no longer matter is forgotten, so that more can be compared; what cannot be mended is dropped. */
-function forgetful(workspace: Workspace, fronts: Fronts, block: { from: number; to: number }): Fronts {
-  const { problem, bits } = workspace;
+/** After the n-th block: what can no longer matter is forgotten, so that more can be compared; what cannot be mended is dropped. */
+function forgetful(workspace: Workspace, fronts: Fronts, n: number): Fronts {
+  const { problem, bits, reaches } = workspace;
+  const block = problem.blocks[n] as { from: number; to: number };
   const before = problem.drills.slice(0, block.from);
-  const isLedTo = problem.reached >= 0 || before.some((d) => d.leads);
   const placed = before.some((d) => d.place >= 0) || problem.points.some((p) => p.place >= 0);
   const ahead = whatIsAhead(problem, block.from);
   const mine = Array.from({ length: block.to - block.from }, (_, k) => bits.get(block.from + k) ?? 0);
@@ -257,11 +259,9 @@ function forgetful(workspace: Workspace, fronts: Fronts, block: { from: number; 
     // What counted on a drill that was left out in the end.
     const left = workspace.caps.length > 0 ? list.filter((id) => canBeMended(workspace, id, ahead)) : list;
     if (left.length === 0) continue;
-    const matters = isLedTo || state.coldFrom >= 0;
     const next = {
       ...state,
-      entry: matters ? state.entry : -1,
-      coldFrom: matters ? state.coldFrom : -1,
+      ...entryIn(state, reaches[n] ?? [], problem),
       place: placed ? state.place : -1,
     };
     result = joined(workspace, result, new Map([[keyOf(next), { state: next, list: left }]]));

@@ -4,7 +4,8 @@ import { busyTimes } from "../model/openings";
 import type { FitDrill, FitProblem } from "../model/problem";
 import { BucketCollector } from "./bucketCollector";
 import type { Collector } from "./collector";
-import { Labels } from "./labels";
+import { Labels, Merges } from "./labels";
+import { type Reaches, reachesOf } from "./reach";
 import { SortingCollector } from "./sortingCollector";
 
 /** Rests, rest owed before the start, general work, then the caps: which figures are kept of a label, and where. */
@@ -28,6 +29,9 @@ export interface Workspace {
   longestRest: number;
   /** The bit of each drill that others must follow. */
   bits: Map<number, number>;
+  merges: Merges;
+  /** Up to which efforts the drills before each block may lead. */
+  reaches: Reaches;
   /** The most comparisons of labels, and the most labels. */
   within: number;
   most: number;
@@ -67,6 +71,8 @@ export function workspaceFor(
     busy: busyTimes(problem.points),
     longestRest,
     bits: leaderBitsOf(problem),
+    merges: new Merges(labels),
+    reaches: reachesOf(problem),
     within,
     most,
   };

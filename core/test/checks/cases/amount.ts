@@ -1,4 +1,4 @@
-import { type Row, reps, timed } from "../../made/situations";
+import { doneBefore, type Row, reps, timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { explosive, jog, jump, prime } from "./rows";
 
@@ -48,13 +48,40 @@ export const amount: Record<string, Cases> = {
     mends: true,
   },
   "too-short": {
-    fires: [{ rows: [jog(565)], event: { targetLevel: 80, effort: "short-hard" } }, { rows: [jog(205)] }],
+    fires: [
+      { rows: [jog(565)], event: { targetLevel: 80, effort: "short-hard" } },
+      { rows: [jog(205)] },
+      // An hour after another start half of the floor is enough.
+      { rows: [jog(265)], event: { targetLevel: 80, effort: "short-hard" }, before: [doneBefore(60)] },
+    ],
     not: [
       { rows: [jog(575)], event: { targetLevel: 80, effort: "short-hard" } },
       { rows: [jog(565)], event: { targetLevel: 79, effort: "short-hard" } },
       { rows: [jog(565)], event: { targetLevel: 80, effort: "long-sustained" } },
       { rows: [jog(215)] },
+      { rows: [jog(275)], event: { targetLevel: 80, effort: "short-hard" }, before: [doneBefore(60)] },
       { rows: [] },
+    ],
+  },
+  "more-than-a-re-warm": {
+    fires: [
+      // Even stair: 22 min, of which a quarter is easy. After 20 min a third is 7:16 min and half as much again 10:53 min.
+      { rows: [jog(660)], approach: "even-stair", before: [doneBefore(20)] },
+      { rows: [jog(660)], approach: "even-stair", before: [doneBefore(5)] },
+      // Compact: 12 min at the usual, and what takes 10 min is never too much.
+      { rows: [jog(605)], approach: "compact", before: [doneBefore(20)] },
+      // After an hour half: 11 min, and half as much again 16:30 min.
+      { rows: [jog(995)], approach: "even-stair", before: [doneBefore(60)] },
+      { rows: [jog(1725)], approach: "even-stair", before: [doneBefore(180)] },
+    ],
+    not: [
+      { rows: [jog(660)], before: [doneBefore(20)] },
+      { rows: [jog(660)], approach: "even-stair" },
+      { rows: [jog(600)], approach: "compact", before: [doneBefore(20)] },
+      { rows: [jog(650)], approach: "even-stair", before: [doneBefore(20)] },
+      { rows: [jog(985)], approach: "even-stair", before: [doneBefore(60)] },
+      { rows: [jog(1700)], approach: "even-stair", before: [doneBefore(180)] },
+      { rows: [jog(1740)], approach: "even-stair", before: [doneBefore(360)] },
     ],
   },
   "not-needed": {

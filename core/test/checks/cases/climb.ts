@@ -1,4 +1,4 @@
-import { ladder, type Row, reps, timed } from "../../made/situations";
+import { doneBefore, ladder, type Row, reps, timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { jog, jump, jumps, prime } from "./rows";
 
@@ -40,11 +40,15 @@ export const climb: Record<string, Cases> = {
       // Easy work on another action does not count for this one.
       { rows: [jog(), jump(40, 30, { details: { actions: ["Spin"] } }), jump(61, 5, jumps)] },
       { rows: [jog(), jump(41, 30, jumps), jump(61, 5, jumps)] },
+      // Done so long ago that it counts no more.
+      { rows: [jog(), jump(61, 5, jumps)], before: [doneBefore(91, { actions: ["Jump"] })] },
+      { rows: [jog(), jump(61, 5, jumps)], before: [doneBefore(90, { actions: ["Spin"] })] },
       { rows: [jog(), jump(86, 5, { details: { actions: ["Throw"], areas: ["elbow"] } })] },
     ],
     not: [
       { rows: [jog(), jump(40, 10, jumps), jump(61, 5, jumps)] },
       { rows: [jog(), jump(60, 5, jumps)] },
+      { rows: [jog(), jump(61, 5, jumps)], before: [doneBefore(90, { actions: ["Jump"] })] },
       { rows: [["Axel", "technical", 80, ladder([30, 10], [80, 3])]] },
     ],
     mends: true,
@@ -131,6 +135,12 @@ export const climb: Record<string, Cases> = {
         athlete: { ageBand: "10-12" },
       },
       { rows: [jog(), prime(85)], approach: "even-stair", event: { targetLevel: 90 } },
+      {
+        rows: [jog(), prime(70)],
+        approach: "even-stair",
+        event: { targetLevel: 90, actions: ["Jump"] },
+        before: [doneBefore(60, { actions: ["Jump"] })],
+      },
       { rows: [jog(), prime(70)], approach: "compact", event: { targetLevel: 90 } },
       { rows: [jog(), prime(70)], event: { targetLevel: 90 } },
       { rows: [], approach: "even-stair", event: { targetLevel: 90 } },

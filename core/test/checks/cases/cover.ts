@@ -1,4 +1,4 @@
-import { reps, timed } from "../../made/situations";
+import { doneBefore, reps, timed } from "../../made/situations";
 import type { Cases } from "./cases";
 import { jog, jump, jumps } from "./rows";
 
@@ -15,6 +15,12 @@ export const cover: Record<string, Cases> = {
     not: [
       { rows: [jog(), jump(30, 10, { details: { actions: ["jump "] } })], event: { actions: ["Jump"] } },
       { rows: [jog(), jump(30)], event: { actions: ["Jump"] } },
+      // It was done an hour ago.
+      {
+        rows: [jog(), jump(30, 10, { details: { actions: ["Spin"] } })],
+        event: { actions: ["Jump"] },
+        before: [doneBefore(60, { actions: ["JUMP"] })],
+      },
     ],
     mends: true,
   },
