@@ -95,7 +95,7 @@ export async function makeStartByHand(page: Page, name: string, inMinutes = 120)
   await page.goto("/start/new");
   await page.getByRole("radio", { name: "Someone new" }).click();
   await page.getByLabel("Their name").fill(name);
-  await page.getByLabel("What is started").fill("Trial skate");
+  await page.getByLabel("Event", { exact: true }).fill("Trial skate");
   const at = new Date(Date.now() + inMinutes * 60_000);
   const two = (n: number) => String(n).padStart(2, "0");
   await page

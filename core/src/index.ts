@@ -102,6 +102,7 @@ export { cautionFor, weatherCaution } from "./run/live/cautions";
 export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/live/cues";
 export { passedPoints } from "./run/live/passedPoints";
 export { type RunClock, runClock } from "./run/live/runClock";
+export { runTimeline } from "./run/live/runTimeline";
 export { type StartMoves, whoMoved } from "./run/live/startMoves";
 export { type WaitPrompt, waitPrompt } from "./run/live/waitPrompt";
 export { isRunOver } from "./run/log/isOver";
@@ -129,6 +130,7 @@ export {
   zonedInstant,
 } from "./time/zone";
 export { fitTimeline } from "./timeline/fitTimeline";
+export { riseWords } from "./timeline/riseWords";
 export { idleBefore, type Segment, waitBeforeStart } from "./timeline/segment";
 export { type FitContext, fitContextSchema, LONGEST_DAY, openDay } from "./venue/context";
 export { contextOf, type DayFacts, type DayOf } from "./venue/contextOf";

@@ -25,7 +25,7 @@ async function signUp(page: Page, name: string, club: string): Promise<string> {
   await page.getByLabel("Your name").fill(name);
   await page.getByLabel("E-mail").fill(email);
   await page.getByLabel("Password").fill(PASSWORD);
-  await page.getByRole("button", { name: "Make them" }).click();
+  await page.getByRole("button", { name: "Create account and club" }).click();
   await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
   return email;
 }
@@ -128,8 +128,8 @@ test("an owner invites a coach by a link; the role lowered while they look takes
   await expect(other.getByRole("button", { name: "Add", exact: true })).toHaveCount(0);
 
   await page.getByRole("button", { name: "Change Tomás O'Neill" }).click();
-  await page.getByRole("button", { name: "Take out of the club" }).click();
-  await page.getByRole("button", { name: "Take them out" }).click();
+  await page.getByRole("button", { name: "Remove from the club" }).click();
+  await page.getByRole("button", { name: "Remove them" }).click();
   await expect(other.getByRole("heading", { name: "You belong to no club" })).toBeVisible();
   await expect(other.getByText("Ada Finch")).toHaveCount(0);
 
@@ -165,7 +165,7 @@ test("the last owner can neither lower themselves nor leave", async ({ page }) =
   await page.getByRole("button", { name: "Close" }).click();
   await page.goto("/club");
   await page.getByRole("button", { name: "Leave the club" }).click();
-  await page.getByRole("button", { name: "Leave it" }).click();
+  await page.getByRole("button", { name: "Leave now" }).click();
   await expect(page.getByText("A club keeps at least one owner")).toBeVisible();
 });
 
@@ -188,7 +188,7 @@ test("signing out and in comes back to the same address; a wrong password says s
   await page.getByLabel("E-mail").fill(email);
   await page.getByLabel("Password").fill(PASSWORD);
   await page.getByRole("button", { name: "Sign in" }).click();
-  await expect(page.getByText("This address and password do not go together.")).toBeVisible();
+  await expect(page.getByText("Wrong e-mail or password.")).toBeVisible();
   await expectAccessible(page);
   await page.getByLabel("Password").fill("another sentence");
   await page.getByLabel("Password").press("Enter");
@@ -215,17 +215,17 @@ test("a form says what is missing, and an address that is taken", async ({ page,
   const email = await signUp(page, "Vera Holt", "First club");
   const other = await elsewhere(browser);
   await other.goto("/sign-up");
-  await other.getByRole("button", { name: "Make them" }).click();
+  await other.getByRole("button", { name: "Create account and club" }).click();
   await expect(other.getByText("Give a name.")).toHaveCount(2);
   await expect(other.getByText("Use at least 10 characters.")).toBeVisible();
   await other.getByLabel("Name of your club").fill("Second club");
   await other.getByLabel("Your name").fill("Vera Holt");
   await other.getByLabel("E-mail").fill(email);
   await other.getByLabel("Password").fill("1234567890");
-  await other.getByRole("button", { name: "Make them" }).click();
+  await other.getByRole("button", { name: "Create account and club" }).click();
   await expect(other.getByText("among the first to be guessed")).toBeVisible();
   await other.getByLabel("Password").fill("another person's password");
-  await other.getByRole("button", { name: "Make them" }).click();
+  await other.getByRole("button", { name: "Create account and club" }).click();
   await expect(other.getByText("This address has an account already")).toBeVisible();
   await expect(other.getByLabel("Name of your club")).toHaveValue("Second club");
   await expectAccessible(other);

@@ -20,7 +20,7 @@ async function putUp(page: Page, name: string): Promise<void> {
   await page.getByRole("button", { name: "Starter shelves" }).click();
   await expect(page.getByRole("list", { name: "Starter shelves" })).toContainText(name);
   await expectAccessible(page);
-  await page.getByRole("button", { name: `Put up ${name}` }).click();
+  await page.getByRole("button", { name: `Add ${name} to the shelf` }).click();
   await expect(page.getByText(new RegExp(`^${name}: \\d+ drills added`))).toBeVisible();
   await page.getByRole("button", { name: "Close" }).click();
 }
@@ -53,7 +53,7 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
 
   await makeStart(page, "Signe Halloran");
   await more(page, /^The start/);
-  await page.getByLabel("Kind of event").selectOption("Junior short");
+  await page.getByLabel("Event type").selectOption("Junior short");
   await closeSaved(page);
 
   await page.getByRole("button", { name: "Fill it for me" }).click();
@@ -86,8 +86,8 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
   // Another start of the same athlete: the same as last time, then a copy.
   await page.goto("/start/new");
   await page.getByRole("radio", { name: "Signe Halloran" }).click();
-  await page.getByLabel("What is started").fill("Second day");
-  await page.getByLabel("Kind of event").selectOption("Junior short");
+  await page.getByLabel("Event", { exact: true }).fill("Second day");
+  await page.getByLabel("Event type").selectOption("Junior short");
   const later = new Date(Date.now() + 30 * 3_600_000).toISOString();
   await page.getByLabel("Day", { exact: true }).fill(later.slice(0, 10));
   await page.getByLabel("Start", { exact: true }).fill("11:00");
@@ -189,7 +189,7 @@ test("an archer's gate ladder: generated, changed by hand, seen as rungs in the 
   const rungs = sheet.getByRole("list", { name: "Rungs, first to last" });
   const many = await rungs.getByRole("listitem").count();
   await rungs.getByRole("button").first().click();
-  await sheet.getByLabel("One thing to attend to").first().fill("Feel the release");
+  await sheet.getByLabel("Focus", { exact: true }).first().fill("Feel the release");
   await sheet.getByRole("button", { name: "How many hits: more" }).click();
   await sheet.getByRole("button", { name: "Copy the rung" }).click();
   await expect(rungs.getByRole("listitem")).toHaveCount(many + 1);
@@ -263,7 +263,7 @@ test("what is sore is spared in one step, showing what is replaced, and never sh
   await page.getByRole("button", { name: "Open Ragna Teale" }).click();
   await page.getByRole("checkbox", { name: "Knee" }).click();
   const soon = new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10);
-  await page.getByLabel("Knee, to be spared until").fill(soon);
+  await page.getByLabel("Knee, protect until").fill(soon);
   await page.getByRole("button", { name: "Add a scale" }).click();
   await page.getByRole("button", { name: "Add a step" }).click();
   await expectAccessible(page);
@@ -273,11 +273,11 @@ test("what is sore is spared in one step, showing what is replaced, and never sh
   await openStart(page, "Ragna Teale");
   await page.getByTestId("to-look-at").click();
   const list = page.getByRole("list", { name: "To look at" });
-  await expect(list.getByText(/loads the knee, to be spared on this day/)).toHaveCount(2);
+  await expect(list.getByText(/loads the knee, to be protected on this day/)).toHaveCount(2);
   await expect(list.getByRole("button", { name: /instead$/ })).toHaveCount(2);
   await expectAccessible(page);
   await page.getByRole("button", { name: "Mend all 2 of one kind" }).click();
-  await expect(list.getByText(/to be spared/)).toHaveCount(0);
+  await expect(list.getByText(/to be protected/)).toHaveCount(0);
   await page.getByRole("button", { name: "Close" }).click();
   const names = await stairNames(page);
   expect(names).not.toContain("Walking lunges");

@@ -70,12 +70,12 @@ test("what was given up is traded: another drill goes for it, or it matters more
   await expect(page.getByRole("group", { name: /^Walking lunges: left out/ })).toHaveCount(0);
   await saved(page);
   const landing = page.getByRole("group", { name: /^Axel with full entry: / });
-  await landing.getByRole("button", { name: /^Find a trade/ }).click();
-  const takeOut = landing.getByRole("button", { name: /^Take out / });
+  await landing.getByRole("button", { name: /^Swap something out/ }).click();
+  const takeOut = landing.getByRole("button", { name: /^Remove / });
   const nothing = landing.getByText("Nothing that matters less would make room for it.");
   await expect(takeOut.or(nothing)).toBeVisible();
   if (await takeOut.isVisible()) {
-    const name = ((await takeOut.textContent()) ?? "").replace("Take out ", "");
+    const name = ((await takeOut.textContent()) ?? "").replace("Remove ", "");
     await takeOut.click();
     await page.getByRole("button", { name: "Close" }).click();
     expect(await stairNames(page)).not.toContain(name);
@@ -87,7 +87,7 @@ test("Today says the last moments to begin, for all of it and for the essentials
   await page.goto("/");
   const card = page.getByRole("group", { name: /^Noor Whitlock/ });
   await expect(card.getByTestId("latest")).toHaveText(
-    /^Last moment for all of it \d\d:\d\d, for the essentials \d\d:\d\d$/,
+    /^Latest begin: full \d\d:\d\d, essentials only \d\d:\d\d$/,
   );
 });
 
@@ -108,11 +108,13 @@ test("rests, pairs and limits are set in whole steps, and the plan follows", asy
 
   await page.getByRole("button", { name: "More", exact: true }).click();
   await page.getByRole("button", { name: "Wait, steps and limits" }).click();
-  await page.getByRole("button", { name: "General work on end: more" }).click();
+  await page.getByRole("button", { name: "Longest general work without a break: more" }).click();
   await expect(page.getByText("1 min", { exact: true })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole("button", { name: "Close" }).click();
-  await expect(page.getByTestId("given-up")).toContainText("The limit on general work on end is the reason");
+  await expect(page.getByTestId("given-up")).toContainText(
+    "The limit on general work without a break is the reason",
+  );
   await saved(page);
   await page.reload();
   await expect(page.getByTestId("stair").getByText(/3:00 rest after Single jumps/)).toBeVisible();
@@ -120,7 +122,7 @@ test("rests, pairs and limits are set in whole steps, and the plan follows", asy
   // And taken back, each where it was set.
   await page.getByRole("button", { name: "More", exact: true }).click();
   await page.getByRole("button", { name: "Wait, steps and limits" }).click();
-  await page.getByRole("button", { name: "General work on end: less" }).click();
+  await page.getByRole("button", { name: "Longest general work without a break: less" }).click();
   await page.getByRole("button", { name: "Close" }).click();
   await page.getByRole("button", { name: /^Single jumps/ }).click();
   await sheet.getByRole("radio", { name: "None owed" }).click();

@@ -147,9 +147,10 @@ test("less of a drill is less of it in the plan too, also with minutes to spare,
   await makeStart(page, "Kaisa Lund", 60);
   await addDrills(page, "Easy laps of the corridor");
   const strip = page.getByRole("button", { name: /^Easy laps of the corridor, / });
-  const before = (await strip.textContent()) ?? "";
   await strip.click();
   const sheet = page.getByRole("dialog");
+  await expect(sheet).toBeVisible();
+  const before = (await strip.textContent()) ?? "";
   await press(page, "How long: less", 2);
   await expect(strip).not.toHaveText(before);
   await expect(strip).toContainText("6:00");

@@ -89,7 +89,7 @@ test("what there is to look at is shown, mended with one press and taken back, a
   await expectAccessible(page);
   await sheet.getByRole("button", { name: "Lower it to 50 %" }).click();
   await expect(steep).toHaveCount(0);
-  await sheet.getByRole("button", { name: "Take it back" }).click();
+  await sheet.getByRole("button", { name: "Undo it" }).click();
   await expect(steep).toBeVisible();
   // Shows the strip.
   await sheet.getByRole("listitem").filter({ has: steep }).getByRole("button", { name: "Show it" }).click();
@@ -211,7 +211,7 @@ test("a run says how long they stay warm, and offers a top-up when the start sli
   await page.getByRole("button", { name: "Close" }).click();
   const offer = page.getByTestId("refit");
   await expect(offer).toContainText(/The start is 20 min later\. .*min of .* back\./);
-  await offer.getByRole("button", { name: "Re-fit" }).click();
+  await offer.getByRole("button", { name: "Adjust plan" }).click();
   // A wait until the top-up's own time, and then it.
   await expect(page.getByText("Warm clothes on, until the top-up").first()).toBeVisible();
 });

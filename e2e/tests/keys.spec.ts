@@ -93,7 +93,7 @@ test("in a run jumping, putting in, the start and the end have keys", async ({ p
   await expect(page.locator(":focus")).toHaveAttribute("aria-label", "−5 min");
   await page.keyboard.press("Escape");
   await page.keyboard.press("i");
-  await expect(page.getByRole("dialog", { name: "Put in a drill" })).toBeVisible();
+  await expect(page.getByRole("dialog", { name: "Insert a drill" })).toBeVisible();
   await page.keyboard.press("Escape");
   await page.keyboard.press("Escape");
   await page.keyboard.press("e");

@@ -57,7 +57,7 @@ for (const { name, width, height, text } of SIZES) {
     await press(page, "Move start");
     await look("Today, moving a start");
     await page.goto("/start/new");
-    await expect(page.getByLabel("What is started")).toBeVisible();
+    await expect(page.getByLabel("Event", { exact: true })).toBeVisible();
     await look("a new start");
 
     for (const [to, heading] of [
@@ -116,7 +116,7 @@ for (const { name, width, height, text } of SIZES) {
     await look("what there is to look at");
     await press(page, "Close");
     for (const [entry, ready] of [
-      [/^The start/, "What is started"],
+      [/^The start/, "Event"],
       [/^Places/, "Place 1"],
       [/^Wait, steps/, null],
       [/^Earlier versions/, null],
@@ -125,7 +125,7 @@ for (const { name, width, height, text } of SIZES) {
       await press(page, "More");
       await look("More, of the warm-up");
       await press(page, entry);
-      if (ready) await expect(page.getByLabel(ready)).toBeVisible();
+      if (ready) await expect(page.getByLabel(ready).first()).toBeVisible();
       await look(`More, ${entry.source}`);
       await closeSheet(page);
     }

@@ -78,13 +78,13 @@ test("the start moves: what is left is fitted anew, said in a line, applied at a
   const offer = page.getByTestId("refit");
   await expect(offer).toContainText(/The start is 5 min earlier\..*left out/);
   await expectAccessible(page);
-  await page.getByRole("button", { name: "Re-fit", exact: true }).click();
+  await page.getByRole("button", { name: "Adjust plan", exact: true }).click();
   await expect(page.getByText(/^Re-fitted\./).first()).toBeVisible();
   await expect(offer).toHaveCount(0);
   // Today has the start where it was moved to.
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(offer).toContainText("The start is 5 min earlier");
-  await page.getByRole("button", { name: "Leave it" }).click();
+  await page.getByRole("button", { name: "Keep plan" }).click();
   await expect(offer).toHaveCount(0);
 });
 
@@ -123,12 +123,12 @@ test("back, jump, a drill put in, and taking back any of the last presses", asyn
   await page.getByRole("button", { name: "Jump to Skips" }).click();
   await expect(page.getByText("3 of 3").first()).toBeVisible();
   await page.getByRole("button", { name: "More", exact: true }).click();
-  await page.getByRole("button", { name: "Put in a drill" }).click();
+  await page.getByRole("button", { name: "Insert a drill" }).click();
   await page.getByRole("dialog").getByLabel("Find").fill("Leg swings");
   await page.getByRole("button", { name: "Add Leg swings", exact: true }).click();
   await expect(page.getByText("Next: Leg swings").first()).toBeVisible();
   await page.getByRole("button", { name: "More", exact: true }).click();
-  await page.getByRole("button", { name: "Take back: jump" }).click();
+  await page.getByRole("button", { name: "Undo: jump" }).click();
   await page.getByRole("button", { name: "Close" }).click();
   await expect(page.getByText("1 of 4").first()).toBeVisible();
 });
@@ -211,7 +211,7 @@ test("the stand-ins follow the run and say that they are simulated; a second scr
   await expect(page.getByText(/^(\d+ a minute|no contact) \(simulated\)$/).first()).toBeVisible();
   await expectAccessible(page);
   await page.getByRole("button", { name: "More", exact: true }).click();
-  await page.getByRole("checkbox", { name: "Mirror, no presses" }).click();
+  await page.getByRole("checkbox", { name: "Display only" }).click();
   await page.getByRole("button", { name: "Close" }).click();
   await expect(page.getByRole("button", { name: "Done", exact: true })).toHaveCount(0);
   await page.getByRole("button", { name: "Show the presses" }).click();

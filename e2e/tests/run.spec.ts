@@ -36,7 +36,7 @@ test("a warm-up is run, held, extended, undone, and ends in the log with planned
   await page.getByRole("button", { name: "Hold" }).click();
   await page.clock.fastForward(20_000);
   await expect(timer).toHaveText(near(360));
-  await page.getByRole("button", { name: "Go on" }).click();
+  await page.getByRole("button", { name: "Resume" }).click();
   await page.clock.fastForward(30_000);
   await expect(timer).toHaveText(near(330));
   await expectAccessible(page);

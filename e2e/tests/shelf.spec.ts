@@ -29,7 +29,7 @@ test("a drill is changed on the shelf; a warm-up keeps it as it was until it tak
   const sheet = page.getByRole("dialog");
   await expect(sheet).toContainText("In 1 warm-up, which keep it as it was");
   await sheet.getByRole("button", { name: "How long: more" }).click();
-  await sheet.getByLabel("One thing to attend to").fill("Land softly");
+  await sheet.getByLabel("Focus", { exact: true }).fill("Land softly");
   await expectAccessible(page);
   await sheet.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText(/2:30, in 1 warm-up/)).toBeVisible();
@@ -46,7 +46,7 @@ test("a drill is changed on the shelf; a warm-up keeps it as it was until it tak
   await expect(page.getByText("This drill was changed on the shelf", { exact: false })).toBeVisible();
   await page.getByRole("button", { name: "Take the shelf's" }).click();
   await expect(page.getByText("was changed on the shelf", { exact: false })).toHaveCount(0);
-  await expect(page.getByLabel("One thing to attend to")).toHaveValue("Land softly");
+  await expect(page.getByLabel("Focus", { exact: true })).toHaveValue("Land softly");
   await page.getByRole("button", { name: "Close" }).click();
   await expect(page.getByRole("button", { name: /^Corner hops, 20 %, 2:30/ })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();

@@ -37,7 +37,7 @@ test("a start is deleted from its own sheet, which says what goes with it, and i
   await expect(card(page, /^Signe Halloran/)).toHaveCount(0);
   await expect(page.getByText("Deleted: Signe Halloran, Trial skate.")).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole("button", { name: "Take it back" }).click();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
   await card(page, /^Signe Halloran/)
     .getByRole("link")
     .first()
@@ -57,7 +57,7 @@ test("a start is copied with its warm-up, and the copy moved to another day and 
   // The copy, its sheet open.
   const sheet = page.getByRole("dialog");
   await expect(page).toHaveURL(/sheet=start/);
-  await sheet.getByLabel("What is started").fill("Final");
+  await sheet.getByLabel("Event", { exact: true }).fill("Final");
   await sheet.getByLabel("Athlete").selectOption("Noor Whitlock");
   const day = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10);
   await sheet.getByLabel("Day", { exact: true }).fill(day);

@@ -10,7 +10,7 @@ test("the start is moved in two taps, the fit follows, and the move is taken bac
   await card.getByRole("button", { name: "Move start" }).click();
   await card.getByRole("button", { name: "−5 min" }).click();
   await expect(card).toContainText("25 min available");
-  await expect(card).toContainText("Gave up");
+  await expect(card).toContainText("cut to fit");
   await expectAccessible(page);
   // The start list still says what it said.
   await expect(card).toContainText(/on the list \d\d:\d\d/);
@@ -46,14 +46,14 @@ test("a new start says what is missing or impossible, beside the field, and keep
 }) => {
   await page.goto("/start/new");
   await page.getByRole("radio", { name: "Someone new" }).click();
-  await page.getByLabel("What is started").fill("x".repeat(400));
+  await page.getByLabel("Event", { exact: true }).fill("x".repeat(400));
   await page.getByLabel("Time zone of the venue").fill("Europe/Vienna");
   await page.getByLabel("Day", { exact: true }).fill("2027-03-28");
   await page.getByLabel("Start", { exact: true }).fill("02:30");
   await page.getByRole("button", { name: "Make it and build the warm-up" }).click();
   await expect(page.getByText("at most 120 characters")).toBeVisible();
   await expectAccessible(page);
-  await page.getByLabel("What is started").fill("Night final");
+  await page.getByLabel("Event", { exact: true }).fill("Night final");
   await page.getByRole("button", { name: "Make it and build the warm-up" }).click();
   await expect(page.getByText("Choose an athlete", { exact: false })).toBeVisible();
   await expect(page.getByText("02:30 does not exist that night", { exact: false })).toBeVisible();
@@ -115,6 +115,6 @@ test("hall dark and the wide layout are accessible too", async ({ page }) => {
   await openStart(page, "Tamsin Okoro-Vale");
   await page.getByRole("button", { name: /^Landing holds/ }).click();
   await expectAccessible(page);
-  await page.getByRole("button", { name: "Paper light" }).click();
+  await page.getByRole("button", { name: "Light", exact: true }).click();
   await expectAccessible(page);
 });

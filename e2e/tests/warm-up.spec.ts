@@ -32,13 +32,13 @@ test("the stair re-fits as the slider moves and says what was given up", async (
   const state = page.getByRole("status").filter({ hasText: /fit|tight/ });
 
   await slider.fill("45");
-  await expect(line).toContainText("Nothing given up");
+  await expect(line).toContainText("Everything fits");
   await expect(state).toHaveText("fits");
   const whole = await page.getByTestId("stair").getByText("left out").count();
   expect(whole).toBe(0);
 
   await slider.fill("30");
-  await expect(line).toHaveText(/^Gave up 2: Walking lunges 3 → 2 sets/);
+  await expect(line).toHaveText(/^2 cut to fit: Walking lunges 3 → 2 sets/);
   await expect(page.getByRole("button", { name: /^Walking lunges, 30 %.*3 → 2 sets/ })).toBeVisible();
 
   await slider.fill("12");
@@ -53,7 +53,44 @@ test("the stair re-fits as the slider moves and says what was given up", async (
   await expect(page.getByRole("dialog")).toHaveCount(0);
 
   await slider.fill("45");
-  await expect(line).toContainText("Nothing given up");
+  await expect(line).toContainText("Everything fits");
+  await expectAccessible(page);
+});
+
+test("a whole warm-up is in sight, and a bar of its rise brings its strip", async ({ page }) => {
+  await openStart(page, "Ilse Marrow");
+  await expect(page.getByTestId("judgement")).toBeVisible();
+  const stair = await page.getByTestId("stair").boundingBox();
+  if (!stair) throw new Error("There is no stair.");
+  const strips = await page
+    .locator("[data-drill]")
+    .evaluateAll((nodes) => nodes.map((n) => n.getBoundingClientRect().bottom));
+  expect(strips.filter((bottom) => bottom <= stair.y + stair.height).length).toBeGreaterThanOrEqual(11);
+  // Dock and start band together take two fifths at the most.
+  expect(844 - (stair.y + stair.height)).toBeLessThanOrEqual(0.4 * 844);
+  // From left to right as from top to bottom, as high as it is hard, and the handle where the time begins.
+  const bars = page.locator(".rise-slider [data-bar]");
+  const shapes = await bars.evaluateAll((nodes) => nodes.map((n) => n.getBoundingClientRect()));
+  expect(shapes.map((s) => s.x)).toEqual(shapes.map((s) => s.x).toSorted((a, b) => a - b));
+  const last = page.getByRole("button", { name: /^Opening pass, 90 %/ });
+  await bars.last().click();
+  await expect(last).toHaveAttribute("aria-pressed", "true");
+  await expect(last).toBeInViewport();
+  await expect(last).toContainText(/reps|attempt/);
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+  const slider = page.getByRole("slider", { name: "Time available" });
+  await expect(slider).toHaveAttribute("aria-valuetext", /^45 min, fits, begins at −45:00$/);
+  // More is to the left, under the finger as with the keys.
+  const box = await slider.boundingBox();
+  if (!box) throw new Error("There is no slider.");
+  const at = (share: number) => box.x + 22 + share * (box.width - 44);
+  await page.mouse.move(at(0.25), box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(at(0.6), box.y + 10, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByTestId("given-up")).toContainText("cut to fit");
+  await slider.press("ArrowLeft");
+  await expect(slider).not.toHaveValue("45");
   await expectAccessible(page);
 });
 
@@ -87,7 +124,7 @@ test("a coach builds a warm-up from nothing, and it is all there later", async (
   await sheet.getByRole("button", { name: "How many reps: more" }).click();
   await sheet.getByRole("button", { name: "Intensity: more" }).click();
   await sheet.getByRole("radio", { name: "Useful" }).click();
-  await sheet.getByLabel("One thing to attend to").fill("Quiet upper body");
+  await sheet.getByLabel("Focus", { exact: true }).fill("Quiet upper body");
   await expectAccessible(page);
   await page.getByRole("button", { name: "Close" }).click();
   await expect(page.getByRole("button", { name: /^Landing holds, 40 %, 2 × 6 a side/ })).toBeVisible();
@@ -104,7 +141,7 @@ test("a coach builds a warm-up from nothing, and it is all there later", async (
   await openStart(page, "Wren Abernathy");
   expect(await stairNames(page)).toEqual(EIGHT);
   await page.getByRole("button", { name: /^Landing holds, 40 %, 2 × 6 a side/ }).click();
-  await expect(page.getByLabel("One thing to attend to")).toHaveValue("Quiet upper body");
+  await expect(page.getByLabel("Focus", { exact: true })).toHaveValue("Quiet upper body");
   await expect(page.getByRole("radio", { name: "Useful" })).toBeChecked();
 });
 

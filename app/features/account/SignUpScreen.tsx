@@ -17,7 +17,7 @@ export function SignUpScreen() {
     >
       <NewAccountForm
         withClub
-        label="Make them"
+        label="Create account and club"
         pending={signUp.isPending}
         error={signUp.error}
         send={signUp.mutate}

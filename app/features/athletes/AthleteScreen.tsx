@@ -173,11 +173,11 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
         />
         <Choice
           named
-          label="Trained lately"
+          label="Training lately"
           options={[
-            { value: "little", label: "Little" },
+            { value: "little", label: "Less than usual" },
             { value: "usual", label: "As usual" },
-            { value: "much", label: "Much" },
+            { value: "much", label: "More than usual" },
           ]}
           value={profile.recentLoad}
           onChange={(recentLoad) => change({ recentLoad })}

@@ -103,7 +103,7 @@ function describe({ profile }: Athlete): string {
   const { scales, protectedAreas } = profile;
   return [
     scales.map((s) => s.name).join(", "),
-    protectedAreas.length > 0 ? `to be spared: ${protectedAreas.map((p) => p.area).join(", ")}` : "",
+    protectedAreas.length > 0 ? `protect: ${protectedAreas.map((p) => p.area).join(", ")}` : "",
   ]
     .filter(Boolean)
     .join("; ");

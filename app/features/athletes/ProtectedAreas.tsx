@@ -15,7 +15,7 @@ export function ProtectedAreas({ areas, onChange }: { areas: Areas; onChange: (a
         Seen by the club's coaches and assistants and by the athlete, never in a shared link.
       </Text>
       <MultiChoice
-        label="To be spared"
+        label="Protect"
         options={AREA_OPTIONS}
         values={areas.map((a) => a.area)}
         onChange={(chosen) =>
@@ -25,7 +25,7 @@ export function ProtectedAreas({ areas, onChange }: { areas: Areas; onChange: (a
       {areas.map(({ area, until }) => (
         <Field
           key={area}
-          label={`${area[0]?.toUpperCase()}${area.slice(1)}, to be spared until`}
+          label={`${area[0]?.toUpperCase()}${area.slice(1)}, protect until`}
           hint="Left empty: until it is taken out."
           type="date"
           value={until ?? ""}

@@ -44,7 +44,7 @@ export function ScalesFields({ scales, onChange }: ScalesFieldsProps) {
           />
           <Choice
             named
-            label="What it orders"
+            label="What it grades"
             options={KINDS}
             value={scale.kind}
             onChange={(kind) => put(scale.id, { kind })}

@@ -107,7 +107,7 @@ function Leave({ onStay }: { onStay: () => void }) {
         You will no longer see anything of it. What you made stays in the club; an owner can invite you again.
       </Text>
       {leave.error ? <Notice warn text={leave.error.message} /> : null}
-      <Button label="Leave it" disabled={leave.isPending} onPress={() => leave.mutate()} />
+      <Button label="Leave now" disabled={leave.isPending} onPress={() => leave.mutate()} />
       <Button label="Stay" look="full" onPress={onStay} />
     </View>
   );

@@ -35,12 +35,12 @@ export function MemberForm({ member, athletes, onDone }: MemberFormProps) {
           warn
           text={`${member.name} will no longer see anything of this club, from the next moment on. What they made stays.`}
           actions={[
-            { label: "Take them out", onPress: () => remove.mutate(member, { onSuccess: onDone }) },
+            { label: "Remove them", onPress: () => remove.mutate(member, { onSuccess: onDone }) },
             { label: "Keep them", onPress: () => setAsking(false) },
           ]}
         />
       ) : (
-        <Button label="Take out of the club" icon="remove" onPress={() => setAsking(true)} />
+        <Button label="Remove from the club" icon="remove" onPress={() => setAsking(true)} />
       )}
     </View>
   );

@@ -53,7 +53,7 @@ export function EventForm({ first, shelf, action, pending, failure, onSubmit }: 
         onChange={(lengthSeconds) => change({ lengthSeconds })}
       />
       <Percent
-        label="It peaks at"
+        label="Peak intensity"
         value={event.targetLevel}
         least={0}
         most={100}

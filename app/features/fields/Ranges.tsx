@@ -29,14 +29,14 @@ export function Ranges({ of }: { of: readonly RangeProps[] }) {
       ))}
       <Fold title={of.map(rangeWords).join(", ")}>
         <Text className="font-text text-small text-muted">
-          The fit goes down to the floor when time is short, and up to the ceiling when there is some to
+          The fit goes down to the minimum when time is short, and up to the maximum when there is some to
           spare.
         </Text>
         {of.map((props) => (
           <View key={props.noun} className="gap-2">
-            <RangeEnd end="floor" label={`Floor ${props.noun ?? "time"}`} {...props} />
+            <RangeEnd end="floor" label={`Minimum ${props.noun ?? "time"}`} {...props} />
             {props.fixedTop ? null : (
-              <RangeEnd end="ceiling" label={`Ceiling ${props.noun ?? "time"}`} {...props} />
+              <RangeEnd end="ceiling" label={`Maximum ${props.noun ?? "time"}`} {...props} />
             )}
           </View>
         ))}

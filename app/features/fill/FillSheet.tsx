@@ -78,7 +78,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
       {drills.length === 0 ? (
         <Notice
           warn
-          text="The shelf is empty, so there is nothing to fill from. Put up a starter shelf first, on Shelf."
+          text="The shelf is empty, so there is nothing to fill from. Add a starter shelf first, on Shelf."
         />
       ) : null}
       {origin ? (

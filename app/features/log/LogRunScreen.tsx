@@ -7,6 +7,7 @@ import {
   runDay,
   runState,
   runSummary,
+  runTimeline,
   type Split,
 } from "@tonodrome/core";
 import { Text, View } from "react-native";
@@ -14,6 +15,7 @@ import { clockWords } from "~/data/client/clock";
 import { useNow } from "~/data/client/useNow";
 import { useRun } from "~/data/resources/log";
 import { useKeptRun } from "~/data/runs/hooks";
+import { WholeRise } from "~/features/rise/WholeRise";
 import { clockTime, dayName } from "~/ui/dates";
 import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
@@ -54,6 +56,8 @@ function LoggedRun({ run, sent }: { run: Logged; sent: boolean }) {
   const state = runState(run.plan, run.events);
   const summary = runSummary(run.plan, run.events);
   const longest = Math.max(1, ...state.splits.map((s) => Math.max(s.plannedSeconds, s.realSeconds ?? 0)));
+  // As it was done, up to the start as it was in the end.
+  const segments = runTimeline(state, now).filter((s) => s.fromSeconds < 0);
   const at = summary.beganAt ?? run.plan.startsAt;
   return (
     <Screen title={run.title} over={run.athleteName} back="/log">
@@ -71,6 +75,7 @@ function LoggedRun({ run, sent }: { run: Logged; sent: boolean }) {
           .filter(Boolean)
           .join(", ")}
       </Text>
+      <WholeRise segments={segments} />
       <Answers state={state} run={run} />
       <View role="list">
         {state.splits.map((split, i) => (

@@ -112,13 +112,13 @@ function Rail({ path, places }: { path: string; places: MainPlace[] }) {
   );
 }
 
-/** Paper light or hall dark. */
+/** Light or dark. */
 export function ThemeButton({ iconOnly }: { iconOnly?: boolean }) {
   const { theme, toggle } = useTheme();
   const other = theme === "dark" ? "light" : "dark";
   return (
     <Button
-      label={other === "dark" ? "Hall dark" : "Paper light"}
+      label={other === "dark" ? "Dark" : "Light"}
       icon={other}
       look="plain"
       iconOnly={iconOnly ?? false}

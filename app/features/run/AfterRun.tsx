@@ -53,7 +53,7 @@ export function AfterRun({
 
   return (
     <Sheet
-      title="How it was"
+      title="How did it go?"
       onClose={onClose}
       foot={
         <View className="gap-2">

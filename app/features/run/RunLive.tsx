@@ -50,9 +50,9 @@ const KEYS = [
   ["+", "30 s more"],
   ["x", "Skip"],
   ["b", "Back"],
-  ["r", "Re-fit"],
+  ["r", "Adjust plan"],
   ["j", "Jump to a drill"],
-  ["i", "Put in a drill"],
+  ["i", "Insert a drill"],
   ["t", "Move the start"],
   ["o", "More"],
   ["u", "Undo"],
@@ -221,7 +221,7 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
               setSheet("after");
             }}
           />
-          <Button label="Go on" onPress={close} />
+          <Button label="Keep running" onPress={close} />
         </Sheet>
       ) : null}
       {sheet === "after" ? <AfterRun run={run} state={state} onClose={close} /> : null}

@@ -49,7 +49,7 @@ export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: Ru
   };
   if (inserting) {
     return (
-      <Sheet key="insert" title="Put in a drill" onClose={() => setInserting(false)}>
+      <Sheet key="insert" title="Insert a drill" onClose={() => setInserting(false)}>
         <Suspense fallback={<Loading />}>
           <ShelfPicker
             added={NOTHING}
@@ -93,7 +93,7 @@ export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: Ru
       )}
       {state.status === "ended" ? null : (
         <Section title="Jump to">
-          {mayRead ? <Button label="Put in a drill" icon="add" onPress={() => setInserting(true)} /> : null}
+          {mayRead ? <Button label="Insert a drill" icon="add" onPress={() => setInserting(true)} /> : null}
           {asked ? (
             <Notice
               warn
@@ -130,11 +130,11 @@ export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: Ru
         </Section>
       )}
       {state.undoable.length > 0 ? (
-        <Section title="Take back">
+        <Section title="Undo">
           {state.undoable.toReversed().map((event) => (
             <Button
               key={event.id}
-              label={`Take back: ${pressWords(event)}`}
+              label={`Undo: ${pressWords(event)}`}
               icon="undo"
               onPress={() => presses.takeBack(event.id)}
             />

@@ -28,7 +28,7 @@ const STAND_INS: Switch[] = [
 ];
 const SCREEN: Switch[] = [
   ["bigType", "Big type"],
-  ["mirror", "Mirror, no presses"],
+  ["mirror", "Display only"],
 ];
 
 const MOST_MINUTES = 15;
@@ -43,7 +43,7 @@ export function RunSettingsFields() {
         <Switches of={SOUND} settings={settings} />
         <Button label="Test" onPress={() => giveCue("begin", "This is how it sounds", settings)} />
       </Section>
-      <Section title="By itself">
+      <Section title="Automatic">
         <Switches of={BY_ITSELF} settings={settings} />
         <Stepper
           label="Offer a re-fit when off by"

@@ -22,7 +22,7 @@ export function ShareWarmUp({ start }: { start: Start }) {
   return (
     <View className="gap-6">
       <NewLink start={start} share={share} when={when} />
-      <Section title="Links that work now">
+      <Section title="Active links">
         {withdraw.error ? <Notice warn text={withdraw.error.message} /> : null}
         <Loaded query={shares}>
           {(list) =>

@@ -1,13 +1,14 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { givenUpLine } from "@tonodrome/core";
+import { fitTimeline, givenUpLine } from "@tonodrome/core";
 import type { Shared } from "@tonodrome/core/api";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { ScrollView, Text, View } from "react-native";
 import { useChanges } from "~/data/client/changes";
 import { useNow } from "~/data/client/useNow";
 import { isLinkOver, useShared } from "~/data/resources/shares";
 import { useFit } from "~/features/fit/useFit";
 import { StateLine } from "~/features/judge/StateLine";
+import { WholeRise } from "~/features/rise/WholeRise";
 import { DrillFacts } from "~/features/stair/DrillFacts";
 import { Stair } from "~/features/stair/Stair";
 import { beginWords, StartBand } from "~/features/stair/StartBand";
@@ -45,6 +46,7 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
     availableSeconds: untilStart > 0 ? Math.min(available, untilStart) : available,
     horizonSeconds: available,
   });
+  const segments = useMemo(() => fitTimeline(fit), [fit]);
   const selected = fit.placements.find((p) => p.item.id === selectedId) ?? null;
   return (
     <View className="mx-auto min-h-0 w-full max-w-[760px] flex-1">
@@ -60,6 +62,7 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
             {givenUpLine(fit)}
           </Text>
         )}
+        {shared.run ? null : <WholeRise segments={segments} />}
         {shared.run ? null : <StateLine fit={fit} conditions={shared.conditions} />}
       </View>
       <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>

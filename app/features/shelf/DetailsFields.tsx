@@ -96,14 +96,14 @@ export function DetailsFields({ details, onChange, phase, shelf, drillId }: Deta
         onChange={(people) => change({ people })}
       />
       <Percent
-        label="Makes sense from"
+        label="Intensity range, from"
         value={details.intensityFrom}
         least={0}
         most={details.intensityTo}
         onChange={(intensityFrom) => change({ intensityFrom })}
       />
       <Percent
-        label="Makes sense to"
+        label="Intensity range, to"
         value={details.intensityTo}
         least={details.intensityFrom}
         most={100}
@@ -159,7 +159,7 @@ export function DetailsFields({ details, onChange, phase, shelf, drillId }: Deta
         onChange={(leastAge) => change({ leastAge })}
       />
       <MultiChoice
-        label="To be known of it"
+        label="Details"
         options={FLAG_OPTIONS}
         values={details.flags}
         onChange={(flags) => change({ flags })}

@@ -114,7 +114,7 @@ export function DrillForm({
           )}
         />
       </View>
-      <Field label="One thing to attend to" error={errors.focus?.message} {...form.register("focus")} />
+      <Field label="Focus" error={errors.focus?.message} {...form.register("focus")} />
       <Field label="Place" error={errors.place?.message} {...form.register("place")} />
       <Fold title="What else is known of it" open={errors.details !== undefined}>
         <Controller

@@ -109,7 +109,7 @@ export function DrillList({ drills, onAdd, onOpen, added }: DrillListProps) {
         <Notice
           text={
             drills.length === 0
-              ? "The shelf is empty. Put up a starter shelf, or make the first drill."
+              ? "The shelf is empty. Add a starter shelf, or make the first drill."
               : "No drill like that here."
           }
         />

@@ -120,7 +120,7 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
         onChange={(distance) => change({ distance: distance === ANY ? null : distance })}
       />
       <MultiChoice
-        label="Known of it"
+        label="Details"
         options={FLAG_OPTIONS}
         values={filter.flags}
         onChange={(flags) => change({ flags })}

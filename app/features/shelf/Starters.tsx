@@ -33,8 +33,8 @@ export function Starters() {
                 action={
                   installed < drills ? (
                     <Button
-                      label={`Put up ${name}`}
-                      short={install.isPending ? "…" : "Put up"}
+                      label={`Add ${name} to the shelf`}
+                      short={install.isPending ? "…" : "Add to the shelf"}
                       look={installed === 0 ? "full" : "outline"}
                       disabled={install.isPending}
                       onPress={() => put({ key })}

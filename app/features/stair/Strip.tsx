@@ -8,12 +8,12 @@ import { toneClasses } from "~/ui/tone";
  * browser's own elements, which cost a tenth of the shared parts' (measured by `npm run bench`).
  */
 
-/** Lowest strip, pixels, and how much it grows for each second beyond two minutes: a long drill looks long. */
-const LEAST = 52;
-const PER_SECOND = 0.14;
+/** Lowest strip, pixels of the usual text size, and how much it grows for each second beyond two minutes: a long drill looks long. */
+const LEAST = 29;
+const PER_SECOND = 0.05;
 
 /** How far competition intensity is stepped in, as a share of the width; the strip has the rest. */
-const STEP_IN = 24;
+const STEP_IN = 20;
 
 /** How high a strip of so many seconds is, pixels. */
 export const heightOf = (seconds: number): number => LEAST + Math.max(0, seconds - 120) * PER_SECOND;
@@ -50,10 +50,10 @@ export const Strip = memo(function Strip(props: StripProps) {
           aria-pressed={selected}
           data-drill={item.id}
           onClick={() => onSelect(item.id)}
-          className={`mb-[3px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-3 py-1 text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}
+          className={`mb-[2px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-2 py-[1px] text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}
           style={look.style}
         >
-          <Inside {...{ item, level, ideal, spanSeconds, found }} small={look.small} />
+          <Inside {...{ item, level, ideal, spanSeconds, found, selected }} small={look.small} />
         </button>
       </div>
     </div>
@@ -62,26 +62,37 @@ export const Strip = memo(function Strip(props: StripProps) {
 
 /** The line of minus times down the side. */
 export function Gutter({ text }: { text: string }) {
-  return <div className="w-[64px] pt-1 font-figures text-small tabular-nums text-muted">{text}</div>;
+  return (
+    <div className="w-[3.5rem] shrink-0 pt-1 font-figures text-small tabular-nums text-muted">{text}</div>
+  );
 }
 
 interface InsideProps extends Drawn {
   found: number;
+  /** Opened: everything about it is told. */
+  selected: boolean;
   /** Colour of the smaller line. */
   small: string;
 }
 
 /** What stands in a strip; not drawn anew when only its time changes. */
 const Inside = memo(function Inside(props: InsideProps) {
-  const { item, level } = props;
+  const { item, level, selected, small } = props;
   if (level === null) return <LeftOutLine name={item.name} found={props.found} />;
-  return level.rungs ? <Rungs {...props} rungs={level.rungs} /> : <Lines {...props} />;
+  return (
+    <>
+      <Line {...props} />
+      {selected ? <span className={`font-text text-small ${small}`}>{doneWords(props)}</span> : null}
+      {selected && item.focus ? <span className="font-strong text-small">{item.focus}</span> : null}
+      {selected && level.rungs ? <Rungs rungs={level.rungs} /> : null}
+    </>
+  );
 });
 
-function lookOf({ item, level, spanSeconds }: Drawn): Look {
+function lookOf({ item, level, spanSeconds, selected }: Drawn & { selected: boolean }): Look {
   if (level === null) return leftOut();
   if (item.phase === "kit") return gap(level.seconds);
-  return level.rungs ? ladder() : filled(item.intensity, spanSeconds);
+  return level.rungs && selected ? ladder() : filled(item.intensity, spanSeconds);
 }
 
 interface Look {
@@ -124,69 +135,65 @@ function leftOut(): Look {
   return { classes: "bg-transparent text-muted", small: "", style: { minHeight: LEAST, width: "100%" } };
 }
 
-/** What it is and how long it takes. */
-function Headline({ item, level, spanSeconds }: Drawn) {
+const changeWords = ({ level, ideal }: Drawn) =>
+  level && level !== ideal ? describeChange(ideal, level) : "";
+
+/** One line: what it is, how hard, how long. Opened it is told whole. */
+function Line({ item, level, spanSeconds, found, selected }: InsideProps) {
   return (
-    <span className="flex items-start gap-2 text-body">
-      <span className="line-clamp-2 flex-1 font-strong">{item.name}</span>
-      <span className="font-figures tabular-nums">{formatLength(level ? spanSeconds : 0)}</span>
+    <span className="flex flex-wrap items-baseline gap-x-[6px] text-body">
+      {found > 0 ? <Icon name="warn" size={16} /> : null}
+      <span className={`min-w-[4em] flex-1 font-strong ${selected ? "" : "line-clamp-1 break-all"}`}>
+        {item.name}
+      </span>
+      <span className="whitespace-nowrap font-text text-small">{effortWords({ item, level })}</span>
+      <span className="whitespace-nowrap font-figures tabular-nums">
+        {item.alreadyOn ? "already on" : formatLength(level ? spanSeconds : 0)}
+      </span>
     </span>
   );
 }
 
-const changeWords = ({ level, ideal }: Drawn) =>
-  level && level !== ideal ? describeChange(ideal, level) : "";
+/** How hard it is: of a ladder from where to where. */
+function effortWords({ item, level }: Pick<Drawn, "item" | "level">): string {
+  if (item.phase === "kit") return "";
+  const efforts = level?.rungs?.map((r) => r.intensity) ?? [];
+  const [from, to] = [efforts[0] ?? item.intensity, efforts.at(-1) ?? item.intensity];
+  return from === to ? `${to}\u00a0%` : `${from}–${to}\u00a0%`;
+}
 
-function Lines(props: InsideProps) {
-  const { item, level, spanSeconds, found, small } = props;
-  return (
-    <>
-      <Headline {...props} />
-      <span className={`line-clamp-2 font-text text-small ${small}`}>
-        {item.alreadyOn
-          ? "already on"
-          : item.phase === "kit"
-            ? item.place
-            : `${item.intensity} %, ${changeWords(props) || level?.words}`}
-        {level && spanSeconds > level.seconds ? ", turns taken" : ""}
-        {foundWords(found)}
-      </span>
-    </>
-  );
+/** What is to be done in it, in words. */
+function doneWords(props: InsideProps): string {
+  const { item, level, spanSeconds } = props;
+  const turns = level && spanSeconds > level.seconds ? "turns taken" : "";
+  return [item.phase === "kit" ? item.place : level?.words, changeWords(props), turns]
+    .filter(Boolean)
+    .join(", ");
 }
 
 /** Lowest rung, pixels, and how much it grows for each second beyond half a minute. */
 const LEAST_RUNG = 26;
 const RUNG_PER_SECOND = 0.12;
 
-/** What a ladder is called, and each of its rungs as tone and offset. */
-function Rungs({ rungs, ...props }: InsideProps & { rungs: readonly LevelRung[] }) {
-  return (
-    <>
-      <Headline {...props} />
-      <span className="line-clamp-2 font-text text-small text-muted">
-        {changeWords(props) || props.level?.words}
-        {foundWords(props.found)}
+/** Each rung of a ladder as tone and offset. */
+function Rungs({ rungs }: { rungs: readonly LevelRung[] }) {
+  return rungs.map((rung) => {
+    const tone = toneClasses(rung.intensity);
+    return (
+      <span
+        key={rung.id}
+        className={`mt-[2px] flex items-start gap-2 px-2 text-small ${tone.fill} ${tone.text}`}
+        style={{
+          minHeight: LEAST_RUNG + Math.max(0, rung.seconds - 30) * RUNG_PER_SECOND,
+          width: `${100 - STEP_IN}%`,
+          marginLeft: `${(rung.intensity / 100) * STEP_IN}%`,
+        }}
+      >
+        <span className="line-clamp-1 flex-1 font-text">{rung.name}</span>
+        <span className="font-figures tabular-nums">{formatLength(rung.seconds)}</span>
       </span>
-      {rungs.map((rung) => {
-        const tone = toneClasses(rung.intensity);
-        return (
-          <span
-            key={rung.id}
-            className={`mt-[2px] flex items-start gap-2 px-2 text-small ${tone.fill} ${tone.text}`}
-            style={{
-              minHeight: LEAST_RUNG + Math.max(0, rung.seconds - 30) * RUNG_PER_SECOND,
-              width: `${100 - STEP_IN}%`,
-              marginLeft: `${(rung.intensity / 100) * STEP_IN}%`,
-            }}
-          >
-            <span className="line-clamp-1 flex-1 font-text">{rung.name}</span>
-            <span className="font-figures tabular-nums">{formatLength(rung.seconds)}</span>
-          </span>
-        );
-      })}
-    </>
-  );
+    );
+  });
 }
 
 /** A mark in words that there is something to look at. */

@@ -1,4 +1,4 @@
-import { contextOf, givenUpLine, spokenLength } from "@tonodrome/core";
+import { contextOf, fitTimeline, givenUpLine, spokenLength } from "@tonodrome/core";
 import type { OpenRun, Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
 import { memo, useMemo, useState } from "react";
@@ -13,6 +13,7 @@ import { fitWord } from "~/features/fit/stateWord";
 import { useFitAt } from "~/features/fit/useFitAt";
 import { StateLine } from "~/features/judge/StateLine";
 import { useDoneBefore } from "~/features/judge/useDoneBefore";
+import { WholeRise } from "~/features/rise/WholeRise";
 import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
@@ -162,13 +163,13 @@ function Kit({ start }: { start: Start }) {
 function Latest({ start, view: { latest }, now }: { start: Start; view: StartView; now: number }) {
   const { full, essentials } = latest;
   const parts = [
-    full !== null && full > now ? `all of it ${clockTime(full, start.zone)}` : null,
-    essentials !== null && essentials > now ? `the essentials ${clockTime(essentials, start.zone)}` : null,
+    full !== null && full > now ? `full ${clockTime(full, start.zone)}` : null,
+    essentials !== null && essentials > now ? `essentials only ${clockTime(essentials, start.zone)}` : null,
   ].filter(Boolean);
   if (parts.length === 0) return null;
   return (
     <Text className="font-text text-small text-muted" testID="latest">
-      Last moment for {parts.join(", for ")}
+      Latest begin: {parts.join(", ")}
     </Text>
   );
 }
@@ -194,6 +195,8 @@ function runningWords({ zone }: Start, begun: string | null, run: OpenRun | null
 
 function Standing({ start, view, isBest, failed, over, now, running }: StandingProps) {
   const before = useDoneBefore(start, useStarts().data).done;
+  const { fit } = view;
+  const segments = useMemo(() => fitTimeline(fit), [fit]);
   const training = useAthletes().data?.find((a) => a.id === start.athlete.id)?.profile ?? null;
   if (over) {
     return (
@@ -203,7 +206,7 @@ function Standing({ start, view, isBest, failed, over, now, running }: StandingP
   if (start.plan.body.items.length === 0) {
     return <Text className="pt-1 font-strong text-body text-ink">No warm-up yet. Open it to build one.</Text>;
   }
-  const { fit, beginsAt, untilBegin } = view;
+  const { beginsAt, untilBegin } = view;
   if (running)
     return (
       <Text className="pt-1 font-strong text-body text-ink" testID="running">
@@ -223,6 +226,7 @@ function Standing({ start, view, isBest, failed, over, now, running }: StandingP
           {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
         </Text>
       </View>
+      <WholeRise segments={segments} />
       <StateLine fit={fit} conditions={start.setting} training={training} before={before} />
       <Latest start={start} view={view} now={now} />
       {fit.state === "fits" ? null : (

@@ -53,7 +53,7 @@ function Deleted({ now }: { now: number }) {
           ? `Not taken back. ${restore.error.message}`
           : `Deleted: ${start.athlete.name}, ${start.title}.`
       }
-      actions={[{ label: "Take it back", onPress: () => restore.mutate(start) }]}
+      actions={[{ label: "Undo", onPress: () => restore.mutate(start) }]}
     />
   );
 }

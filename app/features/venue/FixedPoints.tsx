@@ -79,7 +79,7 @@ export function FixedPoints({ points, most, places = [], onChange }: FixedPoints
             />
           ) : null}
           <Button
-            label={`Take out ${point.name}`}
+            label={`Remove ${point.name}`}
             icon="remove"
             onPress={() => onChange(points.filter((_, k) => k !== i))}
           />

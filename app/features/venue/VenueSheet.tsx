@@ -71,8 +71,8 @@ export default function DaySheet({ start }: { start: Start }) {
               }
             />
             <Button
-              label={`Take out ${place.name}`}
-              short="Take out"
+              label={`Remove ${place.name}`}
+              short="Remove"
               icon="remove"
               onPress={() => change(without(setting, place.name))}
             />

@@ -42,8 +42,8 @@ export function Windows({ start, place, onChange }: WindowsProps) {
         onChange={(turns) => put(i, { turns })}
       />
       <Button
-        label={`Take out the window of ${place.name} at ${clock(window.opens, start)}`}
-        short="Take this window out"
+        label={`Remove the window of ${place.name} at ${clock(window.opens, start)}`}
+        short="Remove this window"
         icon="remove"
         onPress={() => onChange(place.windows.filter((_, k) => k !== i))}
       />

@@ -1,20 +1,72 @@
+import { approachName, spokenLength } from "@tonodrome/core";
+import type { Start } from "@tonodrome/core/api";
 import { View } from "react-native";
-import { Button } from "~/ui/Button";
+import { clockTime } from "~/ui/dates";
+import { Section } from "~/ui/layout/Section";
+import { MenuRow } from "~/ui/MenuRow";
 import type { WarmUpModel } from "./model/useWarmUp";
 
-/** Everything that is done with a warm-up now and then. */
+/** Everything that is done with a warm-up now and then: what is used most first, each with what it holds now. */
 export function More({ model }: { model: WarmUpModel }) {
-  const { open, choose, draft } = model;
-  const empty = draft.body.items.length === 0;
+  const { open, choose, draft, start } = model;
+  const { items, origin } = draft.body;
+  const empty = items.length === 0;
   return (
-    <View className="gap-2">
-      <Button label="Fill it from an approach, an earlier one or a template" onPress={() => open("fill")} />
-      <Button label="Choose several drills" disabled={empty} onPress={() => choose(true)} />
-      <Button label="Keep as a template" disabled={empty} onPress={() => open("template")} />
-      <Button label="The start: when, who, event, conditions, copy, delete" onPress={() => open("start")} />
-      <Button label="Places, windows, fixed points" onPress={() => open("day")} />
-      <Button label="Wait, steps and limits" onPress={() => open("settings")} />
-      <Button label="Earlier versions" onPress={() => open("versions")} />
+    <View className="gap-6">
+      <View>
+        <MenuRow
+          label="Fill it from an approach, an earlier one or a template"
+          now={origin ? `now from ${approachName(origin.approach)}` : ""}
+          onPress={() => open("fill")}
+        />
+        <MenuRow
+          label="The start: when, who, event, conditions, copy, delete"
+          now={startWords(start)}
+          onPress={() => open("start")}
+        />
+      </View>
+      <Section title="The day">
+        <MenuRow
+          label="Places, windows, fixed points"
+          now={dayWords(model.context)}
+          onPress={() => open("day")}
+        />
+      </Section>
+      <Section title="This warm-up">
+        <MenuRow
+          label="Wait, steps and limits"
+          now={`wait from ${spokenLength(draft.body.wait.leastSeconds)}, steps of ${draft.body.stepPoints}\u00a0points`}
+          onPress={() => open("settings")}
+        />
+        <MenuRow
+          label="Choose several drills"
+          now={many(items.length, "drill")}
+          disabled={empty}
+          onPress={() => choose(true)}
+        />
+        <MenuRow label="Keep as a template" now="" disabled={empty} onPress={() => open("template")} />
+        <MenuRow
+          label="Earlier versions"
+          now={`version ${start.plan.version}`}
+          onPress={() => open("versions")}
+        />
+      </Section>
     </View>
+  );
+}
+
+const many = (n: number, what: string) => `${n}\u00a0${what}${n === 1 ? "" : "s"}`;
+
+/** @example "14:22, 12 °C, indoors" */
+function startWords({ startsAt, zone, setting: { temperature, indoors } }: Start): string {
+  const air = temperature === null ? "" : `${temperature < 0 ? `−${-temperature}` : temperature}\u00a0°C`;
+  return [clockTime(startsAt, zone), air, indoors ? "indoors" : "outdoors"].filter(Boolean).join(", ");
+}
+
+/** @example "3 places, 2 windows, 1 fixed point" */
+function dayWords({ places, points }: WarmUpModel["context"]): string {
+  const windows = places.reduce((sum, p) => sum + p.windows.length, 0);
+  return [many(places.length, "place"), many(windows, "window"), many(points.length, "fixed point")].join(
+    ", ",
   );
 }

@@ -4,7 +4,6 @@ import { memo, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
 import type { PlanDraft } from "~/data/plan/planDraft";
 import { useStart } from "~/data/resources/starts";
-import { JudgementLine } from "~/features/judge/JudgementLine";
 import { SortableStrips } from "~/features/stair/SortableStrips";
 import { Stair } from "~/features/stair/Stair";
 import { beginWords, StartBand } from "~/features/stair/StartBand";
@@ -24,6 +23,7 @@ import { Actions } from "./editing/Actions";
 import { ChosenActions } from "./editing/ChosenActions";
 import { useFocusedStep } from "./model/useFocusedStep";
 import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
+import { showStrip } from "./showStrip";
 import { WarmUpSheets } from "./WarmUpSheets";
 
 /** The warm-up of one start: the stair, the time available under the thumb, and the start across the foot. */
@@ -75,6 +75,16 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
     draft.undo?.();
   });
   const redo = useStable(() => draft.redo?.());
+  const pick = useStable((id: string) => {
+    model.put(id);
+    showStrip(id);
+  });
+  const line = model.judgement?.line ?? null;
+  const isJudged = model.judgement !== null;
+  const judged = useMemo(
+    () => (isJudged ? { line, open: model.toLookAt } : null),
+    [isJudged, line, model.toLookAt],
+  );
   const saveDraft = useStable(() => void draft.save());
   const openConflict = useStable(() => open("conflict"));
   const forgetMerged = useStable(draft.forgetMerged);
@@ -134,10 +144,9 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
               cappedBy={model.isCapped ? model.untilStart : null}
               onMinutes={model.setMinutes}
               onExplain={openGivenUp}
-            />
-            <JudgementLine
-              line={model.judgement?.line ?? null}
-              open={model.toLookAt}
+              selectedId={model.selected?.item.id ?? null}
+              onPick={pick}
+              judgement={judged}
               onForecast={openForecast}
               onFindings={openFindings}
             />
@@ -201,13 +210,9 @@ interface HeadProps {
 
 const Head = memo(function Head({ start, saved, onShare }: HeadProps) {
   return (
-    <View className="flex-row flex-wrap items-center gap-1 px-2 pt-1">
+    <View className="flex-row flex-wrap items-center gap-1 px-2">
       <BackButton to="/" />
-      <Heading
-        small
-        title={start.title}
-        over={[start.athlete.name, start.venue].filter(Boolean).join(", ")}
-      />
+      <Heading line title={`${start.athlete.name}, ${start.title}`} />
       {saved ? (
         <Text className="font-text text-small text-muted" role="status" testID="saved">
           {saved}
@@ -245,9 +250,8 @@ const Climb = memo(function Climb(props: ClimbProps) {
     if (target >= 0) onMove?.(id, target);
   });
   return (
-    <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
+    <ScrollView className="flex-1" contentContainerClassName="px-4 pb-2" testID="stair" tabIndex={0}>
       <PlanNotices {...props} />
-      {coverage && items.length > 0 ? <CoverageStrip coverage={coverage} onPress={onCoverage} /> : null}
       <Stair
         fit={fit}
         context={context}
@@ -259,6 +263,7 @@ const Climb = memo(function Climb(props: ClimbProps) {
       >
         {onMove && !chosen ? <SortableStrips ids={ids} onMove={move} /> : null}
       </Stair>
+      {coverage && items.length > 0 ? <CoverageStrip coverage={coverage} onPress={onCoverage} /> : null}
     </ScrollView>
   );
 });

@@ -29,7 +29,7 @@ const KEYS = [
   ["↑ ↓", "Choose a drill"],
   ["+ −", "More or less of it"],
   ["Alt ↑ ↓", "Move it earlier or later"],
-  ["Delete", "Take it out"],
+  ["Delete", "Remove it"],
   ["a", "Add from the shelf"],
   ["d", "Copy it"],
   ["x", "Choose several"],

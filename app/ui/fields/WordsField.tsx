@@ -78,7 +78,7 @@ export function WordsField({
             <View key={word} role="listitem" className="flex-row items-center border-2 border-muted pl-3">
               <Text className="font-text text-body text-ink">{word}</Text>
               <Button
-                label={`Take out ${word}`}
+                label={`Remove ${word}`}
                 icon="close"
                 iconOnly
                 look="plain"

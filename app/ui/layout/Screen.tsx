@@ -40,10 +40,13 @@ export function Heading({
   title,
   over,
   small,
+  line,
 }: {
   title: string;
   over?: string | undefined;
   small?: boolean;
+  /** One small line: a long name is cut at its end. */
+  line?: boolean;
 }) {
   return (
     <View className="min-h-press min-w-[9rem] flex-1 justify-center">
@@ -55,8 +58,8 @@ export function Heading({
       <Text
         role="heading"
         aria-level={1}
-        className={`font-strong text-ink ${small ? "text-lead" : "text-title"}`}
-        numberOfLines={2}
+        className={`font-strong text-ink ${small || line ? "text-lead" : "text-title"}`}
+        numberOfLines={line ? 1 : 2}
       >
         {title}
       </Text>

@@ -1,6 +1,8 @@
 import { approachOf } from "../approach/approaches";
 import { idealLevel, levelsOf } from "../dose/levelsOf";
 import { idsFrom } from "../maths/idsFrom";
+import { fitTimeline } from "../timeline/fitTimeline";
+import type { Segment } from "../timeline/segment";
 import type { ApproachId } from "../words/approachId";
 import { type FillEffort, type Filled, fillPlan } from "./fillPlan";
 import type { FillInput } from "./input/fillInput";
@@ -22,8 +24,8 @@ export interface FillPreview {
   /** Drills in all, and seconds from the first movement to the last. */
   drills: number;
   seconds: number;
-  /** The efforts of what is done, in order, with how long each takes, seconds. */
-  rise: { effort: number; seconds: number }[];
+  /** From its first drill to the start, as it fits. */
+  segments: Segment[];
   /** How many findings there are of each kind. */
   stops: number;
   warnings: number;
@@ -41,7 +43,7 @@ export function previewsOf(
 ): FillPreview[] {
   return approaches.map((approach) => {
     const { body } = fillOrdered({ ...order, approach }, idsFrom(`preview ${approach}`), { tries: 1 });
-    const { found, work } = judgedFill(body, order);
+    const { found, work, situation } = judgedFill(body, order);
     const kit = body.items.filter((i) => i.alreadyOn);
     return {
       approach,
@@ -55,7 +57,7 @@ export function previewsOf(
       first: [...new Set(work.map((d) => d.item.name))].slice(0, FIRST),
       drills: new Set(work.map((d) => d.item.id)).size,
       seconds: secondsDone(work),
-      rise: work.map((d) => ({ effort: d.effort, seconds: d.toSeconds - d.fromSeconds })),
+      segments: fitTimeline(situation.fit),
       stops: found.filter((f) => f.severity === "stop").length,
       warnings: found.filter((f) => f.severity === "warn").length,
     };

@@ -85,7 +85,7 @@ function wordsFor({ rule, lackSeconds }: Culprit, problem: FitProblem): string {
     case "step":
       return "Some essential drills stand a steeper step apart than this plan allows: add a drill between them, lower one, or allow a larger step.";
     case "general":
-      return "The limit on general work on end is the reason: raise it, or put a breather between.";
+      return "The limit on general work without a break is the reason: raise it, or put a breather between.";
     case "cap":
       return {
         volume: "The limit on repetitions is the reason: raise it, or lower the floors.",

@@ -177,7 +177,7 @@ it("says how many drills were left aside and why", () => {
     }),
     { tries: 1 },
   );
-  for (const words of ["need more people", "need equipment", "are for older athletes", "to be spared"])
+  for (const words of ["need more people", "need equipment", "are for older athletes", "to be protected"])
     expect(gaps.join(" ")).toContain(words);
 });
 

@@ -26,9 +26,9 @@ const givenUpOf = (of: typeof plan, seconds: number) => {
 
 it("names what gave way, how, and the rule that bound", () => {
   const fit = fitPlan(plan, 100);
-  expect(givenUpLine(fit)).toBe("Gave up 2: Walking lunges 3 → 2 sets, Ice strides left out");
+  expect(givenUpLine(fit)).toBe("2 cut to fit: Walking lunges 3 → 2 sets, Ice strides left out");
   expect(givenUpOf(plan, 100).map((g) => g.reason)).toEqual([
-    "Not enough time for its ideal.",
+    "Not enough time for its target.",
     "Not enough time: it is an extra, and what matters more comes first.",
   ]);
 });
@@ -41,7 +41,7 @@ it("is a finding of its drill, which mattering more mends until it is essential"
     itemId: lunges.id,
     mends: [],
   });
-  expect(first?.words).toBe("Walking lunges: 3 → 2 sets. Not enough time for its ideal.");
+  expect(first?.words).toBe("Walking lunges: 3 → 2 sets. Not enough time for its target.");
   expect(second).toMatchObject({
     where: ["plan", "items", 1],
     mends: [
@@ -54,14 +54,14 @@ it("is a finding of its drill, which mattering more mends until it is essential"
 });
 
 it("says so when nothing was given up, and how much is spare", () => {
-  expect(givenUpLine(fitPlan(plan, 240))).toBe("Nothing given up.");
-  expect(givenUpLine(fitPlan(plan, 300))).toBe("Nothing given up, 1 min spare.");
+  expect(givenUpLine(fitPlan(plan, 240))).toBe("Everything fits.");
+  expect(givenUpLine(fitPlan(plan, 300))).toBe("Everything fits, 1 min to spare.");
   expect(givenUpLine(fitPlan(planOf([]), 300))).toBe("No drills yet.");
 });
 
 it("says how much the essentials are short", () => {
   const late = fitPlan(planOf([lunges], { wait: { leastSeconds: 120, longestSeconds: 120 } }), 100);
-  expect(givenUpLine(late)).toBe("Essentials are 50 s short. Gave up 1: Walking lunges left out");
+  expect(givenUpLine(late)).toBe("Essentials are 50 s short. 1 cut to fit: Walking lunges left out");
 });
 
 it("says when a step is the reason and more time is no help", () => {
@@ -81,7 +81,7 @@ it("says when a step is the reason and more time is no help", () => {
 
 it("names three and counts the rest", () => {
   const many = planOf(["a", "b", "c", "d", "e"].map((n) => drill(n)));
-  expect(givenUpLine(fitPlan(many, 30))).toBe("Gave up 5: a left out, b left out, c left out and 2 more");
+  expect(givenUpLine(fitPlan(many, 30))).toBe("5 cut to fit: a left out, b left out, c left out and 2 more");
 });
 
 it("says what more time buys and less time costs", () => {
@@ -108,7 +108,7 @@ it("one second short is time, and says how much; a place is the reason only when
   const short = explanationOf(planOf([essential]), rink([-40, 0]), 29);
   expect(short.culprit).toBeNull();
   expect(givenUpLine(fitPlan(planOf([essential]), 29))).toBe(
-    "Essentials are 1 s short. Gave up 1: Waltz left out",
+    "Essentials are 1 s short. 1 cut to fit: Waltz left out",
   );
   // The rink was open an hour ago: 3,540 s more, or 10 s of opening earlier.
   const early = explanationOf(planOf([essential]), rink([-3600, -3000], [-20, 0]), 60);
@@ -153,7 +153,7 @@ it("names what is left out for a step as that, and only where there would be tim
     drill("Waltz", { phase: "technical", intensity: 30 }),
     drill("Axel", { phase: "technical", intensity: 90 }),
   ]);
-  expect(givenUpLine(fitPlan(steep, 900), 20)).toBe("Gave up 1: Waltz left out, the step is too steep");
-  expect(givenUpLine(fitPlan(steep, 900))).toBe("Gave up 1: Waltz left out");
+  expect(givenUpLine(fitPlan(steep, 900), 20)).toBe("1 cut to fit: Waltz left out, the step is too steep");
+  expect(givenUpLine(fitPlan(steep, 900))).toBe("1 cut to fit: Waltz left out");
   expect(givenUpLine(fitPlan(steep, 60), 20)).not.toContain("too steep");
 });

@@ -103,7 +103,7 @@ export const auth: Resource = (context) => (app, _options, done) => {
     async (request, reply) => {
       const userId = await personOf(request.body.email, request.body.password, request);
       if (!userId) {
-        throw new Refusal("wrong_password", "This address and password do not go together.", {
+        throw new Refusal("wrong_password", "Wrong e-mail or password.", {
           path: "password",
         });
       }

@@ -32,7 +32,7 @@ export function GateFields({ dose, onChange }: EditProps<GateDose>) {
   return (
     <View className="gap-2">
       <Choice
-        label="It opens with"
+        label="Passed when"
         options={[
           { value: "total", label: "Hits in all" },
           { value: "row", label: "Hits in a row" },
@@ -69,7 +69,7 @@ export function GateFields({ dose, onChange }: EditProps<GateDose>) {
         onChange={(chancePercent) => onChange({ ...dose, chancePercent })}
       />
       <Seconds
-        label="One try takes"
+        label="Time per try"
         value={dose.secondsEach}
         least={1}
         most={120}
@@ -92,7 +92,7 @@ export function GateFields({ dose, onChange }: EditProps<GateDose>) {
         onChange={(capSeconds) => onChange({ ...dose, capSeconds })}
       />
       <Percent
-        label="Time enough for"
+        label="Allow time for"
         value={dose.surePercent}
         least={50}
         most={95}

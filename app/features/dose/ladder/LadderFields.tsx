@@ -80,7 +80,7 @@ export function LadderFields({ dose, onChange }: EditProps<LadderDose>) {
         onPress={() => onChange(copyRung(dose, dose.rungs.at(-1)?.id ?? "", uuid))}
       />
       <Amount
-        label="Rungs climbed at the least"
+        label="Fewest rungs"
         value={dose.leastRungs}
         least={1}
         most={dose.rungs.length}

@@ -209,7 +209,7 @@ function RestWish({ wish, onChange }: { wish: LadderWish; onChange: (more: Parti
       ) : null}
       {rest.kind === "multiple" ? (
         <Amount
-          label="Rest, times one effort"
+          label="Rest as a multiple of the effort"
           value={rest.times}
           least={0}
           most={20}

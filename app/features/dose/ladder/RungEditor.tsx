@@ -50,7 +50,7 @@ export function RungEditor({ rung, first, last, only, onChange, onMove, onCopy, 
         onChange={(restSeconds) => onChange({ restSeconds })}
       />
       <TextEdit
-        label="One thing to attend to"
+        label="Focus"
         value={rung.focus}
         check={noteSchema}
         onChange={(focus) => onChange({ focus })}

@@ -61,7 +61,7 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
         className={`run-focus font-strong text-title ${settings.bigType ? "line-clamp-2" : "line-clamp-3"} ${text}`}
       >
         {held
-          ? "On hold. The start is not."
+          ? "Paused. Start time unchanged."
           : drill.breath
             ? breathWords(clock.elapsed, drill.focus)
             : drill.focus}

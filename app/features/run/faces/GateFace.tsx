@@ -33,7 +33,7 @@ export function GateFace({ model, text }: { model: FaceModel; text: string }) {
       <div
         className={`run-focus font-strong text-title ${model.offer ? "line-clamp-1" : "line-clamp-2"} ${text}`}
       >
-        {state.heldSince === null ? split.drill.focus : "On hold. The start is not."}
+        {state.heldSince === null ? split.drill.focus : "Paused. Start time unchanged."}
       </div>
       <span className="sr-only">{formatLength(Math.max(0, clock.elapsed))}</span>
     </div>

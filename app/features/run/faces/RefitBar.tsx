@@ -37,9 +37,9 @@ export function RefitBar({ model, presses, ground, onLeave }: RefitBarProps) {
       </Text>
       <View className="flex-row gap-2 pt-2">
         <View className="flex-[2]">
-          <Press label="Re-fit" ground={ground} onPress={() => presses.refit(refit)} full />
+          <Press label="Adjust plan" ground={ground} onPress={() => presses.refit(refit)} full />
         </View>
-        <Press label="Leave it" ground={ground} onPress={onLeave} />
+        <Press label="Keep plan" ground={ground} onPress={onLeave} />
       </View>
     </View>
   );

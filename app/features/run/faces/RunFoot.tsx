@@ -72,7 +72,7 @@ export const RunFoot = memo(function RunFoot(props: RunFootProps) {
     case "ended":
       return (
         <div className="run-foot flex flex-wrap gap-2 pt-2">
-          <Press label="How it was" ground={ground} onPress={actions.after} full tall />
+          <Press label="How did it go?" ground={ground} onPress={actions.after} full tall />
         </div>
       );
     case "waiting":
@@ -97,7 +97,7 @@ export const RunFoot = memo(function RunFoot(props: RunFootProps) {
             <Press label="+30 s" ground={ground} onPress={presses.more} tall={main} />
           </div>
           <div className="run-foot flex flex-wrap gap-2 pt-2">
-            <Press label={isHeld ? "Go on" : "Hold"} ground={ground} onPress={presses.hold} full={isHeld} />
+            <Press label={isHeld ? "Resume" : "Hold"} ground={ground} onPress={presses.hold} full={isHeld} />
             <Press label="Skip" ground={ground} onPress={presses.skip} />
             <Press label="Back" ground={ground} onPress={presses.back} />
             <Press label="Undo" ground={ground} onPress={presses.undo} disabled={!canUndo} />

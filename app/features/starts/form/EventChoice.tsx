@@ -13,7 +13,7 @@ export function EventChoice({ eventId, onChange }: EventChoiceProps) {
   if (offered.length === 0) return null;
   return (
     <Select
-      label="Kind of event"
+      label="Event type"
       options={[
         { value: "", label: "None of the club's events" },
         ...offered.map((e) => ({ value: e.id, label: e.name })),

@@ -89,7 +89,7 @@ function NewStart({ athletes }: { athletes: Athlete[] }) {
         ) : null}
       </View>
       <Field
-        label="What is started"
+        label="Event"
         placeholder="Free skate, round 2, final …"
         error={errors.title?.message}
         {...form.register("title")}

@@ -28,7 +28,7 @@ export function StartDetails({ start }: { start: Start }) {
     <View className="gap-4">
       <SavedLine state={state} save={save} />
       <TextEdit
-        label="What is started"
+        label="Event"
         value={draft.title}
         check={nameSchema}
         onChange={(title) => change({ title })}

@@ -1,8 +1,16 @@
-import { type Fit, formatLength, givenUpLine } from "@tonodrome/core";
-import { memo, useCallback, useEffect, useState } from "react";
-import { Pressable, Text } from "react-native";
+import {
+  type Finding,
+  type Fit,
+  fitTimeline,
+  formatLength,
+  givenUpLine,
+  type Segment,
+} from "@tonodrome/core";
+import { memo, useCallback, useEffect, useMemo, useState } from "react";
+import { Pressable, Text, View } from "react-native";
 import { fitWord } from "~/features/fit/stateWord";
-import { Slider } from "~/ui/fields/Slider";
+import { FindingsPress, StatePress } from "~/features/judge/JudgementLine";
+import { RiseSlider } from "~/features/rise/RiseSlider";
 import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
 import { Progress } from "~/ui/layout/Progress";
 
@@ -22,9 +30,16 @@ interface DockProps {
   cappedBy: number | null;
   onMinutes: (minutes: number) => void;
   onExplain: () => void;
+  /** The drill that is chosen, and the press on its bar. */
+  selectedId: string | null;
+  onPick: (itemId: string) => void;
+  /** What the forecast and the checks say; null while that is not known. */
+  judgement: { line: string | null; open: readonly Finding[] } | null;
+  onForecast: () => void;
+  onFindings: () => void;
 }
 
-/** Time available under the thumb: the number, the slider and one line of what was given up. */
+/** Time available under the thumb: the number and the state at the start, the rise, what was given up and what there is to look at. */
 export const Dock = memo(function Dock({
   minutes,
   mostMinutes,
@@ -36,7 +51,14 @@ export const Dock = memo(function Dock({
   cappedBy,
   onMinutes,
   onExplain,
+  selectedId,
+  onPick,
+  judgement,
+  onForecast,
+  onFindings,
 }: DockProps) {
+  const isJudged = judgement !== null && (judgement.line !== null || judgement.open.length > 0);
+  const segments = useMemo(() => fitTimeline(fit), [fit]);
   return (
     <div className="relative">
       <Progress label={isBest ? "Every time available" : "This time available"} progress={progress} />
@@ -46,20 +68,40 @@ export const Dock = memo(function Dock({
         word={fitWord(fit, stepPoints, { isBest, progress, failed })}
         strong={fit.state !== "fits"}
         cappedBy={cappedBy}
+        segments={segments}
+        selectedId={selectedId}
+        line={judgement?.line ?? null}
         onMinutes={onMinutes}
+        onPick={onPick}
+        onForecast={onForecast}
       />
-      <GivenUpLine text={givenUpLine(fit, stepPoints)} onPress={onExplain} />
+      <View className="flex-row flex-wrap items-center gap-x-3" testID={isJudged ? "judgement" : undefined}>
+        <View className="min-w-[11rem] flex-1">
+          <GivenUpLine text={givenUpLine(fit, stepPoints)} onPress={onExplain} />
+        </View>
+        {isJudged ? <FindingsPress open={judgement.open} onPress={onFindings} /> : null}
+      </View>
     </div>
   );
 });
 
-type FingerProps = Pick<DockProps, "minutes" | "mostMinutes" | "cappedBy" | "onMinutes"> & {
+type FingerProps = Pick<
+  DockProps,
+  "minutes" | "mostMinutes" | "cappedBy" | "onMinutes" | "selectedId" | "onPick" | "onForecast"
+> & {
+  line: string | null;
   word: string;
   strong: boolean;
+  segments: readonly Segment[];
 };
 
+/** Height of the hardest effort in the dock, pixels. */
+const HEIGHT = 64;
+
 /** What moves with the finger in the same frame; everybody else hears of it when that is painted. */
-function Finger({ minutes, mostMinutes, word, strong, cappedBy, onMinutes }: FingerProps) {
+function Finger(props: FingerProps) {
+  const { minutes, mostMinutes, word, strong, cappedBy, onMinutes, segments, selectedId, onPick } = props;
+  const { line, onForecast } = props;
   const [held, setHeld] = useState<number | null>(null);
   const tell = useAfterPaint(onMinutes);
   const change = useCallback(
@@ -74,23 +116,28 @@ function Finger({ minutes, mostMinutes, word, strong, cappedBy, onMinutes }: Fin
   const shown = held ?? minutes;
   return (
     <>
-      <div className="flex items-baseline gap-2 text-ink">
-        <span className="font-figures text-figure tabular-nums">{shown}</span>
-        <span className="flex-1 font-text text-body">
-          min available{cappedBy === null ? "" : `, only ${formatLength(cappedBy)} left`}
-        </span>
-        <span role="status" className={`text-body ${strong ? "font-strong" : "font-text"}`}>
-          {word}
-        </span>
+      <div className="flex flex-wrap items-center gap-x-3 text-ink">
+        <div className="flex flex-1 items-baseline gap-2 whitespace-nowrap">
+          <span className="font-figures text-figure tabular-nums">{shown}</span>
+          <span className="font-text text-body">
+            min{cappedBy === null ? "" : `, only ${formatLength(cappedBy)} left`},{" "}
+            <span role="status" className={strong ? "font-strong" : "font-text"}>
+              {word}
+            </span>
+          </span>
+        </div>
+        <StatePress line={line} onPress={onForecast} />
       </div>
-      <Slider
-        label="Time available"
-        value={shown}
-        least={1}
-        most={mostMinutes}
-        step={1}
+      <RiseSlider
+        minutes={shown}
+        mostMinutes={mostMinutes}
         words={`${shown} min, ${word}`}
-        onChange={change}
+        segments={segments}
+        height={HEIGHT}
+        nowSeconds={cappedBy === null ? null : -cappedBy}
+        selectedId={selectedId}
+        onPick={onPick}
+        onMinutes={change}
       />
     </>
   );

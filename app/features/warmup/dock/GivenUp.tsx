@@ -70,10 +70,14 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
             <Button key={words} label={words} onPress={() => applyEdits(edits)} />
           ))}
           {trade === null ? (
-            <Button label={`Find a trade for ${given.name}`} short="Find a trade" onPress={find} />
+            <Button
+              label={`Swap something out for ${given.name}`}
+              short="Swap something out"
+              onPress={find}
+            />
           ) : trade === "none" || trade === "looking" ? null : (
             <Button
-              label={`Take out ${trade.dropName}`}
+              label={`Remove ${trade.dropName}`}
               look="full"
               onPress={() => removeDrill(trade.dropId)}
             />
@@ -93,12 +97,12 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
 function Moments({ needs }: { needs: Explanation["needs"] }) {
   const lines = [
     Number.isFinite(needs.full) && needs.full > 0
-      ? `All of it at its ideal: begin ${spokenLength(needs.full)} before the start.`
+      ? `Everything at its target: begin ${spokenLength(needs.full)} before the start.`
       : needs.full === 0
         ? ""
-        : "All of it at its ideal never fits this day.",
+        : "Everything at its target never fits this day.",
     Number.isFinite(needs.essentials) && needs.essentials > 0
-      ? `The essentials at their floors: ${spokenLength(needs.essentials)} before.`
+      ? `The essentials at their minimum: ${spokenLength(needs.essentials)} before.`
       : "",
   ];
   return (
@@ -117,7 +121,7 @@ function Summary({ fit, culprit }: { fit: Fit; culprit: string | null }) {
     `${spokenLength(fit.workSeconds)} of drills, ${idle > 0 ? `${spokenLength(idle)} between them, ` : ""}${spokenLength(fit.waitSeconds)} of wait.`,
     fit.spareSeconds >= NOTABLE ? `${spokenLength(fit.spareSeconds)} to spare: begin that much later.` : "",
     fit.missingSeconds > 0
-      ? `The essentials at their floors need ${spokenLength(fit.missingSeconds)} more. What matters least of them is left out: kit goes last, then what is nearest the start.`
+      ? `The essentials at their minimum need ${spokenLength(fit.missingSeconds)} more. What matters least of them is left out: kit goes last, then what is nearest the start.`
       : "",
     fit.neverFits ? "Some essential drills cannot be done this day, however early it begins." : "",
     culprit ?? "",

@@ -52,7 +52,7 @@ export const PlanNotices = memo(function PlanNotices({
 }: PlanNoticesProps) {
   const empty = body.items.length === 0;
   return (
-    <View className="gap-2 pb-2">
+    <View className="gap-2 pb-2 empty:hidden">
       {conflict ? (
         <Notice
           warn

@@ -104,7 +104,7 @@ export function DrillEditor({
       <Alternatives item={item} drills={drills} onSwap={onSwap} />
       <TextEdit
         key={`focus-${item.id}`}
-        label="One thing to attend to"
+        label="Focus"
         value={item.focus}
         check={noteSchema}
         onChange={(focus) => onChange({ focus })}

@@ -91,7 +91,7 @@ function PlanLimits({ limits, onChange }: PlanLimitsProps) {
   return (
     <>
       <Amount
-        label="General work on end"
+        label="Longest general work without a break"
         value={limits.generalMinutes ?? 0}
         least={0}
         most={120}

@@ -48,7 +48,7 @@ export default function FindingsSheet({
           text={`Done: ${done.words}`}
           actions={[
             {
-              label: "Take it back",
+              label: "Undo it",
               onPress: () => {
                 done.undo();
                 setDone(null);

@@ -9,6 +9,8 @@ export interface Selection {
   index: number;
   /** Ids of several drills chosen at once; null when drills are opened by a press. */
   chosen: ReadonlySet<string> | null;
+  /** Selects a drill, or none, without opening it. */
+  put: (itemId: string | null) => void;
   /** Selects the drill this many places further down. */
   step: (by: number) => void;
   /** Begins or ends choosing several. */
@@ -21,8 +23,6 @@ export function useSelection(
   onOpen: () => void,
 ): Selection & {
   select: (itemId: string) => void;
-  /** Selects a drill, or none, without opening it. */
-  put: (itemId: string | null) => void;
   /** Of several chosen none any more. */
   clear: () => void;
 } {

@@ -3,15 +3,15 @@ import { spokenLength } from "../../time/clock";
 import { check } from "../terms/check";
 import { type Doing, isGeneral, isWork } from "../terms/doing";
 
-/** General work on end for too long, or more in all than the approach has. */
+/** General work without a break for too long, or more in all than the approach has. */
 export const tooLong = check({
   code: "too-long",
   name: "Too long",
   severity: "warn",
-  when: "General work goes on for too long on end, or the whole is longer than the approach's most.",
+  when: "General work goes on for too long without a break, or the whole is longer than the approach's most.",
   rests: "Past about 20 min of continuous work a general warm-up begins to cost more than it gives.",
   figures: {
-    minutes: { value: 20, unit: "min", least: 5, most: 60, words: "General work on end" },
+    minutes: { value: 20, unit: "min", least: 5, most: 60, words: "Longest general work without a break" },
   },
   find: ({ plan, doings, approach, fit }, { minutes }) => {
     const longest = longestGeneral(doings);
@@ -19,10 +19,10 @@ export const tooLong = check({
       longest > minutes * 60
         ? [
             {
-              words: `${spokenLength(longest)} of general work on end: past ${minutes} min it costs more than it gives.`,
+              words: `${spokenLength(longest)} of general work without a break: past ${minutes} min it costs more than it gives.`,
               mends: [
                 {
-                  words: `At most ${minutes} min on end`,
+                  words: `At most ${minutes} min without a break`,
                   edits: [{ kind: "limits" as const, change: { generalMinutes: minutes } }],
                 },
               ],
@@ -44,7 +44,7 @@ export const tooLong = check({
       ...general,
       {
         words: `${spokenLength(work)} of drills; this approach has ${approach?.minutes.most} min at the most.`,
-        mends: held.length > 0 ? [{ words: "Nothing beyond its ideal", edits: held }] : [],
+        mends: held.length > 0 ? [{ words: "Nothing beyond its target", edits: held }] : [],
       },
     ];
   },

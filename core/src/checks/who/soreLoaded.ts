@@ -7,7 +7,7 @@ export const soreLoaded = check({
   code: "sore-part-loaded",
   name: "Sore part loaded",
   severity: "warn",
-  when: "A drill loads a part of the body that is to be spared on the day.",
+  when: "A drill loads a part of the body to be protected on the day.",
   rests: "What the club has written down of the athlete. Whoever treats them decides what may be loaded.",
   figures: {
     stop: { value: 60, unit: "%", least: 0, most: 100, words: "Effort above which it is a stop" },
@@ -20,7 +20,7 @@ export const soreLoaded = check({
         {
           itemId: item.id,
           ...(item.intensity > stop ? { severity: "stop" as const } : {}),
-          words: `${item.name} loads the ${loads.join(", the ")}, to be spared on this day. Whoever treats them decides.`,
+          words: `${item.name} loads the ${loads.join(", the ")}, to be protected on this day. Whoever treats them decides.`,
           mends: insteadOf(situation, item),
         },
       ];

@@ -62,7 +62,7 @@ function isBelow({ verdict }: Placement): boolean {
 /**
  * One line saying what was given up.
  * @param stepPoints the largest rise that the plan allows, to say what was left out for that; left out, nothing is said of it
- * @example "Gave up 2: Walking lunges 3 → 2 sets, Ice strides left out"
+ * @example "2 cut to fit: Walking lunges 3 → 2 sets, Ice strides left out"
  */
 export function givenUpLine(fit: Fit, stepPoints?: number): string {
   if (fit.placements.length === 0) return "No drills yet.";
@@ -71,15 +71,15 @@ export function givenUpLine(fit: Fit, stepPoints?: number): string {
   const lead = fit.state === "short" ? `Essentials are ${spokenLength(fit.missingSeconds)} short. ` : "";
   if (list.length === 0)
     return fit.spareSeconds > 0
-      ? `Nothing given up, ${spokenLength(fit.spareSeconds)} spare.`
-      : "Nothing given up.";
+      ? `Everything fits, ${spokenLength(fit.spareSeconds)} to spare.`
+      : "Everything fits.";
   const steep = new Set(stepPoints === undefined ? [] : steepLeftOut(fit, stepPoints));
   const named = list.map(
     (p) => `${p.item.name} ${changeOf(p)}${steep.has(p) ? ", the step is too steep" : ""}`,
   );
   const shown = named.slice(0, 3).join(", ");
   const more = named.length > 3 ? ` and ${named.length - 3} more` : "";
-  return `${lead}Gave up ${list.length}: ${shown}${more}`;
+  return `${lead}${list.length} cut to fit: ${shown}${more}`;
 }
 
 function changeOf(p: Placement): string {
@@ -97,7 +97,7 @@ function reasonOf(p: Placement, binding: Binding, { problem }: FitProfile): stri
     case "point":
       return `${problem.points[binding.point]?.name} is in its way.`;
     case "general":
-      return `It would be more than ${problem.generalMost / 60} min of general work on end.`;
+      return `It would be more than ${problem.generalMost / 60} min of general work without a break.`;
     case "cap":
       return {
         volume: "It would be more repetitions than the share of an ordinary session that is allowed.",
@@ -123,7 +123,7 @@ function reasonOf(p: Placement, binding: Binding, { problem }: FitProfile): stri
 
 function timeReason(p: Placement): string {
   if (p.verdict === "floor") return "Not enough time: held at its floor.";
-  if (p.verdict !== "left-out") return "Not enough time for its ideal.";
+  if (p.verdict !== "left-out") return "Not enough time for its target.";
   return p.item.priority === "essential"
     ? "Not enough time for every essential drill."
     : `Not enough time: it is ${p.item.priority === "useful" ? "only useful" : "an extra"}, and what matters more comes first.`;
