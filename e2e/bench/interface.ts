@@ -37,6 +37,9 @@ const BARE = `<input type="range" style="width:360px"><b id="n">1</b>${'<div sty
   30,
 )}`;
 
+/** How wide the handle is, pixels. */
+const HANDLE = 44;
+
 /** The slider is drawn to and fro; per input the time until the finger's own frame and until the stair's is painted. */
 async function drag(page: Page): Promise<{ finger: number[]; stair: number[] }> {
   const box = await page.locator("input[type=range]").boundingBox();
@@ -72,8 +75,14 @@ async function drag(page: Page): Promise<{ finger: number[]; stair: number[] }> 
   });
   const client = await page.context().newCDPSession(page);
   await client.send("Emulation.setCPUThrottlingRate", { rate: SLOWDOWN });
-  const y = box.y + box.height / 2;
-  await page.mouse.move(box.x + box.width * 0.66, y);
+  // It is taken by its handle, wherever that stands.
+  const share = await page.locator("input[type=range]").evaluate((e: HTMLInputElement) => {
+    const [least, most] = [Number(e.min || 0), Number(e.max || 100)];
+    const from = (Number(e.value) - least) / (most - least);
+    return getComputedStyle(e).direction === "rtl" ? 1 - from : from;
+  });
+  const y = box.y + Math.min(10, box.height / 2);
+  await page.mouse.move(box.x + HANDLE / 2 + share * (box.width - HANDLE), y);
   await page.mouse.down();
   for (let i = 0; i < 160; i++) {
     await page.mouse.move(box.x + box.width * (0.36 + 0.3 * Math.cos(i / 12)), y);
