@@ -33,6 +33,9 @@ describe("how much is enough after another start", () => {
     expect(after(359)?.[1]).toBe(1);
     expect(after(360)).toBeNull();
     expect(rewarmAfter([], figures)).toBeNull();
+    // Three parts in ten are easy: half of those and all of the rest.
+    const long = rewarmAfter(minutes(180), figures);
+    expect(long && shareOf(long, 0.3)).toBeCloseTo(0.85, 9);
   });
 
   it("never shrinks with a longer rest, and goes by what ended last", () => {
