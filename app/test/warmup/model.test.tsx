@@ -11,6 +11,7 @@ import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 const mock = {
   may: new Set(["read", "build", "run"]),
   isWide: false,
+  before: { data: [], isLoading: false } as { data: Start[] | undefined; isLoading: boolean },
   openRun: null as string | null,
   elsewhere: null as { id: string } | null,
   went: [] as string[],
@@ -55,7 +56,7 @@ jest.mock("~/data/resources/drills", () => ({
   useDrills: (enabled: boolean) => ({ data: enabled ? mock.drills : undefined }),
 }));
 jest.mock("~/data/resources/starts", () => ({
-  useStartsBefore: () => ({ data: [], isError: false }),
+  useStartsBefore: () => mock.before,
   useSaveStart: () => ({
     isPending: false,
     error: null,
@@ -103,6 +104,7 @@ beforeEach(() => {
   mock.may = new Set(["read", "build", "run"]);
   Object.assign(mock, {
     isWide: false,
+    before: { data: [], isLoading: false },
     openRun: null,
     elsewhere: null,
     isSaved: true,
@@ -400,6 +402,16 @@ describe("a warm-up", () => {
     const last = hook(of);
     act(() => last.current.lookAgain(finding));
     expect(mock.setting?.known).toEqual([]);
+  });
+
+  it("waits for the athlete's earlier starts while they are read, and goes on without them where they cannot be", () => {
+    const of = makeStart({}, planOf(item(1)));
+    mock.before = { data: undefined, isLoading: true };
+    expect(hook(of).current.isBeforeKnown).toBe(false);
+    // Without a network nothing is being read.
+    mock.before = { data: undefined, isLoading: false };
+    expect(hook(of).current.isBeforeKnown).toBe(true);
+    expect(hook(of).current.judgeInput.before).toEqual([]);
   });
 
   it("hides what is known of athletes and the shelf from whom it is not for", () => {

@@ -59,8 +59,8 @@ export function useJudgedPlan({ start, draft, fit, context, untilStart, known, m
   const day = useStartDraft(start, settingOf);
   const { setting } = day.draft;
   const starts = useStartsBefore(start.athlete.id, start.startsAt);
-  // Without them it is judged as a first start.
-  const before = useDoneBefore(start, starts.isError ? NONE : starts.data);
+  // Where they cannot be read, as without a network, it is judged as a first start.
+  const before = useDoneBefore(start, starts.data ?? (starts.isLoading ? undefined : NONE));
   const judgeInput = useJudgeInput({
     start: useSame({ ...start, setting }, JSON.stringify([start.stamp, setting])),
     plan: draft.body,
