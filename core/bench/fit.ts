@@ -46,8 +46,8 @@ for (const [drills, hours] of [
     const context = places ? twoPlaces(benchPlan(drills)).context : openDay();
     const seconds = hours * HOUR;
     const problem = problemOf(plan, context, { horizon: seconds });
-    const one = median(21, () => solveAt(problem));
-    const every = median(21, () => solve(problem));
+    const one = median(41, () => solveAt(problem));
+    const every = median(41, () => solve(problem));
     const profile = profileOf(plan, context, seconds);
     const read = median(21, () => fitAt(profile, seconds / 2));
     const plain = median(5, () => plainTable(plan, Math.min(seconds, 6 * HOUR)));

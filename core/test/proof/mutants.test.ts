@@ -57,8 +57,8 @@ const MUTANTS: Mutant[] = [
   [
     "a drill within one window",
     "fit/search/bucketCollector",
-    "(end < to ? end : to) - takes < from",
-    "(end < to ? end : to) < from",
+    "earliest: from + takes + shift",
+    "earliest: from + shift",
   ],
   [
     "half a place",
@@ -138,12 +138,7 @@ const MUTANTS: Mutant[] = [
   ["what keeps warm ends the wait", "fit/model/problem", 'item.calm === "keep-warm" ||', "false ||"],
   ["rest after a drill", "fit/model/problem", "restOwed(item.restAfter, level.workSeconds)", "0"],
   ["rest goes on through kit and quiet", "fit/search/spending", "drill.resting ? ready : begin", "begin"],
-  [
-    "rest counts once with the way",
-    "fit/search/bucketCollector",
-    "Math.max(placing.way, placing.rest)",
-    "placing.way + placing.rest",
-  ],
+  ["rest counts once with the way", "fit/search/bucketCollector", "Math.max(way, rest)", "way + rest"],
   [
     "continuous general work",
     "fit/search/brokenLimits",
@@ -258,8 +253,33 @@ const MUTANTS: Mutant[] = [
   [
     "what cannot be as good is dropped, and only that",
     "fit/search/narrow",
-    "isLess(hopes(id), least)",
-    "!isLess(hopes(id), least)",
+    "hope < least.high",
+    "hope > least.high",
+  ],
+  [
+    "of those before which it ends when the stretch does, the last",
+    "fit/search/bucketCollector",
+    "this.offer(n - 1,",
+    "this.offer(before,",
+  ],
+  [
+    "what ends when the stretch does fits it",
+    "fit/search/bucketCollector",
+    "if (latest - takes < from) continue;",
+    "",
+  ],
+  ["the bound goes as far as it grows", "fit/bounds/bound", "Math.max(least, flat + length)", "least"],
+  [
+    "what can be added beyond that is as much",
+    "fit/bounds/bound",
+    "high.fill(high[to + reached] as number, to + reached, to + width);",
+    "",
+  ],
+  [
+    "what is left of a cap counts all that is ahead",
+    "fit/search/spending",
+    "Math.min(low, c.uses[k] as number)",
+    "Math.max(low, c.uses[k] as number)",
   ],
   [
     "essential before useful",

@@ -23,7 +23,10 @@ export function boundOf(problem: FitProblem): Bound {
   const high = new Float64Array(width * (drills.length + 1));
   const low = new Float64Array(width * (drills.length + 1));
   const when = drillOpeningsOf(problem);
+  // From this column on, what can be added no longer grows: with hours to spare, that is most of them.
+  let flat = 0;
   drills.forEach((drill, i) => {
+    let reached = flat;
     const from = i * width;
     const to = from + width;
     high.copyWithin(to, from, to);
@@ -35,7 +38,9 @@ export function boundOf(problem: FitProblem): Bound {
         const length = Math.floor((seconds * opening.turns) / column);
         const least = Math.max(0, Math.floor((opening.from + horizon) / column)) + length;
         const most = Math.min(last, Math.floor((Math.min(opening.to, deadline) + horizon) / column));
-        for (let at = least; at <= most; at++) {
+        const enough = Math.min(most, Math.max(least, flat + length));
+        reached = Math.max(reached, enough);
+        for (let at = least; at <= enough; at++) {
           const newHigh = (high[from + at - length] as number) + worth.high;
           const oldHigh = high[to + at] as number;
           if (newHigh < oldHigh) continue;
@@ -47,13 +52,16 @@ export function boundOf(problem: FitProblem): Bound {
       }
     }
     // Done by a moment is done by any later one.
-    for (let at = to + 1; at < to + width; at++) {
+    for (let at = to + 1; at <= to + reached; at++) {
       const h = high[at] as number;
       const before = high[at - 1] as number;
       if (h > before || (h === before && (low[at] as number) >= (low[at - 1] as number))) continue;
       high[at] = before;
       low[at] = low[at - 1] as number;
     }
+    high.fill(high[to + reached] as number, to + reached, to + width);
+    low.fill(low[to + reached] as number, to + reached, to + width);
+    flat = reached;
   });
   return { at: (before, seconds) => before * width + Math.floor(seconds / column), high, low };
 }

@@ -27,6 +27,11 @@ export class BucketCollector implements Collector {
   private readonly level: Int16Array;
   private first: number;
   private last = -1;
+  /** The list gone through last, and its figures. */
+  private gathered: Int32Array = new Int32Array(0);
+  private begins = new Int32Array(0);
+  private highs = new Float64Array(0);
+  private lows = new Float64Array(0);
 
   constructor(
     private readonly labels: Labels,
@@ -42,11 +47,20 @@ export class BucketCollector implements Collector {
   }
 
   load(list: Int32Array): void {
-    const { begin, high, low } = this.labels;
+    const { high, low, parent, level } = this;
+    const { begin, high: highs, low: lows } = this.labels;
+    // No two of a list begin at the same second, and nothing is here yet.
     for (let n = 0; n < list.length; n++) {
       const id = list[n] as number;
-      this.add(begin[id] as number, 0, high[id] as number, low[id] as number, id, -1);
+      const at = -(begin[id] as number);
+      high[at] = highs[id] as number;
+      low[at] = lows[id] as number;
+      parent[at] = id;
+      level[at] = -1;
     }
+    if (list.length === 0) return;
+    this.first = -(begin[list[0] as number] as number);
+    this.last = -(begin[list[list.length - 1] as number] as number);
   }
 
   /**
@@ -54,47 +68,92 @@ export class BucketCollector implements Collector {
    * loop, because most of the time of a fit goes by here: as the list goes back in time, so does the stretch that fits.
    */
   addAll(list: Int32Array, placing: Placing, seconds: number, worth: Worth, level: number): void {
-    const { high, low, parent, span, level: levels } = this;
-    const { begin: begins, high: highs, low: lows } = this.labels;
-    const { openings, deadline } = placing;
-    const { high: addHigh, low: addLow } = worth;
-    const isPlain = placing.busy.length === 0 || placing.way === 0;
-    const shift = Math.max(placing.way, placing.rest);
-    let k = -1;
-    let from = Infinity;
-    let to = 0;
-    let takes = 0;
-    let first = this.first;
-    let last = this.last;
-    for (let n = 0; n < list.length; n++) {
-      const id = list[n] as number;
-      const next = begins[id] as number;
-      let end = isPlain ? next - shift : latestEnd(placing, next, next);
-      if (end > deadline) end = deadline;
-      while ((end < to ? end : to) - takes < from) {
-        const open = openings[++k];
-        if (!open) break;
-        from = open.from;
-        to = open.to;
-        takes = seconds * open.turns;
-      }
-      if (k >= openings.length) break;
-      const at = takes - (end < to ? end : to);
-      const newHigh = (highs[id] as number) + addHigh;
+    const { openings, deadline, busy, way, rest } = placing;
+    if (list !== this.gathered) this.gather(list);
+    const isPlain = busy.length === 0 || way === 0;
+    const ends = isPlain ? this.begins : this.endsBefore(placing, list.length);
+    const shift = isPlain ? Math.max(way, rest) : 0;
+    let n = 0;
+    for (const { from, to, turns } of openings) {
+      const takes = seconds * turns;
+      const latest = to < deadline ? to : deadline;
+      if (latest - takes < from) continue;
+      const before = n;
+      while (n < list.length && (ends[n] as number) - shift >= latest) n++;
+      // Of those before which it ends when the stretch does, the last is worth most.
+      if (n > before) this.offer(n - 1, takes - latest, takes, worth, level);
+      n = this.offerFrom(
+        n,
+        { earliest: from + takes + shift, takes, shift: shift + takes },
+        ends,
+        worth,
+        level,
+      );
+      if (n === list.length) break;
+    }
+  }
+
+  /** Offers it before each label from the n-th on, as long as it fits; where it does no longer is what comes back. */
+  private offerFrom(
+    n: number,
+    { earliest, takes, shift }: { earliest: number; takes: number; shift: number },
+    ends: Int32Array,
+    { high: addHigh, low: addLow }: Worth,
+    level: number,
+  ): number {
+    const { high, low, parent, span, level: levels, highs, lows } = this;
+    const list = this.gathered;
+    const many = list.length;
+    const from = n;
+    for (; n < many; n++) {
+      const end = ends[n] as number;
+      if (end < earliest) break;
+      const at = shift - end;
+      const newHigh = (highs[n] as number) + addHigh;
       const oldHigh = high[at] as number;
       if (newHigh < oldHigh) continue;
-      const newLow = (lows[id] as number) + addLow;
+      const newLow = (lows[n] as number) + addLow;
       if (newHigh === oldHigh && newLow <= (low[at] as number)) continue;
       high[at] = newHigh;
       low[at] = newLow;
-      parent[at] = id;
+      parent[at] = list[n] as number;
       span[at] = takes;
       levels[at] = level;
-      if (at < first) first = at;
-      if (at > last) last = at;
     }
-    this.first = first;
-    this.last = last;
+    if (n > from) {
+      this.first = Math.min(this.first, shift - (ends[from] as number));
+      this.last = Math.max(this.last, shift - (ends[n - 1] as number));
+    }
+    return n;
+  }
+
+  /** Offers it before the n-th of what is gathered. */
+  private offer(n: number, at: number, takes: number, worth: Worth, level: number): void {
+    const high = (this.highs[n] as number) + worth.high;
+    this.add(-at, takes, high, (this.lows[n] as number) + worth.low, this.gathered[n] as number, level);
+  }
+
+  /** Lays the figures of a list side by side, because every level goes through them again. */
+  private gather(list: Int32Array): void {
+    const { begin, high, low } = this.labels;
+    if (this.begins.length < list.length) {
+      this.begins = new Int32Array(2 * list.length);
+      this.highs = new Float64Array(2 * list.length);
+      this.lows = new Float64Array(2 * list.length);
+    }
+    const { begins, highs, lows } = this;
+    for (let n = 0; n < list.length; n++) {
+      const id = list[n] as number;
+      begins[n] = begin[id] as number;
+      highs[n] = high[id] as number;
+      lows[n] = low[id] as number;
+    }
+    this.gathered = list;
+  }
+
+  /** The latest ends that fixed points and the way leave before each of what is gathered. */
+  private endsBefore(placing: Placing, many: number): Int32Array {
+    return this.begins.subarray(0, many).map((next) => latestEnd(placing, next, next));
   }
 
   add(begin: number, span: number, high: number, low: number, parent: number, level: number): void {

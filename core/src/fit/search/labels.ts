@@ -66,7 +66,7 @@ export class Labels {
   }
 }
 
-const ROOM = 4096;
+const ROOM = 1024;
 /**
  * With several figures to compare, a label is held against so many of those kept last, and so many of those that have beaten
  * others lately (custom: the quickest tried). One that should go and is not noticed costs time, never the answer.

@@ -33,15 +33,8 @@ export function narrowed(workspace: Workspace, fronts: Fronts, before: number, n
   const left = new Map(fronts);
   for (const [key, { state, list }] of fronts) {
     const wait = state.warm ? 0 : problem.waitWorth;
-    const hopes = (id: number): Worth => {
-      const at = bound.at(before, problem.horizon + (labels.begin[id] as number));
-      return {
-        high: (labels.high[id] as number) + (bound.high[at] as number) + wait,
-        low: (labels.low[id] as number) + (bound.low[at] as number),
-      };
-    };
     let kept = list;
-    if (least) kept = kept.filter((id) => !isLess(hopes(id), least));
+    if (least) kept = hopeful(workspace, kept, before, wait, bound, least);
     if (demands.length > 0) {
       const prospects = prospectsOf(demands, before, state);
       kept = kept.filter((id) =>
@@ -55,14 +48,7 @@ export function narrowed(workspace: Workspace, fronts: Fronts, before: number, n
         ),
       );
     }
-    if (few !== undefined && kept.length > few) {
-      const promises = Array.from(kept, (id, n) => ({ n, id, ...hopes(id) }));
-      promises.sort((a, b) => b.high - a.high || b.low - a.low);
-      kept = Int32Array.from(
-        promises.slice(0, few).sort((a, b) => a.n - b.n),
-        (p) => p.id,
-      );
-    }
+    if (few !== undefined && kept.length > few) kept = promising(workspace, kept, before, bound, few);
     if (kept.length > 0) left.set(key, { state, list: kept });
     else left.delete(key);
   }
@@ -117,6 +103,57 @@ export function canMeet(
   return true;
 }
 
-function isLess(a: Worth, b: Worth): boolean {
-  return a.high < b.high || (a.high === b.high && a.low < b.low);
+/** Those few of a list that promise most with what the drills before can add; of equals the first. */
+function promising(
+  { problem: { horizon }, labels }: Workspace,
+  list: Int32Array,
+  before: number,
+  bound: Bound,
+  few: number,
+): Int32Array {
+  const { begin, high, low } = labels;
+  const best: { n: number; high: number; low: number }[] = [];
+  for (let n = 0; n < list.length; n++) {
+    const id = list[n] as number;
+    const at = bound.at(before, horizon + (begin[id] as number));
+    const h = (high[id] as number) + (bound.high[at] as number);
+    const l = (low[id] as number) + (bound.low[at] as number);
+    let k = best.length;
+    while (k > 0 && isLess(best[k - 1] as Worth, h, l)) k--;
+    if (k >= few) continue;
+    best.splice(k, 0, { n, high: h, low: l });
+    best.length = Math.min(best.length, few);
+  }
+  return Int32Array.from(
+    best.map(({ n }) => n).sort((a, b) => a - b),
+    (n) => list[n] as number,
+  );
+}
+
+const isLess = (a: Worth, high: number, low: number): boolean =>
+  a.high < high || (a.high === high && a.low < low);
+
+/** The labels of a list that may still come to a worth, with what the drills before can add at most. */
+function hopeful(
+  { problem: { horizon }, labels }: Workspace,
+  list: Int32Array,
+  before: number,
+  wait: number,
+  bound: Bound,
+  least: Worth,
+): Int32Array {
+  const { begin, high, low } = labels;
+  const { high: highs, low: lows } = bound;
+  const kept = new Int32Array(list.length);
+  let many = 0;
+  // A loop and no function for each: it goes over every label of a search.
+  for (let n = 0; n < list.length; n++) {
+    const id = list[n] as number;
+    const at = bound.at(before, horizon + (begin[id] as number));
+    const hope = (high[id] as number) + (highs[at] as number) + wait;
+    if (hope < least.high) continue;
+    if (hope === least.high && (low[id] as number) + (lows[at] as number) < least.low) continue;
+    kept[many++] = id;
+  }
+  return kept.slice(0, many);
 }

@@ -9,7 +9,7 @@ import { canMeet, type Narrowing, narrowed, type Prospect, prospectsOf } from ".
 import { latestEnd, type Placing } from "./placing";
 import { entryIn } from "./reach";
 import { type Solution, solutionOf } from "./solution";
-import { type Ahead, canBeMended, type Spent, spend, whatIsAhead } from "./spending";
+import { type Ahead, canBeMended, type Spent, spend } from "./spending";
 import { type Workspace, workspaceFor } from "./workspace";
 
 /** Told after every block of the plan: how much of it is decided, from 0 to 1. */
@@ -76,7 +76,7 @@ function goThrough(
   const all = Array.from({ length: block.to - block.from }, (_, k) => block.from + k);
   const free = all.filter((i) => drills[i]?.free);
   const fixed = all.filter((i) => !drills[i]?.free);
-  const ahead = whatIsAhead(workspace.problem, free.length > 0 ? block.to : block.from);
+  const ahead = workspace.aheads[free.length > 0 ? block.to : block.from] as Ahead;
   const everyFree = 2 ** free.length - 1;
   // Nodes by how many of the fixed drills are still to be decided, and which of the free ones are already kept.
   let row: (Fronts | undefined)[] = [fronts];
@@ -251,7 +251,7 @@ function forgetful(workspace: Workspace, fronts: Fronts, n: number): Fronts {
   const block = problem.blocks[n] as { from: number; to: number };
   const before = problem.drills.slice(0, block.from);
   const placed = before.some((d) => d.place >= 0) || problem.points.some((p) => p.place >= 0);
-  const ahead = whatIsAhead(problem, block.from);
+  const ahead = workspace.aheads[block.from] as Ahead;
   const mine = Array.from({ length: block.to - block.from }, (_, k) => bits.get(block.from + k) ?? 0);
   let result: Fronts = new Map();
   for (const { state, list } of inOrder(fronts)) {
@@ -272,10 +272,12 @@ function forgetful(workspace: Workspace, fronts: Fronts, n: number): Fronts {
 /** In the end only the beginning and the worth are compared. */
 function bestOf(labels: Labels, fronts: readonly Front[]): Int32Array {
   const only = Object.assign(new Labels(0), { begin: labels.begin, high: labels.high, low: labels.low });
-  const all = Int32Array.from(fronts.flatMap(({ list }) => [...list]));
-  all.sort((a, b) => only.compare(a, b));
+  const all = fronts.reduce<Int32Array>(
+    (merged, { list }) => mergeLists(only, merged, list),
+    new Int32Array(0),
+  );
   const sieve = new Sieve(only, all.length);
-  for (const id of all) sieve.offer(id);
+  for (let n = 0; n < all.length; n++) sieve.offer(all[n] as number);
   return sieve.list();
 }
 

@@ -21,10 +21,19 @@ export interface Solution {
 
 /** The plans that labels stand for, the latest beginning first. */
 export function solutionOf(labels: Labels, list: Int32Array): Solution {
+  const begins = new Int32Array(list.length);
+  const high = new Float64Array(list.length);
+  const low = new Float64Array(list.length);
+  for (let n = 0; n < list.length; n++) {
+    const id = list[n] as number;
+    begins[n] = labels.begin[id] as number;
+    high[n] = labels.high[id] as number;
+    low[n] = labels.low[id] as number;
+  }
   return {
-    begins: list.map((id) => labels.begin[id] as number),
-    high: Float64Array.from(list, (id) => labels.high[id] as number),
-    low: Float64Array.from(list, (id) => labels.low[id] as number),
+    begins,
+    high,
+    low,
     labels: labels.count,
     stepsOf(index) {
       const steps: SolvedStep[] = [];

@@ -9,20 +9,21 @@ export interface Ahead {
   owes: number;
 }
 
-/** What can still be added by the drills before an index. */
-export function whatIsAhead({ drills, caps }: FitProblem, before: number): Ahead {
-  const ahead: Ahead = { least: caps.map(() => 0), most: caps.map(() => 0), general: 0, owes: 0 };
-  for (let i = 0; i < before; i++) {
-    const { costs, general } = drills[i] as FitDrill;
-    caps.forEach((_, k) => {
-      const uses = costs.map((c) => c.uses[k] as number);
-      ahead.least[k] = (ahead.least[k] as number) + Math.min(0, ...uses);
-      ahead.most[k] = (ahead.most[k] as number) + Math.max(0, ...uses);
-    });
-    ahead.owes += Math.max(...costs.map((c) => c.owes));
-    if (general) ahead.general += Math.max(...costs.map((c) => c.seconds));
+/** What can still be added by the drills before each index, from none of them to all. */
+export function aheadsOf({ drills, caps }: FitProblem): Ahead[] {
+  let ahead: Ahead = { least: caps.map(() => 0), most: caps.map(() => 0), general: 0, owes: 0 };
+  const aheads = [ahead];
+  for (const { costs, general } of drills) {
+    const { least, most } = ahead;
+    ahead = {
+      least: least.map((sum, k) => sum + costs.reduce((low, c) => Math.min(low, c.uses[k] as number), 0)),
+      most: most.map((sum, k) => sum + costs.reduce((top, c) => Math.max(top, c.uses[k] as number), 0)),
+      general: ahead.general + (general ? costs.reduce((top, c) => Math.max(top, c.seconds), 0) : 0),
+      owes: ahead.owes + costs.reduce((top, c) => Math.max(top, c.owes), 0),
+    };
+    aheads.push(ahead);
   }
-  return ahead;
+  return aheads;
 }
 
 /** A drill at one level, and what is still to come before it. */

@@ -7,6 +7,7 @@ import type { Collector } from "./collector";
 import { Labels, Merges } from "./labels";
 import { type Reaches, reachesOf } from "./reach";
 import { SortingCollector } from "./sortingCollector";
+import { type Ahead, aheadsOf } from "./spending";
 
 /** Rests, rest owed before the start, general work, then the caps: which figures are kept of a label, and where. */
 export interface Dims {
@@ -32,6 +33,8 @@ export interface Workspace {
   merges: Merges;
   /** Up to which efforts the drills before each block may lead. */
   reaches: Reaches;
+  /** What the drills before each index can still add. */
+  aheads: readonly Ahead[];
   /** The most comparisons of labels, and the most labels. */
   within: number;
   most: number;
@@ -73,6 +76,7 @@ export function workspaceFor(
     bits: leaderBitsOf(problem),
     merges: new Merges(labels),
     reaches: reachesOf(problem),
+    aheads: aheadsOf(problem),
     within,
     most,
   };
