@@ -67,9 +67,14 @@ describe("installing", () => {
     expect(starters.map((s: Starter) => [s.key, s.installed === s.drills])).toEqual([
       ["general-preparation", false],
       ["archery", true],
+      ["artistic-gymnastics", false],
       ["fencing", false],
       ["figure-skating", false],
+      ["golf", false],
+      ["high-jump", false],
+      ["karate-forms", false],
       ["springboard-diving", false],
+      ["table-tennis", false],
       ["trampoline", false],
     ]);
   });

@@ -27,18 +27,23 @@ interface Case {
   more: Partial<FillInput>;
 }
 
-const LENGTHS = [4, 6, 8, 12, 20, 40];
-const AGES = [8, 11, 14, null, 55];
+const LENGTHS = [4, 6, 8, 12, 20, 35];
+/** Ages other than an adult's, and days that make trouble, each at some of the lengths. */
+const AGES = [8, 11, 14, 55];
+const AGES_AT = [4, 8, 20];
+const DAYS_AT = [8, 35];
 const outdoors = { ...usualSetting(), indoors: false };
+
+const sore = (area: "knee" | "shoulder") => ({ ...noProfile(), protectedAreas: [{ area, until: null }] });
 
 /** Days that make trouble, for an adult. */
 const DAYS: [string, Partial<FillInput>][] = [
   ["alone", { setting: { ...usualSetting(), people: 0 } }],
   ["cold", { setting: { ...outdoors, temperature: 2 } }],
   ["hot", { setting: { ...outdoors, temperature: 34, humidity: 60 } }],
+  ["sore knee", { athlete: sore("knee") }],
+  ["sore shoulder", { athlete: sore("shoulder") }],
 ];
-
-const sore = (area: "knee" | "shoulder") => ({ ...noProfile(), protectedAreas: [{ area, until: null }] });
 
 const CASES: Case[] = SPORTS.flatMap((sport) =>
   APPROACHES.flatMap((approach) =>
@@ -48,10 +53,9 @@ const CASES: Case[] = SPORTS.flatMap((sport) =>
         name: `${sport.key}, ${approach.id}, ${minutes} min, ${name}`,
       });
       return [
-        ...AGES.map((age) => of(`${age ?? "adult"}`, age)),
-        ...DAYS.map(([name, more]) => of(name, null, more)),
-        of("sore knee", null, { athlete: sore("knee") }),
-        of("sore shoulder", null, { athlete: sore("shoulder") }),
+        of("adult", null),
+        ...(AGES_AT.includes(minutes) ? AGES.map((age) => of(`${age}`, age)) : []),
+        ...(DAYS_AT.includes(minutes) ? DAYS.map(([name, more]) => of(name, null, more)) : []),
       ];
     }),
   ),

@@ -20,6 +20,39 @@ describe("what loads a part says so, so that somebody sore is spared", () => {
     expect(loadsOf(drill)).toContain("knee");
   });
 
+  it.each(named(/\b(handstands?|handspring|cartwheels?|round-off|walkover|front support|tuck supports)\b/i))(
+    "weight on the hands loads the wrist: %s",
+    (_, drill) => {
+      expect(loadsOf(drill)).toContain("wrist");
+    },
+  );
+
+  it.each(named(/\b(flop|take-off pops|scissors|rebounds?|leaps)\b/i))(
+    "who springs off one foot or two lands: %s",
+    (_, drill) => {
+      expect(loadsOf(drill)).toEqual(expect.arrayContaining(["knee", "ankle"]));
+    },
+  );
+
+  const struck = SPORTS.filter((s) => s.key === "golf" || s.key === "table-tennis").flatMap((s) => s.own);
+  it.each(
+    struck
+      .filter((d) => d.phase === "technical" && d.intensity >= 28)
+      .filter((d) => !/\bshadow\b/i.test(d.name))
+      .map((d) => [d.name, d] as const),
+  )("a ball struck harder than a putt loads shoulder and elbow: %s", (_, drill) => {
+    expect(loadsOf(drill)).toEqual(expect.arrayContaining(["shoulder", "elbow"]));
+  });
+
+  const forms = SPORTS.find((s) => s.key === "karate-forms")?.own ?? [];
+  it.each(
+    forms
+      .filter((d) => d.phase === "technical" && /\b(kick|stances?|section)\b/i.test(d.name))
+      .map((d) => [d.name, d] as const),
+  )("a kick and a deep stance load the knee: %s", (_, drill) => {
+    expect(loadsOf(drill)).toContain("knee");
+  });
+
   const aiming = SPORTS.filter((s) => s.key === "archery" || s.key === "fencing").flatMap((s) => s.own);
   it.each(
     aiming

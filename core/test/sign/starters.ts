@@ -47,6 +47,11 @@ export const SPORTS: readonly Sport[] = [
   "figure-skating",
   "springboard-diving",
   "trampoline",
+  "artistic-gymnastics",
+  "golf",
+  "high-jump",
+  "karate-forms",
+  "table-tennis",
 ].map((key) => {
   const shelf = read(key);
   const own = drillsOf(shelf);

@@ -6,7 +6,7 @@ import { cutText } from "../../words/cutText";
 import { LONGEST_NOTE } from "../../words/text";
 import type { Chosen } from "../choose/choice";
 import { needsKit } from "../choose/chooseKit";
-import { inMobiliseOrder } from "../choose/chooseMobilise";
+import { inMobiliseOrder, leadingUpTo } from "../choose/chooseMobilise";
 import { inApproachOrder } from "../choose/chooseTechnical";
 import type { FillInput } from "../input/fillInput";
 import type { FillRules } from "../input/rules";
@@ -18,17 +18,19 @@ import { placedOn, weatherItems } from "./weather";
 /** Puts parts together: order, priorities, rests between hard efforts, kit where it belongs, the wait and the limits. */
 export function assembled({ input, kit, shape, rules, scale }: Frame, parts: Parts): PlanBody {
   const { approach, event, setting, context, makeId } = input;
+  const climb = inApproachOrder(parts.technical, { approach, event, shape, scale });
+  const entry = (climb[0]?.choice.from ?? 0) - shape.step;
   const [withKit, before] = parted(inMobiliseOrder(parts.mobilise), (c) => needsKit(c.choice, kit));
   const placed = placedOn(setting, context);
   const items = (list: readonly Chosen[], more: Partial<PlanItem> = {}) =>
     list.map((c) => ({ ...itemOf(c, input), ...more }));
   const ordered = [
     ...items(parts.raise.toSorted((a, b) => a.choice.to - b.choice.to)).map(placed),
-    ...items(before).map(placed),
+    ...items(withKit.length > 0 ? before : leadingUpTo(before, entry)).map(placed),
     ...items(kit, shape.kitOn ? { alreadyOn: true } : {}),
-    ...items(withKit).map(placed),
+    ...items(leadingUpTo(withKit, entry)).map(placed),
     ...withBreathers(rules.breath, [
-      ...items(inApproachOrder(parts.technical, { approach, event, shape, scale })),
+      ...items(climb),
       ...items(parts.prime.toSorted((a, b) => a.choice.from - b.choice.from)),
     ]),
     ...items(parts.warm, { calm: "keep-warm" }).map(placed),

@@ -27,6 +27,8 @@ const SLOT_MOST = 120;
 const ADULT_EXPLOSIVE = 15;
 /** Effort above which a drill of this part is none. Custom. */
 const MOST_EFFORT = 50;
+/** The same for who is about to aim: landings and hops are nothing for them. Custom. */
+const MOST_EFFORT_AIMING = 40;
 
 /** Greedily whatever warms most of what is still cold: the event's areas and those that the technical part loads; both sides. */
 export function chooseMobilise(choices: readonly Choice[], of: MobiliseFor): Chosen[] {
@@ -89,17 +91,29 @@ export function inMobiliseOrder(picked: readonly Chosen[]): Chosen[] {
     .toSorted((a, b) => place(a.choice) - place(b.choice));
 }
 
+/**
+ * The same with the hardest last, where the last would lead less far up than the sport's own begins.
+ * @param entry effort that it has to leave off at, per cent
+ */
+export function leadingUpTo(ordered: readonly Chosen[], entry: number): Chosen[] {
+  const last = ordered.at(-1);
+  if (!last || last.choice.to >= entry) return [...ordered];
+  const hardest = best(ordered, (c) => c.choice.to) as Chosen;
+  return [...ordered.filter((c) => c !== hardest), hardest];
+}
+
 /** Whether a drill of this part fits the approach, the event and the rules. */
 function mobilises(
   c: Choice,
   { approach, event, rules, shape }: Pick<MobiliseFor, "approach" | "event" | "rules" | "shape">,
 ): boolean {
-  if (c.drill.phase !== "mobilise" || c.drill.intensity > Math.min(MOST_EFFORT, rules.hardest)) return false;
+  const isAiming = event?.effort === "precision";
+  const most = Math.min(isAiming ? MOST_EFFORT_AIMING : MOST_EFFORT, rules.hardest);
+  if (c.drill.phase !== "mobilise" || c.drill.intensity > most) return false;
   if (c.details?.flags.includes("static-hold") && approach.sides.stretching !== "short-holds") return false;
   // Hops are nothing for somebody about to aim, nor where there is hardly time to warm the joints.
-  if (c.explosive && (event?.effort === "precision" || shape.isShort || rules.explosive < ADULT_EXPLOSIVE))
-    return false;
-  return !(event?.effort === "precision" && hasPurpose(c, "prime"));
+  if (c.explosive && (isAiming || shape.isShort || rules.explosive < ADULT_EXPLOSIVE)) return false;
+  return !(isAiming && hasPurpose(c, "prime"));
 }
 
 /** Held stretches early, what taxes the brain late, otherwise from easy to hard. */
