@@ -26,6 +26,7 @@ async function signUp(page: Page, name: string, club: string): Promise<string> {
   await page.getByLabel("E-mail").fill(email);
   await page.getByLabel("Password").fill(PASSWORD);
   await page.getByRole("button", { name: "Create account and club" }).click();
+  await page.getByRole("link", { name: "Later, straight to Today" }).click();
   await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
   return email;
 }

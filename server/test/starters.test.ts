@@ -64,8 +64,13 @@ describe("installing", () => {
       for (const to of [details?.easier, details?.harder, details?.instead])
         if (to) expect(ids).toContain(to);
     const { starters } = (await server.ask("GET", "/api/:club/starters")).body;
+    const { events } = (await server.ask("GET", "/api/:club/events")).body;
+    expect(events.map(({ id, name }: Starter["events"][number]) => ({ id, name }))).toEqual(
+      starters.find((s: Starter) => s.key === "archery").events,
+    );
     expect(starters.map((s: Starter) => [s.key, s.installed === s.drills])).toEqual([
-      ["general-preparation", false],
+      // A sport brings what there is to warm with.
+      ["general-preparation", true],
       ["archery", true],
       ["artistic-gymnastics", false],
       ["fencing", false],

@@ -9,7 +9,8 @@ import { Welcome } from "./Welcome";
 export function SignUpScreen() {
   const signUp = useSignUp();
   const { me } = useAccount();
-  if (me) return <Redirect href="/" />;
+  // Whoever has just made a club begins with its first warm-up.
+  if (me) return <Redirect href={signUp.isIdle ? "/" : "/first"} />;
   return (
     <Welcome
       title="An account and a club"

@@ -36,7 +36,10 @@ export function AthletesScreen() {
       <Loaded query={athletes}>
         {(list) =>
           list.length === 0 ? (
-            <Notice text="No athletes yet. Make the first." />
+            <Notice
+              text="No athletes yet."
+              actions={builds ? [{ label: "Add the first athlete", onPress: () => setMaking(true) }] : []}
+            />
           ) : (
             <View role="list" aria-label="Athletes">
               {list.map((athlete) => (

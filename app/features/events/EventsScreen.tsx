@@ -30,7 +30,10 @@ export function EventsScreen() {
       <Loaded query={events}>
         {(list) =>
           list.length === 0 ? (
-            <Notice text="No events yet. An event says what a start asks for: its effort, its actions, what happens before it. Make the first." />
+            <Notice
+              text="No events yet. An event says what a start asks for: its effort, its actions, what happens before it. Every sport's starter shelf has one."
+              actions={mayBuild ? [{ label: "Make the first event", onPress: () => setMaking(true) }] : []}
+            />
           ) : (
             <View role="list" aria-label="Events">
               {list.map((event) => (

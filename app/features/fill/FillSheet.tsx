@@ -7,6 +7,7 @@ import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { useStartsBefore } from "~/data/resources/starts";
 import { useTemplates } from "~/data/resources/templates";
+import { Starters } from "~/features/shelf/Starters";
 import { Button } from "~/ui/Button";
 import { dayName } from "~/ui/dates";
 import { Loaded } from "~/ui/layout/Loading";
@@ -45,10 +46,12 @@ interface FillSheetProps {
   /** The plan there is, whose drills another version does without. */
   body: PlanBody;
   onFill: (body: PlanBody, news: readonly string[]) => void;
+  /** Keeps the plan there is as a template. */
+  onKeep: () => void;
 }
 
 /** Begins a warm-up from an approach, an earlier one or a template. */
-export default function FillSheet({ from, body, onFill }: FillSheetProps) {
+export default function FillSheet({ from, body, onFill, onKeep }: FillSheetProps) {
   const { start, athlete, event, drills } = from;
   const preferred = athlete?.profile.approach ?? null;
   const { setting } = start;
@@ -76,13 +79,21 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
         <Notice text="What there is now is replaced, in one step that can be undone." />
       ) : null}
       {drills.length === 0 ? (
-        <Notice
-          warn
-          text="The shelf is empty, so there is nothing to fill from. Add a starter shelf first, on Shelf."
-        />
+        <Section title="The shelf is empty: what do you coach?">
+          <Starters />
+        </Section>
       ) : null}
       {origin ? (
         <Section title={`From ${approachName(origin.approach)} again`}>
+          {origin.gaps ? (
+            <View role="list" aria-label="What filling could not give" className="gap-1">
+              {origin.gaps.map((gap) => (
+                <Text key={gap} role="listitem" className="font-text text-small text-ink">
+                  {gap}
+                </Text>
+              ))}
+            </View>
+          ) : null}
           <Button
             label="Another version"
             disabled={isWaiting}
@@ -116,7 +127,7 @@ export default function FillSheet({ from, body, onFill }: FillSheetProps) {
           ))}
         </View>
       </Section>
-      <Templates onCopy={copy} />
+      <Templates body={body} onCopy={copy} onKeep={onKeep} />
     </View>
   );
 }
@@ -218,14 +229,27 @@ function Earlier({
   );
 }
 
-function Templates({ onCopy }: { onCopy: (body: PlanBody, news: string) => void }) {
+function Templates({
+  body,
+  onCopy,
+  onKeep,
+}: {
+  body: PlanBody;
+  onCopy: (body: PlanBody, news: string) => void;
+  onKeep: () => void;
+}) {
   const templates = useTemplates();
   return (
     <Section title="From a template of the club">
       <Loaded query={templates}>
         {(list) =>
           list.length === 0 ? (
-            <Notice text="No templates yet. Keep a warm-up as one under More, Keep as a template." />
+            <Notice
+              text="No templates yet. A warm-up that is good again can be kept as one."
+              actions={
+                body.items.length > 0 ? [{ label: "Keep this one as a template", onPress: onKeep }] : []
+              }
+            />
           ) : (
             <View role="list" aria-label="Templates">
               {list.map((t) => (

@@ -55,7 +55,10 @@ export function useFillPreviews(
   kit: KitSaid,
 ): FillPreview[] | null {
   const [first, setFirst] = useState(from);
-  if (!first.isBeforeKnown && from.isBeforeKnown) setFirst(from);
+  // What has been read since; what is changed later, as by filling, does not count.
+  const isMore = (of: (from: FillFrom) => boolean) => !of(first) && of(from);
+  if (isMore((f) => f.isBeforeKnown) || isMore((f) => f.drills.length > 0) || isMore((f) => f.event !== null))
+    setFirst(from);
   const ask = useMemo(() => {
     if (first.drills.length === 0 || !first.isBeforeKnown) return null;
     const ids = approaches.map((a) => a.id);

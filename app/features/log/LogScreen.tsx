@@ -1,6 +1,6 @@
 import { formatLength } from "@tonodrome/core";
 import type { RunRow } from "@tonodrome/core/api";
-import { Link } from "expo-router";
+import { Link, useRouter } from "expo-router";
 import { Text, View } from "react-native";
 import { useNow } from "~/data/client/useNow";
 import { useRuns } from "~/data/resources/log";
@@ -12,6 +12,7 @@ import { Screen } from "~/ui/layout/Screen";
 
 /** Runs, newest first. */
 export function LogScreen() {
+  const router = useRouter();
   const runs = useRuns();
   const now = useNow(60_000);
   return (
@@ -20,7 +21,12 @@ export function LogScreen() {
         {({ pages }) => {
           const rows = pages.flatMap((p) => p.runs);
           if (rows.length === 0) {
-            return <Notice text="Nothing has been run yet. Open a start on Today and press Run." />;
+            return (
+              <Notice
+                text="Nothing has been run yet."
+                actions={[{ label: "See the next starts", onPress: () => router.push("/") }]}
+              />
+            );
           }
           return (
             <View role="list">

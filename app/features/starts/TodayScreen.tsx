@@ -3,6 +3,7 @@ import { useRouter } from "expo-router";
 import { View } from "react-native";
 import { useMay, useMembership } from "~/data/account/account";
 import { useNow } from "~/data/client/useNow";
+import { useDrills } from "~/data/resources/drills";
 import { useDeletedStart, useRestoreStart, useStarts } from "~/data/resources/starts";
 import { ThemeButton } from "~/features/nav/Frame";
 import { Button } from "~/ui/Button";
@@ -58,6 +59,20 @@ function Deleted({ now }: { now: number }) {
   );
 }
 
+/** Where nothing is on the shelf yet, the way in is the first warm-up; else another start. */
+function NewOrFirst({ onAdd }: { onAdd: () => void }) {
+  const router = useRouter();
+  const { data: drills } = useDrills(true);
+  return (
+    <>
+      {drills?.length === 0 ? (
+        <Button label="Set up your first warm-up" look="full" onPress={() => router.push("/first")} />
+      ) : null}
+      <Button label="New start" icon="add" look={drills?.length === 0 ? "outline" : "full"} onPress={onAdd} />
+    </>
+  );
+}
+
 function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd: (() => void) | null }) {
   const ahead = starts.filter((s) => Date.parse(s.startsAt) >= now);
   const past = starts.filter((s) => Date.parse(s.startsAt) < now).reverse();
@@ -65,8 +80,8 @@ function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd
   if (starts.length === 0 && onAdd) {
     return (
       <View className="gap-3">
-        <Notice text="No starts ahead. Make one: who starts, where and when. Then build its warm-up from the shelf." />
-        <Button label="New start" icon="add" look="full" onPress={onAdd} />
+        <Notice text="No starts ahead." />
+        <NewOrFirst onAdd={onAdd} />
       </View>
     );
   }

@@ -1,6 +1,7 @@
 import type { Finding, NamedCulprit, PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import { memo, useMemo } from "react";
+import { useRouter } from "expo-router";
+import { lazy, memo, Suspense, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
 import type { PlanDraft } from "~/data/plan/planDraft";
 import { useStart } from "~/data/resources/starts";
@@ -26,17 +27,29 @@ import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { showStrip } from "./showStrip";
 import { WarmUpSheets } from "./WarmUpSheets";
 
+// Once in a club's life.
+const FirstFill = lazy(() => import("~/features/first/FirstFill"));
+
+interface WarmUpScreenProps {
+  id: string;
+  /** What lies over it to begin with. */
+  sheet?: OpenSheet;
+  /** Whether it is filled by itself, with other ways offered. */
+  fillsFirst?: boolean;
+}
+
 /** The warm-up of one start: the stair, the time available under the thumb, and the start across the foot. */
-export function WarmUpScreen({ id, sheet }: { id: string; sheet?: OpenSheet }) {
+export function WarmUpScreen({ id, sheet = null, fillsFirst = false }: WarmUpScreenProps) {
   const start = useStart(id);
   return (
     <View className="min-h-0 flex-1" role="main">
-      <Loaded query={start}>{(data) => <WarmUp start={data} sheet={sheet ?? null} />}</Loaded>
+      <Loaded query={start}>{(data) => <WarmUp start={data} sheet={sheet} fillsFirst={fillsFirst} />}</Loaded>
     </View>
   );
 }
 
-function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
+function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; fillsFirst: boolean }) {
+  const router = useRouter();
   const wide = useWide();
   const lies = useLies() && !wide;
   const model = useWarmUp(start, sheet);
@@ -103,6 +116,20 @@ function WarmUp({ start, sheet }: { start: Start; sheet: OpenSheet }) {
             saved={mayBuild ? savedWords(draft) : null}
             onShare={mayBuild ? openShare : null}
           />
+          {fillsFirst && mayBuild ? (
+            <Suspense>
+              <FirstFill
+                from={model.fillFrom}
+                isReady={model.isFillReady}
+                isEmpty={draft.body.items.length === 0}
+                onFill={(body) => {
+                  model.fill(body, []);
+                  model.forgetNews();
+                }}
+                onGood={() => router.setParams({ fill: undefined })}
+              />
+            </Suspense>
+          ) : null}
           <Climb
             body={draft.body}
             conflict={draft.conflict}

@@ -86,17 +86,10 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
         <Sheet title="Fill the warm-up" onClose={close}>
           <Suspense fallback={<Loading />}>
             <FillSheet
-              from={{
-                start: model.start,
-                athlete: model.athlete,
-                event: model.event,
-                drills: model.drills,
-                availableSeconds: model.minutes * 60,
-                judgeInput: model.judgeInput,
-                isBeforeKnown: model.isBeforeKnown,
-              }}
+              from={model.fillFrom}
               body={body}
               onFill={model.fill}
+              onKeep={() => open("template")}
             />
           </Suspense>
         </Sheet>

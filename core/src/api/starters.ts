@@ -9,6 +9,8 @@ export const starterSchema = z.strictObject({
   /** How many drills it has, and how many of them the club's shelf has already. */
   drills: z.number().int(),
   installed: z.number().int(),
+  /** The events that come with it, by the ids that they have in a club which has none of the same name. */
+  events: z.array(z.strictObject({ id: z.uuid(), name: z.string() })).max(8),
 });
 
 /** Starter shelves, and how much of each the club has. */
@@ -20,7 +22,10 @@ export const starterInstallSchema = z.union([
   z.strictObject({ text: verbatimSchema(900_000, "The file is too large.") }),
 ]);
 
-/** What came onto the shelf, and what was there before and was left as it is. */
+/** The starter that every sport's brings with it: without it there is nothing to warm with. */
+export const GENERAL_STARTER = "general-preparation";
+
+/** What came onto the shelf, and what was there before and was left as it is; of everything that came with it. */
 export const starterInstalledSchema = z.strictObject({
   name: z.string(),
   added: z.number().int(),

@@ -1,5 +1,6 @@
 import { coverageOf } from "../plan/coverage";
-import type { PlanBody } from "../plan/plan";
+import { MOST_GAP, MOST_GAPS, type PlanBody } from "../plan/plan";
+import { cutText } from "../words/cutText";
 import { listOf } from "../words/listOf";
 import { wordKey } from "../words/sameWord";
 import { type Frame, frameOf } from "./build/frame";
@@ -33,7 +34,15 @@ export function fillPlan(input: FillInput, { tries = TRIES }: FillEffort = {}): 
   const frame = frameOf(input, gaps);
   const first = firstParts(frame, gaps);
   const body = improved(frame, first, tries);
-  return { body, gaps: [...new Set([...gaps, ...leftCold(frame, body)])] };
+  const known = [...new Set([...gaps, ...leftCold(frame, body)])];
+  return { body: withGaps(body, known), gaps: known };
+}
+
+/** What could not be given stays with the plan. */
+function withGaps(body: PlanBody, gaps: readonly string[]): PlanBody {
+  if (!body.origin || gaps.length === 0) return body;
+  const kept = gaps.slice(0, MOST_GAPS).map((gap) => cutText(gap, MOST_GAP));
+  return { ...body, origin: { ...body.origin, gaps: kept } };
 }
 
 /** What of the event the plan leaves cold, and whether the shelf could do better with more time. */

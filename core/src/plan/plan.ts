@@ -6,13 +6,16 @@ import { faultsIn } from "../words/fault";
 import { intensitySchema } from "../words/intensity";
 import { phaseSchema } from "../words/phase";
 import { prioritySchema } from "../words/priority";
-import { nameSchema, noteSchema } from "../words/text";
+import { lineSchema, nameSchema, noteSchema } from "../words/text";
 import { limitsSchema } from "./limits";
 import { orderFault } from "./order";
 import { restAfterSchema } from "./rest";
 
 /** Most drills one plan may hold. The worth of a fit is packed into exact numbers on the strength of this. */
 export const MOST_DRILLS = 90;
+/** Most sentences on what a fill could not give, and most letters of one. */
+export const MOST_GAPS = 12;
+export const MOST_GAP = 300;
 
 /** What a drill is, whether on the shelf or in a plan. */
 export const drillShape = {
@@ -101,9 +104,13 @@ export const planBodySchema = z.strictObject({
     .min(5, { error: "The largest step is 5 to 100 points." })
     .max(100, { error: "The largest step is 5 to 100 points." }),
   limits: limitsSchema.optional(),
-  /** What it was filled from, and the seed that decided between equals. */
+  /** What it was filled from, the seed that decided between equals, and what the shelf or the time could not give. */
   origin: z
-    .strictObject({ approach: approachIdSchema, seed: z.number().int().min(0).max(2_147_483_647) })
+    .strictObject({
+      approach: approachIdSchema,
+      seed: z.number().int().min(0).max(2_147_483_647),
+      gaps: z.array(lineSchema(MOST_GAP)).max(MOST_GAPS).optional(),
+    })
     .optional(),
 });
 

@@ -63,7 +63,7 @@ describe("every warm-up filled from an approach", () => {
           expect(drill && obstacleTo(drill, day)).toBeNull();
           expect(item.why).toMatch(/\.$/);
         }
-        expect(body.origin).toEqual({ approach: input.approach.id, seed: input.seed });
+        expect(body.origin).toMatchObject({ approach: input.approach.id, seed: input.seed });
       }),
     );
   });

@@ -1,6 +1,7 @@
 import { wordKey } from "@tonodrome/core";
 import {
   clubParamsSchema,
+  GENERAL_STARTER,
   type StarterInstall,
   starterInstalledSchema,
   starterInstallSchema,
@@ -57,7 +58,8 @@ export const starters: Resource = (context) => (app, _options, done) => {
         starters: shippedStarters(context.starterFolder).map((shelf) => {
           const { key, name, about, drills } = shelf;
           const installed = starterDrills(shelf).filter((d) => there.has(d.id)).length;
-          return { key, name, about, drills: drills.length, installed };
+          const events = starterEvents(shelf).map(({ id, name }) => ({ id, name }));
+          return { key, name, about, drills: drills.length, installed, events };
         }),
       };
     },
@@ -76,7 +78,9 @@ export const starters: Resource = (context) => (app, _options, done) => {
     async (request, reply) => {
       const { clubId } = placeOf(request);
       const shelf = shelfOf(request.body, context.starterFolder);
-      const drills = starterDrills(shelf);
+      const general = shippedStarters(context.starterFolder).find((s) => s.key === GENERAL_STARTER);
+      const brings = "key" in request.body && general && general !== shelf ? starterDrills(general) : [];
+      const drills = [...brings, ...starterDrills(shelf)];
       const install = async (transaction: Transaction) => {
         const where = { clubId, id: drills.map((d) => d.id) };
         const rows = await models.Drill.findAll({ where, attributes: ["id"], transaction });

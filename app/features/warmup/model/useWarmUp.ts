@@ -6,6 +6,7 @@ import { useMay } from "~/data/account/account";
 import { type PlanDraft, usePlanDraft } from "~/data/plan/planDraft";
 import { useRunElsewhere } from "~/data/resources/openRuns";
 import { useOpenRun } from "~/data/runs/hooks";
+import type { FillFrom } from "~/features/fill/fillFor";
 import { useStartRun } from "~/features/run/useStartRun";
 import { useStable } from "~/ui/hooks/useStable";
 import { useWide } from "~/ui/hooks/useWide";
@@ -43,6 +44,9 @@ export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowled
   mayBuild: boolean;
   mayRun: boolean;
   draft: PlanDraft;
+  /** What filling begins from, and whether all of it has been read. */
+  fillFrom: FillFrom;
+  isFillReady: boolean;
   /** What concerns harm, and nobody has set aside. */
   stops: readonly Finding[];
   /** Whether a run of this start is under way, on this device or on another. */
@@ -111,6 +115,16 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
     mayBuild,
     mayRun,
     draft,
+    fillFrom: {
+      ...{ start, athlete: known.athlete, event: known.event, drills: known.drills },
+      ...{ judgeInput: judged.judgeInput, isBeforeKnown: judged.isBeforeKnown },
+      availableSeconds: fitted.minutes * 60,
+    },
+    isFillReady:
+      judged.isBeforeKnown &&
+      known.drills.length > 0 &&
+      known.athlete !== undefined &&
+      (start.eventId === null || known.event !== null),
     stops,
     running: own ? "here" : elsewhere ? "elsewhere" : null,
     selected,

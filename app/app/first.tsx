@@ -1,0 +1,1 @@
+export { FirstScreen as default } from "~/features/first/FirstScreen";
