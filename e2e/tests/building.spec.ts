@@ -163,7 +163,7 @@ test("an archer's gate ladder: generated, changed by hand, seen as rungs in the 
   await addDrills(page, "Gate ladder, near to far");
   await page.getByRole("button", { name: /^Gate ladder, near to far, ladder/ }).click();
   const sheet = page.getByRole("dialog");
-  await expect(sheet.getByTestId("dose-words")).toHaveText("5 rungs, 20 → 70 %, 10 reps, 18 tries");
+  await expect(sheet.getByTestId("dose-words")).toHaveText("5 rungs, 20 to 70 %, 10 reps, 18 tries");
 
   await sheet.getByRole("button", { name: "Make the rungs for me" }).click();
   await sheet.getByRole("radio", { name: "Target by target" }).click();

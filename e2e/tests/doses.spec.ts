@@ -42,7 +42,7 @@ test("a lane circuit with metres is made without typing a number, and reads back
   await addDrills(page, "Lane circuit");
   await expect(page.getByRole("button", { name: /^Lane circuit, .*2 rounds of 3/ })).toBeVisible();
   await page.getByRole("slider").fill("8");
-  await expect(page.getByTestId("given-up")).toContainText("Lane circuit 2 → 1 round");
+  await expect(page.getByTestId("given-up")).toContainText("Lane circuit 1 round (wanted 2)");
   await page.getByRole("slider").fill("30");
   await saved(page);
   await page.reload();
@@ -180,7 +180,7 @@ test("drills are read before they are added, a ladder is made on the way, and no
   await sheet.getByRole("button", { name: "Read Leg swings" }).click();
   await expect(sheet.getByText("Attend to")).toBeVisible();
   await sheet.getByRole("button", { name: "Make a ladder" }).click();
-  await expect(sheet.getByTestId("made-ladder")).toContainText(/^5 rungs, 15 → 85 %, 20 reps, 4:35/);
+  await expect(sheet.getByTestId("made-ladder")).toContainText(/^5 rungs, 15 to 85 %, 20 reps, 4:35/);
   await expect(sheet.getByText(/^All that is wished for takes 4:35/)).toBeVisible();
   await expectAccessible(page);
   await sheet.getByRole("button", { name: "Back", exact: true }).click();

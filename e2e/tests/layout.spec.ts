@@ -61,6 +61,7 @@ for (const { name, width, height, text } of SIZES) {
     await look("a new start");
 
     for (const [to, heading] of [
+      ["/first", "Your first warm-up"],
       ["/shelf", "Shelf"],
       ["/log", "Log"],
       ["/club", "Club"],

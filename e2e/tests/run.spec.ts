@@ -149,3 +149,19 @@ test("keys run it from a table", async ({ page }) => {
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog")).toContainText("Hold, and go on");
 });
+
+test("on a wide screen the log is a table with the chosen run beside it", async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto("/log");
+  const table = page.getByRole("table", { name: "Runs" });
+  const rows = table.getByRole("button");
+  await expect(rows.first()).toHaveAttribute("aria-pressed", "true");
+  const beside = page.getByRole("region", { name: "The chosen run" });
+  await expect(beside.getByRole("list", { name: "Drills" }).getByRole("listitem").first()).toBeVisible();
+  const last = rows.last();
+  const name = ((await last.getAttribute("aria-label")) ?? "").split(",")[0] ?? "";
+  await last.click();
+  await expect(last).toHaveAttribute("aria-pressed", "true");
+  await expect(beside).toContainText(name);
+  await expectAccessible(page);
+});

@@ -13,7 +13,7 @@ import {
 } from "@tonodrome/core/api";
 import { ask } from "~/data/client/api";
 import { useSendOnce } from "~/data/client/useSendOnce";
-import { chooseClub, refreshMe, signedInAs, signedOutHere } from "./account";
+import { arrived, chooseClub, refreshMe, signedInAs, signedOutHere } from "./account";
 
 /** What there is before one is signed in. */
 export const useDoor = () =>
@@ -30,7 +30,11 @@ export const useSignIn = () =>
 export const useSignUp = () =>
   useMutation({
     mutationFn: (input: SignUp) => ask(meSchema, "POST", "/auth/sign-up", input),
-    onSuccess: signedInAs,
+    onSuccess: (me) => {
+      // Whoever makes a club begins in it: there is nowhere to go on.
+      arrived();
+      signedInAs(me);
+    },
   });
 
 /** Opens a demo club of one's own, without an account. */

@@ -2,6 +2,7 @@ import type { Finding } from "@tonodrome/core";
 import { memo } from "react";
 import { Pressable, Text } from "react-native";
 import { Icon } from "~/ui/Icon";
+import { unbroken } from "~/ui/unbroken";
 import { toLookAt } from "./severity";
 
 /** The state at the start in a line, which opens the forecast; nothing while it is not known, or nothing is done. */
@@ -21,7 +22,7 @@ export const StatePress = memo(function StatePress({
       className="min-h-press shrink justify-center"
       testID="state-line"
     >
-      <Text className="text-right font-text text-small text-ink underline">{line}</Text>
+      <Text className="text-right font-text text-small text-ink underline">{unbroken(line)}</Text>
     </Pressable>
   );
 });

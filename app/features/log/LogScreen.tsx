@@ -1,19 +1,70 @@
-import { formatLength } from "@tonodrome/core";
 import type { RunRow } from "@tonodrome/core/api";
 import { Link, useRouter } from "expo-router";
-import { Text, View } from "react-native";
+import { useState } from "react";
+import { ScrollView, Text, View } from "react-native";
 import { useNow } from "~/data/client/useNow";
 import { useRuns } from "~/data/resources/log";
 import { Button } from "~/ui/Button";
-import { clockTime, dayName } from "~/ui/dates";
+import { useWide } from "~/ui/hooks/useWide";
 import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
+import { LogTable } from "./LogTable";
+import { RunRecord } from "./RunRecord";
+import { runRowWords } from "./runRowWords";
+import { useLoggedRun } from "./useLoggedRun";
 
-/** Runs, newest first. */
+/** Runs, newest first; where there is room, as a table with the one that is chosen beside it. */
 export function LogScreen() {
-  const router = useRouter();
+  const wide = useWide();
+  const [chosenId, show] = useState<string | null>(null);
   const runs = useRuns();
+  const shownId = chosenId ?? runs.data?.pages[0]?.runs[0]?.id ?? null;
+  if (!wide) return <LogList runs={runs} shownId={null} onShow={show} />;
+  return (
+    <View className="min-h-0 flex-1 flex-row">
+      <View className="w-[640px] min-w-0">
+        <LogList runs={runs} shownId={shownId} onShow={show} wide />
+      </View>
+      <ScrollView
+        className="flex-1 border-l-2 border-line"
+        contentContainerClassName="max-w-[640px] gap-4 p-6"
+        tabIndex={0}
+        role="region"
+        aria-label="The chosen run"
+      >
+        {shownId ? <Beside key={shownId} id={shownId} /> : null}
+      </ScrollView>
+    </View>
+  );
+}
+
+/** The run that is chosen, beside the table. */
+function Beside({ id }: { id: string }) {
+  const { run, sent, query } = useLoggedRun(id);
+  if (!run) return <Loaded query={query}>{() => null}</Loaded>;
+  return (
+    <>
+      <View>
+        <Text className="font-text text-body text-muted">{run.athleteName}</Text>
+        <Text role="heading" aria-level={2} className="font-strong text-title text-ink">
+          {run.title}
+        </Text>
+      </View>
+      <RunRecord run={run} sent={sent} />
+    </>
+  );
+}
+
+interface LogListProps {
+  runs: ReturnType<typeof useRuns>;
+  shownId: string | null;
+  onShow: (id: string) => void;
+  wide?: boolean;
+}
+
+function LogList({ runs, shownId, onShow, wide = false }: LogListProps) {
+  const router = useRouter();
   const now = useNow(60_000);
   return (
     <Screen title="Log">
@@ -28,7 +79,9 @@ export function LogScreen() {
               />
             );
           }
-          return (
+          return wide ? (
+            <LogTable rows={rows} now={now} shownId={shownId} onShow={onShow} />
+          ) : (
             <View role="list">
               {rows.map((row) => (
                 <Row key={row.id} row={row} now={now} />
@@ -49,8 +102,7 @@ export function LogScreen() {
 }
 
 function Row({ row, now }: { row: RunRow; now: number }) {
-  const at = row.beganAt ?? row.startsAt;
-  const off = row.realSeconds - row.plannedSeconds;
+  const { when, what, done, real, against } = runRowWords(row, now);
   return (
     <View role="listitem" className="border-t-2 border-line">
       <Link href={`/log/${row.id}`} className="flex w-full py-2">
@@ -60,21 +112,17 @@ function Row({ row, now }: { row: RunRow; now: number }) {
               {row.athleteName}
             </Text>
             <Text className="font-text text-small text-muted" numberOfLines={2}>
-              {row.kind === "cool-down" ? `Cool-down, ${row.title}` : row.title}
+              {what}
             </Text>
             <Text className="font-text text-small text-muted">
-              {dayName(at, row.zone, now)} {clockTime(at, row.zone)}, {row.done} of {row.drills} done
-              {row.skipped > 0 ? `, ${row.skipped} skipped` : ""}
-              {row.endedAt ? "" : ", not ended"}
+              {when}, {done}
             </Text>
           </View>
           <View className="items-end">
             <Text className="font-figures text-lead text-ink" style={{ fontVariant: ["tabular-nums"] }}>
-              {formatLength(row.realSeconds)}
+              {real}
             </Text>
-            <Text className="font-text text-small text-muted">
-              {off === 0 ? "as planned" : `${formatLength(Math.abs(off))} ${off > 0 ? "over" : "under"}`}
-            </Text>
+            <Text className="font-text text-small text-muted">{against}</Text>
           </View>
         </View>
       </Link>

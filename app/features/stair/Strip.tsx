@@ -136,7 +136,7 @@ function leftOut(): Look {
 }
 
 const changeWords = ({ level, ideal }: Drawn) =>
-  level && level !== ideal ? describeChange(ideal, level) : "";
+  level && level !== ideal ? describeChange(ideal, level, "wanted") : "";
 
 /** One line: what it is, how hard, how long. Opened it is told whole. */
 function Line({ item, level, spanSeconds, found, selected }: InsideProps) {

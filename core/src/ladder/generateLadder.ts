@@ -144,7 +144,7 @@ function answer({ wish, plan, amounts, top, notes, known }: Settled, makeId: () 
     seconds: lengthOf(plan, amounts, known),
     gaveUp: [
       ...(top < wish.top ? [`The top came down from ${wish.top} to ${top} %.`] : []),
-      ...(fewer > 0 ? [`${sum(wanted)} → ${sum(amounts)} ${what}.`] : []),
+      ...(fewer > 0 ? [`${sum(amounts)} ${what} (wanted ${sum(wanted)}).`] : []),
       ...notes,
     ],
   };

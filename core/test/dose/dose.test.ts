@@ -213,7 +213,9 @@ describe("every dose", () => {
 });
 
 it("a change is said in the words of what changed", () => {
-  expect(describeChange(at(reps, 3) as never, at(reps, 2) as never)).toBe("3 → 2 sets");
-  expect(describeChange(at(reps, 3) as never, at(reps, 0) as never)).toBe("3 → 1 set, 5 → 4 reps");
-  expect(describeChange(at(reps, 3) as never, at(reps, 3) as never)).toBe("");
+  expect(describeChange(at(reps, 3) as never, at(reps, 2) as never, "wanted")).toBe("2 sets (wanted 3)");
+  expect(describeChange(at(reps, 3) as never, at(reps, 0) as never, "was")).toBe(
+    "1 set (was 3), 4 reps (was 5)",
+  );
+  expect(describeChange(at(reps, 3) as never, at(reps, 3) as never, "was")).toBe("");
 });

@@ -75,6 +75,6 @@ it("a ladder names all that its rungs hold, each in what it is counted in", () =
   };
   const level = levelsOf(mixed)[idealLevel(mixed)];
   // 2 × 8 reps and 3 attempts; 4 lengths of 25 m there and back; a circuit of 2 × 60 s and a minute.
-  expect(level?.words).toBe("5 rungs, 20 → 70 %, 19 reps, 200 m, 3:00");
+  expect(level?.words).toBe("5 rungs, 20 to 70 %, 19 reps, 200 m, 3:00");
   expect(level?.counts.map((c) => c.amount)).toEqual([5, 19, 200, 180]);
 });

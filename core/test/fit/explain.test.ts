@@ -26,7 +26,7 @@ const givenUpOf = (of: typeof plan, seconds: number) => {
 
 it("names what gave way, how, and the rule that bound", () => {
   const fit = fitPlan(plan, 100);
-  expect(givenUpLine(fit)).toBe("2 cut to fit: Walking lunges 3 → 2 sets, Ice strides left out");
+  expect(givenUpLine(fit)).toBe("2 cut to fit: Walking lunges 2 sets (wanted 3), Ice strides left out");
   expect(givenUpOf(plan, 100).map((g) => g.reason)).toEqual([
     "Not enough time for its target.",
     "Not enough time: it is an extra, and what matters more comes first.",
@@ -41,7 +41,7 @@ it("is a finding of its drill, which mattering more mends until it is essential"
     itemId: lunges.id,
     mends: [],
   });
-  expect(first?.words).toBe("Walking lunges: 3 → 2 sets. Not enough time for its target.");
+  expect(first?.words).toBe("Walking lunges: 2 sets (wanted 3). Not enough time for its target.");
   expect(second).toMatchObject({
     where: ["plan", "items", 1],
     mends: [
@@ -86,7 +86,7 @@ it("names three and counts the rest", () => {
 
 it("says what more time buys and less time costs", () => {
   expect(compareFits(fitPlan(plan, 90), fitPlan(plan, 240))).toEqual([
-    "Walking lunges 2 → 3 sets",
+    "Walking lunges 3 sets (now 2)",
     "Ice strides comes back",
   ]);
   expect(compareFits(fitPlan(plan, 240), fitPlan(plan, 20))).toEqual([

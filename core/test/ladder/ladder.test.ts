@@ -125,7 +125,7 @@ describe("shapes", () => {
     const full = ladder();
     const fewer = ladder({ seconds: full.seconds - 30 });
     expect(fewer.efforts).toEqual(full.efforts);
-    expect(fewer.gaveUp).toEqual(["20 → 17 repetitions."]);
+    expect(fewer.gaveUp).toEqual(["17 repetitions (wanted 20)."]);
     const lower = ladder({ seconds: 170 });
     expect(lower.efforts.at(-1)).toBeLessThan(85);
     expect(lower.gaveUp[0]).toMatch(/^The top came down from 85 to \d+ %\.$/);

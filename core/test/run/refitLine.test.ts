@@ -15,7 +15,7 @@ describe("what a re-fit says", () => {
   it("a start that moves up costs what matters least, in one line", () => {
     const events = [press("begin", 400), moved(380, -90)];
     const refit = refitRun(run, runState(run, events), before(380));
-    expect(refit?.line).toBe("Lunges 3 → 2 sets, Spins 1:30 → 0:30.");
+    expect(refit?.line).toBe("Lunges 2 sets (was 3), Spins 0:30 (was 1:30).");
     expect(refit).toMatchObject({ state: "fits", missingSeconds: 0 });
     expect(coming(run, events, refit).map((d) => [d.name, d.plannedSeconds])).toEqual([
       ["Lunges", 90],
@@ -102,9 +102,9 @@ it("names a long wait that it puts in, whatever else changes", () => {
     step(spins, 30),
   ];
   expect(refitLine(items, [step(laps, 60), step(spins, 60)], waiting(300))).toBe(
-    "Spins 1:00 → 0:30. 5 min to wait before Spins.",
+    "Spins 0:30 (was 1:00). 5 min to wait before Spins.",
   );
-  expect(refitLine(items, [step(laps, 60), step(spins, 60)], waiting(119))).toBe("Spins 1:00 → 0:30.");
+  expect(refitLine(items, [step(laps, 60), step(spins, 60)], waiting(119))).toBe("Spins 0:30 (was 1:00).");
   // One that was there already is not news.
   expect(refitLine(items, waiting(300), waiting(310))).toBe("");
 });

@@ -109,7 +109,7 @@ function levelOf(rungs: readonly { rung: Rung; levels: DoseLevel[] }[], climb: C
     volume: volumeOf(levels),
     actions: levels.reduce((sum, level) => sum + level.actions, 0),
     ...(levels.some((level) => level.uncounted) ? { uncounted: true as const } : {}),
-    words: [`${climb.length} ${climb.length === 1 ? "rung" : "rungs"}`, `${first} → ${top} %`, ...sums].join(
+    words: [`${climb.length} ${climb.length === 1 ? "rung" : "rungs"}`, `${first} to ${top} %`, ...sums].join(
       ", ",
     ),
     // The same things at every level of it, so that two levels can be told apart thing by thing.

@@ -4,7 +4,7 @@ import type { Fit } from "../fit";
 /**
  * What one fit has over another, drill by drill: what five more minutes buy.
  * @returns sentences, what is gained first, empty when both are the same
- * @example compareFits(now, later) // ["Spins comes back", "Walking lunges 2 → 3 sets"]
+ * @example compareFits(now, later) // ["Spins comes back", "Walking lunges 3 sets (now 2)"]
  */
 export function compareFits(from: Fit, to: Fit): string[] {
   const { less, more } = changesBetween(from, to);
@@ -32,7 +32,7 @@ function changesBetween(from: Fit, to: Fit): { less: string[]; more: string[] } 
     else if (!is.level) changes.less.push(`${name} left out`);
     else {
       const side = is.levelIndex < was.levelIndex ? changes.less : changes.more;
-      side.push(`${name} ${describeChange(was.level, is.level)}`);
+      side.push(`${name} ${describeChange(was.level, is.level, "now")}`);
     }
   }
   return changes;

@@ -11,7 +11,7 @@ import { steepLeftOut } from "./steepLeftOut";
 export interface GivenUp extends Finding {
   itemId: string;
   name: string;
-  /** "left out", or "3 → 2 sets". */
+  /** "left out", or "2 sets (wanted 3)". */
   change: string;
   /** What was binding, as a sentence. */
   reason: string;
@@ -62,7 +62,7 @@ function isBelow({ verdict }: Placement): boolean {
 /**
  * One line saying what was given up.
  * @param stepPoints the largest rise that the plan allows, to say what was left out for that; left out, nothing is said of it
- * @example "2 cut to fit: Walking lunges 3 → 2 sets, Ice strides left out"
+ * @example "2 cut to fit: Walking lunges 2 sets (wanted 3), Ice strides left out"
  */
 export function givenUpLine(fit: Fit, stepPoints?: number): string {
   if (fit.placements.length === 0) return "No drills yet.";
@@ -83,7 +83,7 @@ export function givenUpLine(fit: Fit, stepPoints?: number): string {
 }
 
 function changeOf(p: Placement): string {
-  return p.level ? describeChange(p.ideal, p.level) : "left out";
+  return p.level ? describeChange(p.ideal, p.level, "wanted") : "left out";
 }
 
 function reasonOf(p: Placement, binding: Binding, { problem }: FitProfile): string {

@@ -12,7 +12,7 @@ const NAMED = 2;
 
 /**
  * What another remainder changes, in a line.
- * @example "Walking lunges 3 → 2 sets, Spins left out and 1 more. The ladder keeps its top."
+ * @example "Walking lunges 2 sets (was 3), Spins left out and 1 more. The ladder keeps its top."
  */
 export function refitLine(
   items: readonly PlanItem[],
@@ -92,10 +92,10 @@ function changeOf(item: PlanItem, before: RunDrill[], after: RunDrill[]): string
   if (before.length === 0) return `${item.name} comes back`;
   if (total(before) === total(after)) return null;
   const [was, is] = [levelOf(item, before), levelOf(item, after)];
-  const change = was && is && item.dose.kind !== "ladder" ? describeChange(was, is) : "";
+  const change = was && is && item.dose.kind !== "ladder" ? describeChange(was, is, "was") : "";
   if (change) return `${item.name} ${change}`;
-  if (before.length !== after.length) return `${item.name} ${before.length} → ${after.length} rungs`;
-  return `${item.name} ${formatLength(total(before))} → ${formatLength(total(after))}`;
+  if (before.length !== after.length) return `${item.name} ${after.length} rungs (was ${before.length})`;
+  return `${item.name} ${formatLength(total(after))} (was ${formatLength(total(before))})`;
 }
 
 function levelOf({ dose }: PlanItem, [first]: readonly RunDrill[]): DoseLevel | undefined {
