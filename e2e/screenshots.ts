@@ -154,14 +154,13 @@ const shots: Shot[] = [
     },
   },
   {
-    name: "start",
+    name: "first",
     go: async (page) => {
-      await openStart(page, "Tamsin Okoro-Vale");
-      await page.getByRole("button", { name: "More", exact: true }).click();
-      await page.getByRole("button", { name: /^The start/ }).click();
+      await page.goto("/first");
+      await page.getByRole("checkbox", { name: "Figure skating" }).click();
     },
   },
-  { name: "log", go: async (page) => void (await page.goto("/log")) },
+  { name: "log", size: WIDE, go: async (page) => void (await page.goto("/log")) },
   {
     name: "log-run",
     go: async (page) => {

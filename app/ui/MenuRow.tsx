@@ -1,5 +1,5 @@
 import { Pressable, Text, View } from "react-native";
-import { unbroken } from "~/ui/unbroken";
+import { Unbroken } from "~/ui/Unbroken";
 import { Icon } from "./Icon";
 
 interface MenuRowProps {
@@ -23,7 +23,11 @@ export function MenuRow({ label, now, disabled = false, onPress }: MenuRowProps)
     >
       <View className="min-w-0 flex-1">
         <Text className="font-strong text-body text-ink">{label}</Text>
-        {now ? <Text className="font-text text-small text-muted">{unbroken(now)}</Text> : null}
+        {now ? (
+          <Text className="font-text text-small text-muted">
+            <Unbroken text={now} />
+          </Text>
+        ) : null}
       </View>
       <Icon name="onward" size={22} color="muted" />
     </Pressable>

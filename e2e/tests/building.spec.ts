@@ -37,7 +37,6 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
   test.setTimeout(120_000);
   await openNewClub(page, "Skating club");
   await putUp(page, "Figure skating");
-  await putUp(page, "General preparation");
   await page.goto("/club/events");
   await page.getByRole("button", { name: "New event" }).click();
   const form = page.getByRole("dialog");
@@ -138,7 +137,6 @@ test("a second start of the day is filled as a re-warm, and forecast with what i
 test("with no time for the kit the fill asks whether it is on, and goes by the answer", async ({ page }) => {
   await openNewClub(page, "Trampoline club");
   await putUp(page, "Trampoline");
-  await putUp(page, "General preparation");
   await makeStart(page, "Edda Lindqvist", 5);
   await page.getByRole("button", { name: "Fill it for me" }).click();
   const said = page.getByRole("radiogroup", { name: /on already\?$/ });

@@ -99,3 +99,18 @@ test("two who change one drill: the second is told, keeps what they typed, and d
   await page.unroute("**/api/clubs/*/drills");
   await other.close();
 });
+
+test("on a wide screen a drill stands beside the list, and is changed from there", async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto("/shelf");
+  const beside = page.getByRole("region", { name: "The chosen drill" });
+  await expect(beside.getByRole("heading")).toBeVisible();
+  await open(page, "Single jumps");
+  await expect(beside.getByRole("heading", { name: "Single jumps" })).toBeVisible();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+  await expectAccessible(page);
+  await beside.getByRole("button", { name: "Change Single jumps" }).click();
+  await page.getByRole("dialog").getByLabel("Name", { exact: true }).fill("Single jumps, quiet");
+  await page.getByRole("dialog").getByRole("button", { name: "Save" }).click();
+  await expect(beside.getByRole("heading", { name: "Single jumps, quiet" })).toBeVisible();
+});

@@ -2,7 +2,7 @@ import { formatLength } from "@tonodrome/core";
 import type { FillPreview } from "@tonodrome/core/fill";
 import { Text, View } from "react-native";
 import { WholeRise } from "~/features/rise/WholeRise";
-import { unbroken } from "~/ui/unbroken";
+import { Unbroken } from "~/ui/Unbroken";
 
 /** How high the rise of a preview is drawn, pixels. */
 const HEIGHT = 40;
@@ -17,9 +17,9 @@ export function FillPreviewLine({ preview }: { preview: FillPreview }) {
     <View className="gap-1">
       <WholeRise segments={segments} height={HEIGHT} />
       <Text className="font-text text-small text-ink">
-        {unbroken(
-          `${drills} ${drills === 1 ? "drill" : "drills"}, ${formatLength(seconds)} min of movement, ${look}. Begins with ${first.join(", ")}.`,
-        )}
+        <Unbroken
+          text={`${drills} ${drills === 1 ? "drill" : "drills"}, ${formatLength(seconds)} min of movement, ${look}. Begins with ${first.join(", ")}.`}
+        />
       </Text>
     </View>
   );

@@ -2,7 +2,7 @@ import type { Finding } from "@tonodrome/core";
 import { memo } from "react";
 import { Pressable, Text } from "react-native";
 import { Icon } from "~/ui/Icon";
-import { unbroken } from "~/ui/unbroken";
+import { Unbroken } from "~/ui/Unbroken";
 import { toLookAt } from "./severity";
 
 /** The state at the start in a line, which opens the forecast; nothing while it is not known, or nothing is done. */
@@ -22,7 +22,9 @@ export const StatePress = memo(function StatePress({
       className="min-h-press shrink justify-center"
       testID="state-line"
     >
-      <Text className="text-right font-text text-small text-ink underline">{unbroken(line)}</Text>
+      <Text className="text-right font-text text-small text-ink underline">
+        <Unbroken text={line} />
+      </Text>
     </Pressable>
   );
 });

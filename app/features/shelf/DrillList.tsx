@@ -46,10 +46,12 @@ interface DrillListProps {
   onOpen?: ((drill: ShelfDrill) => void) | undefined;
   /** Ids of shelf drills that the plan already has. */
   added?: ReadonlySet<string>;
+  /** The drill that stands beside the list, if one does. */
+  shownId?: string | null;
 }
 
 /** Drills by part, by when they were changed or by use, found as one types and narrowed down by what is known of them. */
-export function DrillList({ drills, onAdd, onOpen, added }: DrillListProps) {
+export function DrillList({ drills, onAdd, onOpen, added, shownId = null }: DrillListProps) {
   const [filter, setFilter] = useState(noFilter);
   const [order, setOrder] = useState<Order>("phase");
   const [filtering, setFiltering] = useState(false);
@@ -126,6 +128,7 @@ export function DrillList({ drills, onAdd, onOpen, added }: DrillListProps) {
                   onAdd={onAdd}
                   onOpen={onOpen}
                   isAdded={added?.has(drill.id) ?? false}
+                  isShown={drill.id === shownId}
                 />
               ))}
       </View>
@@ -152,9 +155,10 @@ interface RowProps {
   onAdd?: ((drill: ShelfDrill) => void) | undefined;
   onOpen?: ((drill: ShelfDrill) => void) | undefined;
   isAdded: boolean;
+  isShown: boolean;
 }
 
-const Row = memo(function Row({ drill, onAdd, onOpen, isAdded }: RowProps) {
+const Row = memo(function Row({ drill, onAdd, onOpen, isAdded, isShown }: RowProps) {
   const level = levelsOf(drill.dose)[idealLevel(drill.dose)];
   const tone = toneClasses(drill.intensity);
   const content = (
@@ -188,7 +192,11 @@ const Row = memo(function Row({ drill, onAdd, onOpen, isAdded }: RowProps) {
   const [reading, setReading] = useState(false);
   const line = "flex-1 flex-row items-center gap-3";
   return (
-    <View role="listitem" className="border-t border-line py-2">
+    <View
+      role="listitem"
+      aria-current={isShown || undefined}
+      className={`border-t border-line py-2 ${isShown ? "bg-tone-1" : ""}`}
+    >
       <View className="flex-row items-center gap-3">
         {onAdd ? (
           // What it is can be read before it is added.

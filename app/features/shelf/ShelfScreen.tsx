@@ -1,10 +1,11 @@
 import { cutText, drillContent, LONGEST_NAME } from "@tonodrome/core";
 import type { DrillInput, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
-import { View } from "react-native";
+import { ScrollView, Text, View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { useDrills } from "~/data/resources/drills";
 import { Button } from "~/ui/Button";
+import { useWide } from "~/ui/hooks/useWide";
 import { Loaded } from "~/ui/layout/Loading";
 import { Screen } from "~/ui/layout/Screen";
 import { Sheet } from "~/ui/layout/Sheet";
@@ -17,8 +18,10 @@ import { Starters } from "./Starters";
 /** What is being made or changed: a drill of the shelf by its id, or a new one, blank or from a copy. */
 type Open = { id: string } | { first?: DrillInput };
 
-/** The club's drills. */
+/** The club's drills; where there is room, with the one that is chosen beside them. */
 export function ShelfScreen() {
+  const wide = useWide();
+  const [shownId, show] = useState<string | null>(null);
   const drills = useDrills();
   const mayBuild = useMay("build");
   const [open, setOpen] = useState<Open | null>(null);
@@ -27,7 +30,8 @@ export function ShelfScreen() {
   const edited = open && "id" in open ? (drills.data?.find((d) => d.id === open.id) ?? null) : null;
   const copy = (drill: ShelfDrill) =>
     setOpen({ first: { ...drillContent(drill), name: `${cutText(drill.name, LONGEST_NAME - 6)}, copy` } });
-  return (
+  const shown = drills.data?.find((d) => d.id === shownId) ?? drills.data?.find((d) => !d.archived) ?? null;
+  const screen = (
     <Screen
       title="Shelf"
       action={
@@ -40,7 +44,13 @@ export function ShelfScreen() {
       }
     >
       <Loaded query={drills}>
-        {(list) => <DrillList drills={list} onOpen={(drill) => setOpen({ id: drill.id })} />}
+        {(list) => (
+          <DrillList
+            drills={list}
+            onOpen={({ id }) => (wide ? show(id) : setOpen({ id }))}
+            shownId={wide ? (shown?.id ?? null) : null}
+          />
+        )}
       </Loaded>
       {starters ? (
         <Sheet title="Starter shelves" onClose={() => setStarters(false)}>
@@ -62,5 +72,36 @@ export function ShelfScreen() {
         </Sheet>
       ) : null}
     </Screen>
+  );
+  if (!wide) return screen;
+  return (
+    <View className="min-h-0 flex-1 flex-row">
+      <View className="w-[560px] min-w-0">{screen}</View>
+      <ScrollView
+        className="flex-1 border-l-2 border-line"
+        contentContainerClassName="max-w-[640px] gap-4 p-6"
+        tabIndex={0}
+        role="region"
+        aria-label="The chosen drill"
+      >
+        {shown ? (
+          <>
+            <View className="flex-row items-start gap-3">
+              <Text role="heading" aria-level={2} className="min-w-0 flex-1 font-strong text-title text-ink">
+                {shown.name}
+              </Text>
+              {mayBuild ? (
+                <Button
+                  label={`Change ${shown.name}`}
+                  short="Change"
+                  onPress={() => setOpen({ id: shown.id })}
+                />
+              ) : null}
+            </View>
+            <ReadDrill drill={shown} />
+          </>
+        ) : null}
+      </ScrollView>
+    </View>
   );
 }

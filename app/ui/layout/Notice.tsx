@@ -1,7 +1,7 @@
 import { Text, View } from "react-native";
 import { Button } from "~/ui/Button";
 import { Icon } from "~/ui/Icon";
-import { unbroken } from "~/ui/unbroken";
+import { Unbroken } from "~/ui/Unbroken";
 
 export interface NoticeProps {
   text: string;
@@ -16,7 +16,9 @@ export function Notice({ text, warn, actions = [] }: NoticeProps) {
     <View role={warn ? "alert" : "status"} className="gap-2 border-l-4 border-ink bg-tone-1 p-3">
       <View className="flex-row items-start gap-2">
         {warn ? <Icon name="warn" size={22} color="on-tone-1" /> : null}
-        <Text className="flex-1 font-text text-body text-on-tone-1">{unbroken(text)}</Text>
+        <Text className="flex-1 font-text text-body text-on-tone-1">
+          <Unbroken text={text} />
+        </Text>
       </View>
       {actions.length > 0 ? (
         <View className="flex-row flex-wrap gap-2">

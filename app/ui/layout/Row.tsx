@@ -2,7 +2,7 @@ import { type Href, Link } from "expo-router";
 import type { ReactNode } from "react";
 import { Text, View } from "react-native";
 import { Icon } from "~/ui/Icon";
-import { unbroken } from "~/ui/unbroken";
+import { Unbroken } from "~/ui/Unbroken";
 
 interface RowProps {
   title: string;
@@ -23,7 +23,11 @@ export function Row({ title, detail, action, whole }: RowProps) {
         >
           {title}
         </Text>
-        {detail ? <Text className="font-text text-small text-muted">{unbroken(detail)}</Text> : null}
+        {detail ? (
+          <Text className="font-text text-small text-muted">
+            <Unbroken text={detail} />
+          </Text>
+        ) : null}
       </View>
       {action}
     </View>
@@ -38,7 +42,11 @@ export function LinkRow({ href, title, detail }: { href: Href; title: string; de
         <View className="min-h-press w-full flex-row items-center gap-3">
           <View className="flex-1">
             <Text className="font-strong text-body text-ink">{title}</Text>
-            {detail ? <Text className="font-text text-small text-muted">{unbroken(detail)}</Text> : null}
+            {detail ? (
+              <Text className="font-text text-small text-muted">
+                <Unbroken text={detail} />
+              </Text>
+            ) : null}
           </View>
           <Icon name="onward" size={22} color="muted" />
         </View>

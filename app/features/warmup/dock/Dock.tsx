@@ -13,7 +13,7 @@ import { FindingsPress, StatePress } from "~/features/judge/JudgementLine";
 import { RiseSlider } from "~/features/rise/RiseSlider";
 import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
 import { Progress } from "~/ui/layout/Progress";
-import { unbroken } from "~/ui/unbroken";
+import { Unbroken } from "~/ui/Unbroken";
 
 interface DockProps {
   minutes: number;
@@ -148,7 +148,7 @@ const GivenUpLine = memo(function GivenUpLine({ text, onPress }: { text: string;
   return (
     <Pressable role="button" aria-haspopup="dialog" onPress={onPress} className="min-h-press justify-center">
       <Text className="font-text text-small text-ink underline" numberOfLines={2} testID="given-up">
-        {unbroken(text)}
+        <Unbroken text={text} />
       </Text>
     </Pressable>
   );

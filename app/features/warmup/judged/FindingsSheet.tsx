@@ -10,7 +10,7 @@ import { TextEdit } from "~/ui/fields/TextEdit";
 import { Fold } from "~/ui/layout/Fold";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
-import { unbroken } from "~/ui/unbroken";
+import { Unbroken } from "~/ui/Unbroken";
 
 /** What was done last in the sheet, and how to take it back. */
 interface Done {
@@ -88,7 +88,9 @@ export default function FindingsSheet({
         <Fold title={`Set aside: ${aside.length}`} open={open.length === 0}>
           {aside.map(({ finding, known }) => (
             <View key={keyOf(finding)} className="gap-1 border-t border-line py-2">
-              <Text className="font-text text-body text-ink">{unbroken(finding.words)}</Text>
+              <Text className="font-text text-body text-ink">
+                <Unbroken text={finding.words} />
+              </Text>
               <Text className="font-text text-small text-muted">Set aside by {known?.by}</Text>
               {model.mayBuild ? (
                 <>
@@ -132,7 +134,7 @@ function FindingRow({ finding, mayBuild, onShow, onMend, onKnow }: FindingRowPro
         <Text className={`font-strong ${severity === "stop" ? "text-signal" : ""}`}>
           {SEVERITY_WORDS[severity]}:{" "}
         </Text>
-        {unbroken(words)}
+        <Unbroken text={words} />
       </Text>
       <View className="flex-row flex-wrap gap-2">
         {mayBuild
