@@ -18,8 +18,10 @@ import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
 import { Notice } from "~/ui/layout/Notice";
+import { type DayAxis, isOnAxis } from "./dayAxis";
 import { listedTime } from "./listedTime";
 import { MoveStart } from "./MoveStart";
+import { RiseOnClock } from "./RiseOnClock";
 import { availableFor, type StartView, startView } from "./startView";
 
 interface StartCardProps {
@@ -27,10 +29,12 @@ interface StartCardProps {
   now: number;
   /** The next one has its numbers larger. */
   first: boolean;
+  /** The clock that the day's starts stand on together; null where each has its own. */
+  axis?: DayAxis | null;
 }
 
 /** One start: who, what, where, when to begin, how it stands, and the two taps that move it. */
-export const StartCard = memo(function StartCard({ start, now, first }: StartCardProps) {
+export const StartCard = memo(function StartCard({ start, now, first, axis = null }: StartCardProps) {
   const [moving, setMoving] = useState(false);
   /** The start as it was before it was moved here; null where it was not. */
   const [before, setBefore] = useState<Start | null>(null);
@@ -91,6 +95,7 @@ export const StartCard = memo(function StartCard({ start, now, first }: StartCar
           failed={failure !== null}
           over={over}
           now={now}
+          axis={axis && isOnAxis(start, axis) ? axis : null}
           running={begun || elsewhere ? runningWords(start, begun, elsewhere) : null}
         />
         {over ? null : <Kit start={start} />}
@@ -182,6 +187,7 @@ interface StandingProps {
   failed: boolean;
   over: boolean;
   now: number;
+  axis: DayAxis | null;
   /** That it is run right now, by whom and since when; null when it is not. */
   running: string | null;
 }
@@ -193,7 +199,7 @@ function runningWords({ zone }: Start, begun: string | null, run: OpenRun | null
   return `Running${since}${run?.by ? `, by ${run.by}` : ""}`;
 }
 
-function Standing({ start, view, isBest, failed, over, now, running }: StandingProps) {
+function Standing({ start, view, isBest, failed, over, now, axis, running }: StandingProps) {
   const before = useDoneBefore(start, useStarts().data).done;
   const { fit } = view;
   const segments = useMemo(() => fitTimeline(fit), [fit]);
@@ -226,7 +232,11 @@ function Standing({ start, view, isBest, failed, over, now, running }: StandingP
           {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
         </Text>
       </View>
-      <WholeRise segments={segments} />
+      {axis ? (
+        <RiseOnClock axis={axis} start={start} segments={segments} now={now} />
+      ) : (
+        <WholeRise segments={segments} />
+      )}
       <StateLine fit={fit} conditions={start.setting} training={training} before={before} />
       <Latest start={start} view={view} now={now} />
       {fit.state === "fits" ? null : (

@@ -7,10 +7,12 @@ import { useDrills } from "~/data/resources/drills";
 import { useDeletedStart, useRestoreStart, useStarts } from "~/data/resources/starts";
 import { ThemeButton } from "~/features/nav/Frame";
 import { Button } from "~/ui/Button";
+import { useSame } from "~/ui/hooks/useSame";
 import { useWide } from "~/ui/hooks/useWide";
 import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
+import { dayAxisOf } from "./dayAxis";
 import { StartCard } from "./StartCard";
 
 /** The next starts, soonest first. */
@@ -76,6 +78,11 @@ function NewOrFirst({ onAdd }: { onAdd: () => void }) {
 function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd: (() => void) | null }) {
   const ahead = starts.filter((s) => Date.parse(s.startsAt) >= now);
   const past = starts.filter((s) => Date.parse(s.startsAt) < now).reverse();
+  // On a wide screen the day is seen as one clock; a new one only when the starts change, not with every second.
+  const wide = useWide();
+  const key = ahead.map((s) => s.stamp).join();
+  const found = wide ? dayAxisOf(ahead, now) : null;
+  const axis = useSame(found, `${key} ${found?.from} ${found?.to}`);
   if (starts.length === 0 && !onAdd) return <Notice text="No starts ahead." />;
   if (starts.length === 0 && onAdd) {
     return (
@@ -88,7 +95,7 @@ function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd
   return (
     <View className="gap-4">
       {ahead.map((start, i) => (
-        <StartCard key={start.id} start={start} now={now} first={i === 0} />
+        <StartCard key={start.id} start={start} now={now} first={i === 0} axis={axis} />
       ))}
       {ahead.length === 0 ? <Notice text="No more starts ahead today." /> : null}
       {past.map((start) => (
