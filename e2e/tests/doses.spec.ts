@@ -1,4 +1,4 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Locator, type Page, test } from "@playwright/test";
 import { addDrills, expectAccessible, makeStart, openDemo, saved, stairNames } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
@@ -86,6 +86,7 @@ test("lengths, counts, tempo and slots are set in whole steps", async ({ page })
   await expect(words(page)).toHaveText(/^\d+ × 8 counts at 116 a minute$/);
   await page.getByRole("button", { name: "Cancel" }).click();
   await newDrill(page, "Squats", "Reps");
+  await page.getByRole("button", { name: /s a rep, .* rest$/ }).click();
   await page.getByRole("radio", { name: "To a tempo" }).click();
   await expect(words(page)).toHaveText("3 × 8, 2 s down 2 s up, 20 s rest");
   await page.getByRole("radio", { name: "One set every …" }).click();
@@ -99,6 +100,7 @@ test("a slot for all of it, half seconds, the partner's set as the rest, and a c
   page,
 }) => {
   await newDrill(page, "Slow squats", "Reps");
+  await page.getByRole("button", { name: /s a rep, .* rest$/ }).click();
   await page.getByRole("radio", { name: "To a tempo" }).click();
   await press(page, "Down: more", 1);
   await expect(words(page)).toHaveText("3 × 8, 2.5 s down 2 s up, 20 s rest");
@@ -205,4 +207,43 @@ test("drills are read before they are added, a ladder is made on the way, and no
   await sheet.getByRole("button", { name: "Do it alone" }).click();
   await expect(sheet.getByText(/it takes somebody besides/)).toHaveCount(0);
   await sheet.getByRole("button", { name: "Close" }).click();
+});
+
+test("a quantity is one line with three marks: moved by keys and by hand, stepped, and typed", async ({
+  page,
+}) => {
+  await newDrill(page, "Step-ups", "Reps");
+  const dialog = page.getByRole("dialog");
+  const read = dialog.getByTestId("under").last();
+  await expect(read).toHaveText("7 · 8 · 8 reps");
+  // By keys: the maximum alone.
+  const most = dialog.getByRole("slider", { name: "Maximum reps" });
+  await most.focus();
+  await most.press("ArrowRight");
+  await expect(read).toHaveText("7 · 8 · 9 reps");
+  // The stepper is that of the mark taken hold of last.
+  await press(page, "Maximum reps: less", 1);
+  await expect(read).toHaveText("7 · 8 · 8 reps");
+  await dialog.getByRole("slider", { name: "Minimum reps" }).focus();
+  await press(page, "Minimum reps: less", 1);
+  await expect(read).toHaveText("6 · 8 · 8 reps");
+  // What is wanted takes the maximum with it, and the total above tells it at once.
+  await dialog.getByRole("slider", { name: "How many reps" }).focus();
+  await dialog.getByRole("button", { name: "How many reps: 8, type it" }).click();
+  await page.keyboard.type("12");
+  await page.keyboard.press("Enter");
+  await expect(read).toHaveText("6 · 12 · 12 reps");
+  await expect(words(page)).toHaveText(/^3 × 12/);
+  // What is no number changes nothing; what is too much stops at the most.
+  await dialog.getByRole("button", { name: /^How many reps: 12/ }).click();
+  await page.keyboard.type("plenty");
+  await page.keyboard.press("Enter");
+  await expect(read).toHaveText("6 · 12 · 12 reps");
+  await expectAccessible(page);
+  // All of it, with the line that tells the total, within half a phone.
+  const box = async (of: Locator) => (await of.boundingBox()) ?? { y: 0, height: Infinity };
+  const first = await box(dialog.getByRole("group", { name: "How many sets" }));
+  const sides = await box(dialog.getByRole("radio", { name: "Better side" }));
+  const total = await box(words(page));
+  expect(total.height + sides.y + sides.height - first.y).toBeLessThanOrEqual(844 / 2);
 });

@@ -15,7 +15,10 @@ import type { EditProps } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
 import { PLAIN_KINDS, PlainDoseEditor } from "./kinds/PlainDoseEditor";
 
-const KINDS: { value: DoseKind; label: string }[] = [...PLAIN_KINDS, { value: "ladder", label: "Ladder" }];
+const KINDS: { value: DoseKind; label: string; example: string }[] = [
+  ...PLAIN_KINDS,
+  { value: "ladder", label: "Ladder", example: "25 to 80 %" },
+];
 
 /** A dose in whole steps, with the time it takes always in sight. */
 export function DoseEditor({ dose, onChange: changed }: EditProps<Dose>) {

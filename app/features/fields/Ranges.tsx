@@ -1,7 +1,8 @@
 import { type DoseEnd, moveEnd, type Range } from "@tonodrome/core";
-import { Text, View } from "react-native";
+import { useState } from "react";
+import { View } from "react-native";
+import { Marks } from "~/ui/fields/Marks";
 import { Stepper } from "~/ui/fields/Stepper";
-import { Fold } from "~/ui/layout/Fold";
 
 /** How much there may be of one thing. */
 export interface RangeProps {
@@ -15,62 +16,77 @@ export interface RangeProps {
   onChange: (range: Range) => void;
 }
 
-/** What is wanted first; how far the fit may go either way stands behind it. */
+/** What is wanted, and how far the fit may go either way: one control for each thing that is counted. */
 export function Ranges({ of }: { of: readonly RangeProps[] }) {
   return (
     <>
       {of.map((props) => (
-        <RangeEnd
-          key={props.noun}
-          end="ideal"
-          label={props.noun === null ? "How long" : `How many ${props.noun}`}
-          {...props}
-        />
+        <MarkedRange key={props.noun} {...props} />
       ))}
-      <Fold title={of.map(rangeWords).join(", ")}>
-        <Text className="font-text text-small text-muted">
-          The fit goes down to the minimum when time is short, and up to the maximum when there is some to
-          spare.
-        </Text>
-        {of.map((props) => (
-          <View key={props.noun} className="gap-2">
-            <RangeEnd end="floor" label={`Minimum ${props.noun ?? "time"}`} {...props} />
-            {props.fixedTop ? null : (
-              <RangeEnd end="ceiling" label={`Maximum ${props.noun ?? "time"}`} {...props} />
-            )}
-          </View>
-        ))}
-      </Fold>
     </>
   );
 }
 
-/** "Range: 6 to 8 reps", or with one number where nothing may give. */
-function rangeWords({ noun, range: { floor, ceiling }, show = String }: RangeProps, i: number): string {
-  const lead = i === 0 ? "Range: " : "";
-  const amount = floor === ceiling ? show(floor) : `${show(floor)} to ${show(ceiling)}`;
-  return `${lead}${amount}${noun === null ? "" : ` ${noun}`}`;
+/** A line is drawn to twice the most there is, and at least so many steps long: as far as a finger wants to go. Custom. */
+const ROOM = 2;
+const STEPS_SHOWN = 8;
+
+/** "1 · 2 · 3 sets": the minimum, the target and the maximum; once where nothing may give. */
+export function rangeWords({
+  noun,
+  range,
+  show = String,
+  fixedTop,
+}: Omit<RangeProps, "limits" | "onChange">): string {
+  const { floor, ideal, ceiling } = range;
+  const all = fixedTop ? [floor, ideal] : [floor, ideal, ceiling];
+  const amounts = floor === ceiling ? show(floor) : all.map(show).join(" · ");
+  return noun === null ? amounts : `${amounts} ${noun}`;
 }
 
-interface RangeEndProps extends RangeProps {
-  end: DoseEnd;
-  label: string;
-}
-
-function RangeEnd({ end, label, range, limits, show = String, fixedTop, onChange }: RangeEndProps) {
-  const move = (steps: number) => {
-    const moved = moveEnd(range, end, steps, limits);
+/** A line with three marks, and one stepper for the one that was taken hold of last: what is wanted, unless another was. */
+function MarkedRange(props: RangeProps) {
+  const { noun, range, limits, show = String, fixedTop, onChange } = props;
+  const [end, take] = useState<DoseEnd>("ideal");
+  // The line stays as long as it was while a mark moves on it, unless it runs out.
+  const [longest] = useState(() => Math.max(ROOM * range.ceiling, limits.least + STEPS_SHOWN * limits.step));
+  const most = Math.max(range.ceiling, Math.min(limits.most, longest));
+  const labels: Record<DoseEnd, string> = {
+    floor: `Minimum ${noun ?? "time"}`,
+    ideal: noun === null ? "How long" : `How many ${noun}`,
+    ceiling: `Maximum ${noun ?? "time"}`,
+  };
+  const moveTo = (of: DoseEnd, value: number) => {
+    const to = Math.round(Math.min(limits.most, Math.max(limits.least, value)));
+    const moved = moveEnd(range, of, to - range[of], { ...limits, step: 1 });
     onChange(fixedTop ? { ...moved, ceiling: moved.ideal } : moved);
   };
+  const ends: DoseEnd[] = fixedTop ? ["floor", "ideal"] : ["floor", "ideal", "ceiling"];
   return (
-    <Stepper
-      label={label}
-      value={show(range[end])}
-      onLess={() => move(-1)}
-      onMore={() => move(1)}
-      atLeast={range[end] <= limits.least}
-      atMost={range[end] >= limits.most}
-    />
+    <View>
+      <Stepper
+        label={labels[end]}
+        under={rangeWords(props)}
+        value={show(range[end])}
+        onLess={() => moveTo(end, range[end] - limits.step)}
+        onMore={() => moveTo(end, range[end] + limits.step)}
+        atLeast={range[end] <= limits.least}
+        atMost={range[end] >= limits.most}
+        onType={(amount) => moveTo(end, amount)}
+      />
+      <Marks
+        marks={ends.map((of) => ({
+          label: labels[of],
+          value: range[of],
+          onChange: (value) => moveTo(of, value),
+          onTake: () => take(of),
+        }))}
+        least={limits.least}
+        most={most}
+        step={limits.step}
+        words={(n) => (noun === null ? show(n) : `${show(n)} ${noun}`)}
+      />
+    </View>
   );
 }
 

@@ -21,8 +21,9 @@ export interface AmountProps {
   onChange: (value: number) => void;
 }
 
-/** One number in whole steps. */
+/** One number in whole steps; typed, to the next whole one, or to the step where that is smaller. */
 export function Amount({ label, value, least, most, step = 1, show = String, onChange }: AmountProps) {
+  const grain = Math.min(1, step);
   return (
     <Stepper
       label={label}
@@ -31,6 +32,7 @@ export function Amount({ label, value, least, most, step = 1, show = String, onC
       onMore={() => onChange(clamp(value + step, least, most))}
       atLeast={value <= least}
       atMost={value >= most}
+      onType={(n) => onChange(clamp(Math.round(n / grain) * grain, least, most))}
     />
   );
 }

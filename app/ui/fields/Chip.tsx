@@ -2,6 +2,8 @@ import { Pressable, Text } from "react-native";
 
 interface ChipProps {
   label: string;
+  /** What it looks like in use. */
+  example?: string | undefined;
   chosen: boolean;
   /** One of several, or any number of them. */
   role: "radio" | "checkbox";
@@ -9,7 +11,7 @@ interface ChipProps {
 }
 
 /** One of the choices that stand in sight: filled when it is chosen. */
-export function Chip({ label, chosen, role, onPress }: ChipProps) {
+export function Chip({ label, example, chosen, role, onPress }: ChipProps) {
   return (
     <Pressable
       role={role}
@@ -22,6 +24,14 @@ export function Chip({ label, chosen, role, onPress }: ChipProps) {
       >
         {label}
       </Text>
+      {example ? (
+        <Text
+          aria-hidden
+          className={`max-w-full font-text text-small ${chosen ? "text-on-press" : "text-muted"}`}
+        >
+          {example}
+        </Text>
+      ) : null}
     </Pressable>
   );
 }

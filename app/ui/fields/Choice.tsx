@@ -5,7 +5,7 @@ export interface ChoiceProps<T extends string> {
   label: string;
   /** Shows the label above; otherwise it is for those who listen, where the choices speak for themselves. */
   named?: boolean;
-  options: readonly { value: T; label: string }[];
+  options: readonly { value: T; label: string; example?: string }[];
   value: T | null;
   onChange: (value: T) => void;
 }
@@ -19,6 +19,7 @@ export function Choice<T extends string>({ label, named, options, value, onChang
           key={option.value}
           role="radio"
           label={option.label}
+          example={option.example}
           chosen={option.value === value}
           onPress={() => onChange(option.value)}
         />

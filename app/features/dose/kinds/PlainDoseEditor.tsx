@@ -13,23 +13,28 @@ import { TimeFields } from "./TimeFields";
 
 type Kind = PlainDose["kind"];
 
-/** What each kind of dose is called, and what it asks for. */
+/** What each kind of dose is called, what it looks like in use, and what it asks for. */
 const KINDS: {
-  [K in Kind]: { label: string; Fields: ComponentType<EditProps<Extract<PlainDose, { kind: K }>>> };
+  [K in Kind]: {
+    label: string;
+    example: string;
+    Fields: ComponentType<EditProps<Extract<PlainDose, { kind: K }>>>;
+  };
 } = {
-  time: { label: "Time", Fields: TimeFields },
-  reps: { label: "Reps", Fields: RepsFields },
-  lengths: { label: "Lengths", Fields: LengthsFields },
-  counts: { label: "Counts", Fields: CountsFields },
-  attempts: { label: "Attempts", Fields: AttemptsFields },
-  gate: { label: "Gate", Fields: GateFields },
-  circuit: { label: "Circuit", Fields: CircuitFields },
+  time: { label: "Time", example: "2:00", Fields: TimeFields },
+  reps: { label: "Reps", example: "3 × 5 a side", Fields: RepsFields },
+  lengths: { label: "Lengths", example: "4 × 25 m", Fields: LengthsFields },
+  counts: { label: "Counts", example: "2 × 8 counts", Fields: CountsFields },
+  attempts: { label: "Attempts", example: "5 tries", Fields: AttemptsFields },
+  gate: { label: "Gate", example: "5 hits in a row", Fields: GateFields },
+  circuit: { label: "Circuit", example: "3 rounds of 4", Fields: CircuitFields },
 };
 
-/** The kinds as choices. */
+/** The kinds as choices, each as it looks in use. */
 export const PLAIN_KINDS = (Object.keys(KINDS) as Kind[]).map((value) => ({
   value,
   label: KINDS[value].label,
+  example: KINDS[value].example,
 }));
 
 const SIDES: { value: Sides; label: string }[] = [

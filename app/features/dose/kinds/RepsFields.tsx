@@ -1,8 +1,9 @@
-import type { PlainDose } from "@tonodrome/core";
+import { formatLength, type PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { type EditProps, Exactly, Seconds } from "~/features/fields/fields";
 import { boutsOf, type RangeProps, Ranges } from "~/features/fields/Ranges";
 import { Choice } from "~/ui/fields/Choice";
+import { Fold } from "~/ui/layout/Fold";
 
 type Rest = "rest" | "slot" | "whole";
 
@@ -30,6 +31,16 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
     const all = Math.max(5, inFives(bouts * work + (bouts - 1) * dose.restSeconds));
     return { ...plain, slotSeconds: Math.min(900, all), slotFor: "drill" as const };
   };
+  const rep = tempo
+    ? `${tempo.down} s down${tempo.hold > 0 ? ` ${tempo.hold} s hold` : ""} ${tempo.up} s up`
+    : `${dose.secondsPerRep} s a rep`;
+  const between = slotFor
+    ? `all in ${formatLength(slotSeconds ?? 0)}`
+    : slotSeconds
+      ? `one set every ${formatLength(slotSeconds)}`
+      : `${dose.restSeconds} s rest`;
+  // What is rarely changed takes one line, so that the whole dose is in sight.
+  const pace = `${rep}, ${between}`;
   return (
     <View className="gap-2">
       {slotFor ? (
@@ -49,83 +60,85 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
         />
       ) : null}
       {slotFor ? null : <Ranges of={slotSeconds ? [setsRange] : [setsRange, repsRange]} />}
-      <Choice
-        label="A rep"
-        options={[
-          { value: "even", label: "Even" },
-          { value: "tempo", label: "To a tempo" },
-        ]}
-        value={tempo ? "tempo" : "even"}
-        onChange={(way) =>
-          way === "tempo" ? setRep({ down: 2, hold: 0, up: 2 }) : onChange({ ...dose, tempo: undefined })
-        }
-      />
-      {tempo ? (
-        <>
-          <Seconds
-            label="Down"
-            value={tempo.down}
-            least={0}
-            most={30}
-            step={0.5}
-            onChange={(down) => setRep({ ...tempo, down })}
-          />
-          <Seconds
-            label="Hold"
-            value={tempo.hold}
-            least={0}
-            most={30}
-            step={0.5}
-            onChange={(hold) => setRep({ ...tempo, hold })}
-          />
-          <Seconds
-            label="Up"
-            value={tempo.up}
-            least={0}
-            most={30}
-            step={0.5}
-            onChange={(up) => setRep({ ...tempo, up })}
-          />
-        </>
-      ) : (
-        <Seconds
-          label="One rep takes"
-          value={dose.secondsPerRep}
-          least={0.5}
-          most={60}
-          step={0.5}
-          onChange={(secondsPerRep) => onChange({ ...dose, secondsPerRep })}
+      <Fold title={pace}>
+        <Choice
+          label="A rep"
+          options={[
+            { value: "even", label: "Even" },
+            { value: "tempo", label: "To a tempo" },
+          ]}
+          value={tempo ? "tempo" : "even"}
+          onChange={(way) =>
+            way === "tempo" ? setRep({ down: 2, hold: 0, up: 2 }) : onChange({ ...dose, tempo: undefined })
+          }
         />
-      )}
-      <Choice<Rest>
-        label="Between sets"
-        options={[
-          { value: "rest", label: "Rest" },
-          { value: "slot", label: "One set every …" },
-          { value: "whole", label: "All in a slot" },
-        ]}
-        value={slotFor ? "whole" : slotSeconds ? "slot" : "rest"}
-        onChange={(way) => onChange(restIn(way))}
-      />
-      {slotSeconds ? (
-        <Seconds
-          label={slotFor ? "The slot" : "One set every"}
-          value={slotSeconds}
-          least={Math.max(5, inFives(slotFor ? bouts * work : work))}
-          most={900}
-          step={5}
-          onChange={(next) => onChange({ ...dose, slotSeconds: next })}
+        {tempo ? (
+          <>
+            <Seconds
+              label="Down"
+              value={tempo.down}
+              least={0}
+              most={30}
+              step={0.5}
+              onChange={(down) => setRep({ ...tempo, down })}
+            />
+            <Seconds
+              label="Hold"
+              value={tempo.hold}
+              least={0}
+              most={30}
+              step={0.5}
+              onChange={(hold) => setRep({ ...tempo, hold })}
+            />
+            <Seconds
+              label="Up"
+              value={tempo.up}
+              least={0}
+              most={30}
+              step={0.5}
+              onChange={(up) => setRep({ ...tempo, up })}
+            />
+          </>
+        ) : (
+          <Seconds
+            label="One rep takes"
+            value={dose.secondsPerRep}
+            least={0.5}
+            most={60}
+            step={0.5}
+            onChange={(secondsPerRep) => onChange({ ...dose, secondsPerRep })}
+          />
+        )}
+        <Choice<Rest>
+          label="Between sets"
+          options={[
+            { value: "rest", label: "Rest" },
+            { value: "slot", label: "One set every …" },
+            { value: "whole", label: "All in a slot" },
+          ]}
+          value={slotFor ? "whole" : slotSeconds ? "slot" : "rest"}
+          onChange={(way) => onChange(restIn(way))}
         />
-      ) : (
-        <Seconds
-          label="Rest"
-          value={dose.restSeconds}
-          least={0}
-          most={300}
-          step={5}
-          onChange={(restSeconds) => onChange({ ...dose, restSeconds })}
-        />
-      )}
+        {slotSeconds ? (
+          <Seconds
+            label={slotFor ? "The slot" : "One set every"}
+            value={slotSeconds}
+            least={Math.max(5, inFives(slotFor ? bouts * work : work))}
+            most={900}
+            step={5}
+            onChange={(next) => onChange({ ...dose, slotSeconds: next })}
+          />
+        ) : (
+          <Seconds
+            label="Rest"
+            value={dose.restSeconds}
+            least={0}
+            most={300}
+            step={5}
+            onChange={(restSeconds) => onChange({ ...dose, restSeconds })}
+          />
+        )}
+      </Fold>
     </View>
   );
 }
