@@ -114,9 +114,6 @@ function seen(plan: PlanBody, input: FillInput): { warnings: string[]; isSound: 
   };
 }
 
-/** Where seeking is known to end one warning above the best: a longer jog where full lunges would warm one part more. */
-const ONE_MORE = ["artistic-gymnastics"];
-
 /** Every sport in a short form; two in a long one, which takes three times as long to try. */
 const LONG = ["archery", "figure-skating"];
 const CASES = SPORTS.flatMap((sport) => [
@@ -148,7 +145,8 @@ it.each(CASES)(
     const fewest = sound.toSorted((a, b) => a.warnings.length - b.warnings.length)[0];
     if (!fewest) return;
     expect(ours.isSound).toBe(true);
-    const most = fewest.warnings.length + (ONE_MORE.includes(sport.key) ? 1 : 0);
-    expect(ours.warnings.length > most ? ours.warnings : fewest.warnings).toEqual(fewest.warnings);
+    expect(ours.warnings.length > fewest.warnings.length ? ours.warnings : fewest.warnings).toEqual(
+      fewest.warnings,
+    );
   },
 );
