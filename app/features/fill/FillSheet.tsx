@@ -1,4 +1,4 @@
-import { approachName, copyPlan, type PlanBody } from "@tonodrome/core";
+import { approachName, copyPlan, fitAt, fitTimeline, type PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { type Approach, type ApproachSides, suitedFirst } from "@tonodrome/core/approaches";
 import type { FillPreview } from "@tonodrome/core/fill";
@@ -7,6 +7,8 @@ import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
 import { useStartsBefore } from "~/data/resources/starts";
 import { useTemplates } from "~/data/resources/templates";
+import { useFitAt } from "~/features/fit/useFitAt";
+import { WholeRise } from "~/features/rise/WholeRise";
 import { Starters } from "~/features/shelf/Starters";
 import { Button } from "~/ui/Button";
 import { dayName } from "~/ui/dates";
@@ -127,7 +129,7 @@ export default function FillSheet({ from, body, onFill, onKeep }: FillSheetProps
           ))}
         </View>
       </Section>
-      <Templates body={body} onCopy={copy} onKeep={onKeep} />
+      <Templates from={from} body={body} onCopy={copy} onKeep={onKeep} />
     </View>
   );
 }
@@ -229,11 +231,21 @@ function Earlier({
   );
 }
 
+/** What a plan comes to in the time and on the day that there are. */
+function PlanRise({ plan, from }: { plan: PlanBody; from: FillFrom }) {
+  const { availableSeconds, judgeInput } = from;
+  const { profile } = useFitAt(plan, judgeInput.context, availableSeconds);
+  const segments = useMemo(() => fitTimeline(fitAt(profile, availableSeconds)), [profile, availableSeconds]);
+  return <WholeRise segments={segments} />;
+}
+
 function Templates({
+  from,
   body,
   onCopy,
   onKeep,
 }: {
+  from: FillFrom;
   body: PlanBody;
   onCopy: (body: PlanBody, news: string) => void;
   onKeep: () => void;
@@ -253,18 +265,20 @@ function Templates({
           ) : (
             <View role="list" aria-label="Templates">
               {list.map((t) => (
-                <Row
-                  key={t.id}
-                  title={t.name}
-                  detail={`${t.body.items.length} drills`}
-                  action={
-                    <Button
-                      label={`Use ${t.name}`}
-                      short="Use"
-                      onPress={() => onCopy(t.body, `From the template ${t.name}.`)}
-                    />
-                  }
-                />
+                <View key={t.id}>
+                  <Row
+                    title={t.name}
+                    detail={`${t.body.items.length} drills`}
+                    action={
+                      <Button
+                        label={`Use ${t.name}`}
+                        short="Use"
+                        onPress={() => onCopy(t.body, `From the template ${t.name}.`)}
+                      />
+                    }
+                  />
+                  <PlanRise plan={t.body} from={from} />
+                </View>
               ))}
             </View>
           )

@@ -27,6 +27,9 @@ import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { showStrip } from "./showStrip";
 import { WarmUpSheets } from "./WarmUpSheets";
 
+/** Now moves on the line so often, seconds. */
+const HALF_MINUTE = 30;
+
 // Once in a club's life.
 const FirstFill = lazy(() => import("~/features/first/FirstFill"));
 
@@ -98,6 +101,8 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
     () => (isJudged ? { line, open: model.toLookAt } : null),
     [isJudged, line, model.toLookAt],
   );
+  const { places } = model.context;
+  const windows = useMemo(() => places.flatMap((p) => p.windows), [places]);
   const saveDraft = useStable(() => void draft.save());
   const openConflict = useStable(() => open("conflict"));
   const forgetMerged = useStable(draft.forgetMerged);
@@ -169,6 +174,8 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
               progress={model.progress}
               failed={model.fitFailure !== null}
               cappedBy={model.isCapped ? model.untilStart : null}
+              nowSeconds={-HALF_MINUTE * Math.round(model.untilStart / HALF_MINUTE)}
+              windows={windows}
               onMinutes={model.setMinutes}
               onExplain={openGivenUp}
               selectedId={model.selected?.item.id ?? null}

@@ -6,10 +6,12 @@ export interface Mark {
   value: number;
   onChange: (value: number) => void;
   /** Told when it is taken hold of. */
-  onTake: () => void;
+  onTake?: () => void;
 }
 
 interface MarksProps {
+  /** They are the two ends of a stretch, drawn alike. */
+  stretch?: boolean;
   marks: readonly Mark[];
   least: number;
   most: number;
@@ -19,14 +21,14 @@ interface MarksProps {
 }
 
 /** Two or three marks on one line, each the browser's own range control: moved by finger and by keys, none past another. */
-export function Marks({ marks, least, most, step, words }: MarksProps) {
+export function Marks({ marks, least, most, step, words, stretch = false }: MarksProps) {
   const share = (v: number) => `${((v - least) / Math.max(1, most - least)) * 100}%`;
   const style = {
     "--from": share(marks[0]?.value ?? least),
     "--to": share(marks.at(-1)?.value ?? most),
   } as CSSProperties;
   return (
-    <div className={`range-pair marks marks-${marks.length}`} style={style}>
+    <div className={`range-pair ${stretch ? "" : `marks marks-${marks.length}`}`} style={style}>
       {marks.map((mark) => (
         <input
           key={mark.label}

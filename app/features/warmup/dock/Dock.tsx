@@ -10,6 +10,7 @@ import { memo, useCallback, useEffect, useMemo, useState } from "react";
 import { Pressable, Text, View } from "react-native";
 import { fitWord } from "~/features/fit/stateWord";
 import { FindingsPress, StatePress } from "~/features/judge/JudgementLine";
+import type { RiseProps } from "~/features/rise/Rise";
 import { RiseSlider } from "~/features/rise/RiseSlider";
 import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
 import { Progress } from "~/ui/layout/Progress";
@@ -31,6 +32,9 @@ interface DockProps {
   cappedBy: number | null;
   onMinutes: (minutes: number) => void;
   onExplain: () => void;
+  /** When it is now, to the half minute, seconds from the start; windows of places, marked on the line. */
+  nowSeconds: number;
+  windows: NonNullable<RiseProps["windows"]>;
   /** The drill that is chosen, and the press on its bar. */
   selectedId: string | null;
   onPick: (itemId: string) => void;
@@ -52,6 +56,8 @@ export const Dock = memo(function Dock({
   cappedBy,
   onMinutes,
   onExplain,
+  nowSeconds,
+  windows,
   selectedId,
   onPick,
   judgement,
@@ -70,6 +76,8 @@ export const Dock = memo(function Dock({
         strong={fit.state !== "fits"}
         cappedBy={cappedBy}
         segments={segments}
+        nowSeconds={nowSeconds}
+        windows={windows}
         selectedId={selectedId}
         line={judgement?.line ?? null}
         onMinutes={onMinutes}
@@ -88,7 +96,15 @@ export const Dock = memo(function Dock({
 
 type FingerProps = Pick<
   DockProps,
-  "minutes" | "mostMinutes" | "cappedBy" | "onMinutes" | "selectedId" | "onPick" | "onForecast"
+  | "minutes"
+  | "mostMinutes"
+  | "cappedBy"
+  | "onMinutes"
+  | "nowSeconds"
+  | "windows"
+  | "selectedId"
+  | "onPick"
+  | "onForecast"
 > & {
   line: string | null;
   word: string;
@@ -102,7 +118,7 @@ const HEIGHT = 64;
 /** What moves with the finger in the same frame; everybody else hears of it when that is painted. */
 function Finger(props: FingerProps) {
   const { minutes, mostMinutes, word, strong, cappedBy, onMinutes, segments, selectedId, onPick } = props;
-  const { line, onForecast } = props;
+  const { line, nowSeconds, windows, onForecast } = props;
   const [held, setHeld] = useState<number | null>(null);
   const tell = useAfterPaint(onMinutes);
   const change = useCallback(
@@ -135,7 +151,8 @@ function Finger(props: FingerProps) {
         words={`${shown} min, ${word}`}
         segments={segments}
         height={HEIGHT}
-        nowSeconds={cappedBy === null ? null : -cappedBy}
+        nowSeconds={nowSeconds}
+        windows={windows}
         selectedId={selectedId}
         onPick={onPick}
         onMinutes={change}
