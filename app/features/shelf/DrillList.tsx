@@ -18,10 +18,9 @@ import { Select } from "~/ui/fields/Select";
 import { isByKey } from "~/ui/hooks/useKeys";
 import { Notice } from "~/ui/layout/Notice";
 import { toneClasses } from "~/ui/tone";
+import { type DrillOrder, inOrder } from "./drillOrder";
 import { Filters } from "./Filters";
 import { ReadDrill } from "./ReadDrill";
-
-type Order = "phase" | "recent" | "used";
 
 const ALL = "all";
 const PHASE_OPTIONS = [
@@ -29,7 +28,7 @@ const PHASE_OPTIONS = [
   ...PHASES.map((value) => ({ value, label: phaseName(value) })),
 ];
 
-const ORDERS: { value: Order; label: string }[] = [
+const ORDERS: { value: DrillOrder; label: string }[] = [
   { value: "phase", label: "By part" },
   { value: "recent", label: "Changed last" },
   { value: "used", label: "Used most" },
@@ -53,10 +52,10 @@ interface DrillListProps {
 /** Drills by part, by when they were changed or by use, found as one types and narrowed down by what is known of them. */
 export function DrillList({ drills, onAdd, onOpen, added, shownId = null }: DrillListProps) {
   const [filter, setFilter] = useState(noFilter);
-  const [order, setOrder] = useState<Order>("phase");
+  const [order, setOrder] = useState<DrillOrder>("phase");
   const [filtering, setFiltering] = useState(false);
   const [most, setMost] = useState(PAGE);
-  const found = useMemo(() => sorted(findDrills(drills, filter), order), [drills, filter, order]);
+  const found = useMemo(() => inOrder(findDrills(drills, filter), order), [drills, filter, order]);
   const narrowed = filterCount(filter) - (filter.phase ? 1 : 0);
   const [hasKeys] = useState(() => isByKey() || window.matchMedia?.("(pointer: fine)").matches === true);
   const change = (more: Partial<DrillFilter>) => {
@@ -137,17 +136,6 @@ export function DrillList({ drills, onAdd, onOpen, added, shownId = null }: Dril
       ) : null}
     </View>
   );
-}
-
-function sorted(drills: ShelfDrill[], order: Order): ShelfDrill[] {
-  switch (order) {
-    case "phase":
-      return drills.toSorted((a, b) => PHASES.indexOf(a.phase) - PHASES.indexOf(b.phase));
-    case "recent":
-      return drills.toSorted((a, b) => Date.parse(b.changedAt) - Date.parse(a.changedAt));
-    case "used":
-      return drills.toSorted((a, b) => b.uses - a.uses);
-  }
 }
 
 interface RowProps {

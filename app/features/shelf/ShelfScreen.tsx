@@ -10,6 +10,7 @@ import { Loaded } from "~/ui/layout/Loading";
 import { Screen } from "~/ui/layout/Screen";
 import { Sheet } from "~/ui/layout/Sheet";
 import { DrillList } from "./DrillList";
+import { inOrder } from "./drillOrder";
 import { EditDrill } from "./EditDrill";
 import { NewDrill } from "./NewDrill";
 import { ReadDrill } from "./ReadDrill";
@@ -30,7 +31,8 @@ export function ShelfScreen() {
   const edited = open && "id" in open ? (drills.data?.find((d) => d.id === open.id) ?? null) : null;
   const copy = (drill: ShelfDrill) =>
     setOpen({ first: { ...drillContent(drill), name: `${cutText(drill.name, LONGEST_NAME - 6)}, copy` } });
-  const shown = drills.data?.find((d) => d.id === shownId) ?? drills.data?.find((d) => !d.archived) ?? null;
+  const onShelf = drills.data?.filter((d) => !d.archived) ?? [];
+  const shown = drills.data?.find((d) => d.id === shownId) ?? inOrder(onShelf, "phase")[0] ?? null;
   const screen = (
     <Screen
       title="Shelf"
