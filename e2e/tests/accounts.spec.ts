@@ -273,7 +273,7 @@ test("a shared warm-up needs no account, follows plan and start by itself, canno
   await expectAccessible(other);
   await expect(other.getByRole("button", { name: /^(Save|Add|Run|Share)$/ })).toHaveCount(0);
   await other.getByRole("button", { name: /^Landing holds/ }).click();
-  await expect(other.getByRole("dialog")).toContainText("Attend to");
+  await expect(other.getByRole("dialog")).toContainText("Focus");
   await expectAccessible(other);
   await other.getByRole("button", { name: "Close" }).click();
 

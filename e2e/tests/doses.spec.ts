@@ -180,7 +180,7 @@ test("drills are read before they are added, a ladder is made on the way, and no
   const sheet = page.getByRole("dialog");
   await sheet.getByRole("searchbox", { name: "Find" }).fill("swings");
   await sheet.getByRole("button", { name: "Read Leg swings" }).click();
-  await expect(sheet.getByText("Attend to")).toBeVisible();
+  await expect(sheet.getByText("Focus", { exact: true })).toBeVisible();
   await sheet.getByRole("button", { name: "Make a ladder" }).click();
   await expect(sheet.getByTestId("made-ladder")).toContainText(/^5 rungs, 15 to 85 %, 20 reps, 4:35/);
   await expect(sheet.getByText(/^All that is wished for takes 4:35/)).toBeVisible();

@@ -176,7 +176,7 @@ test("what a role may not do is not there, also by its address; an assistant ope
   await assistant.goto("/shelf");
   await expect(assistant.getByRole("button", { name: "New drill" })).toHaveCount(0);
   await assistant.getByRole("button", { name: "Open Leg swings" }).click();
-  await expect(assistant.getByRole("dialog")).toContainText("Attend to");
+  await expect(assistant.getByRole("dialog")).toContainText("Focus");
   await expect(assistant.getByRole("dialog").getByRole("button", { name: "Save" })).toHaveCount(0);
   await expectAccessible(assistant);
   await assistant.context().close();

@@ -13,7 +13,7 @@ export function ReadDrill({ drill }: { drill: ShelfDrill }) {
     <View className="gap-3">
       <DrillFactList
         facts={[
-          ["Attend to", focus],
+          ["Focus", focus],
           ["Do", ideal?.words ?? ""],
           ["Takes", ideal ? formatLength(ideal.seconds) : ""],
           ["Intensity", phase === "kit" ? "" : `${intensity} %`],

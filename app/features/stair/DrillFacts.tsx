@@ -9,7 +9,7 @@ import { Notice } from "~/ui/layout/Notice";
 export function DrillFacts({ placement, reason = null }: { placement: Placement; reason?: string | null }) {
   const { item, level, ideal, beginSeconds } = placement;
   const facts = [
-    ["Attend to", item.focus],
+    ["Focus", item.focus],
     ["Do", (level ?? ideal).words],
     ["Takes", formatLength((level ?? ideal).seconds)],
     ["Begins at", level ? formatMinus(beginSeconds) : "left out for now"],

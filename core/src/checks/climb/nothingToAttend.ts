@@ -5,9 +5,9 @@ import { check } from "../terms/check";
 /** Technical work without one thing to attend to. */
 export const nothingToAttend = check({
   code: "nothing-to-attend-to",
-  name: "Nothing to attend to",
+  name: "No focus",
   severity: "hint",
-  when: "A technical drill or rung names nothing to attend to.",
+  when: "A technical drill or rung has no focus.",
   rests: "Coaches give each step one thing to attend to: a position, a rhythm, a sound, a point of contact.",
   figures: {},
   find: ({ plan, doings }) =>
@@ -19,7 +19,7 @@ export const nothingToAttend = check({
       return [
         {
           itemId: item.id,
-          words: `${item.name} has nothing to attend to.`,
+          words: `${item.name} has no focus.`,
           mends: cue
             ? [
                 {
