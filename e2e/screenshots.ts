@@ -127,7 +127,7 @@ const shots: Shot[] = [
       await page.mouse.wheel(0, 560);
     },
   },
-  { name: "shelf", go: async (page) => void (await page.goto("/shelf")) },
+  { name: "shelf", size: WIDE, go: async (page) => void (await page.goto("/shelf")) },
   {
     name: "fill",
     go: async (page) => {
