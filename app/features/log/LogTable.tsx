@@ -55,12 +55,8 @@ export function LogTable({ rows, now, shownId, onShow }: LogTableProps) {
                   onPress={() => onShow(row.id)}
                   className="min-h-press justify-center"
                 >
-                  <Text className={`font-strong text-body ${ink}`} numberOfLines={1}>
-                    {row.athleteName}
-                  </Text>
-                  <Text className={`font-text text-small ${muted}`} numberOfLines={1}>
-                    {what}
-                  </Text>
+                  <Text className={`font-strong text-body ${ink}`}>{row.athleteName}</Text>
+                  <Text className={`font-text text-small ${muted}`}>{what}</Text>
                 </Pressable>
               </View>
               <View role="cell" className={COLUMNS[2][1]}>
