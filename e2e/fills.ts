@@ -26,8 +26,7 @@ async function filled(browser: Browser, baseURL: string, fill: Fill): Promise<Bu
   const page = await context.newPage();
   await openNewClub(page, fill.title);
   const api = await clubApi(page);
-  for (const key of ["general-preparation", fill.starter])
-    await page.request.post(`${api}/starters`, { data: { key } });
+  await page.request.post(`${api}/starters`, { data: { key: fill.starter } });
   const { events } = await (await page.request.get(`${api}/events`)).json();
   const id = randomUUID();
   const profile = { ...noProfile(), ageYears: fill.ageYears };

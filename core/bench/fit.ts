@@ -30,7 +30,7 @@ const cell = (text: string | number, width: number) =>
   (typeof text === "number" ? text.toFixed(2) : text).padStart(width);
 
 console.log(
-  "fit, median of 21, ms      drills     time  places   one time  every time    labels   read   plain",
+  "fit, median of 41, ms      drills     time  places   one time  every time    labels   read   plain",
 );
 for (const [drills, hours] of [
   [12, 0.75],

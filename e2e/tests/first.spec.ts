@@ -89,7 +89,7 @@ test("with none of the sports it begins with general preparation, and can be lef
   await page.getByLabel("Athlete").fill("Odalys Brandt");
   await page.getByLabel("Day").fill("2020-01-01");
   await page.getByRole("button", { name: "Build the warm-up" }).click();
-  await expect(page.getByText("That time has passed. Give a later one.")).toBeVisible();
+  await expect(page.getByText("That time has passed at the venue. Give a later one.")).toBeVisible();
   const tomorrow = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
   await page.getByLabel("Day").fill(tomorrow);
   await page.getByRole("button", { name: "Build the warm-up" }).click();

@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
 import {
   addDrills,
   expectAccessible,
@@ -147,6 +147,12 @@ test("a coach builds a warm-up from nothing, and it is all there later", async (
   await expect(page.getByRole("radio", { name: "Useful" })).toBeChecked();
 });
 
+/** Waits until a strip has made room for the one that is dragged over it. */
+async function givesWay(page: Page, name: string): Promise<void> {
+  const strip = page.getByRole("button", { name: new RegExp(`^${name}`) });
+  await expect(page.getByRole("listitem").filter({ has: strip })).not.toHaveCSS("transform", "none");
+}
+
 test("a strip is dragged to another place", async ({ page }) => {
   await makeStart(page, "Odile Brandt");
   await addDrills(page, "Leg swings", "Walking lunges", "Landing holds");
@@ -160,6 +166,7 @@ test("a strip is dragged to another place", async ({ page }) => {
   await page.mouse.down();
   await page.mouse.move(from.x, from.y + 20, { steps: 4 });
   await page.mouse.move(to.x, to.y + 10, { steps: 8 });
+  await givesWay(page, "Landing holds");
   await page.mouse.up();
   await expect.poll(() => stairNames(page)).toEqual(["Walking lunges", "Landing holds", "Leg swings"]);
 });
@@ -192,6 +199,7 @@ test("by finger: a held strip is dragged into another part, and by keys back", a
   await expect(page.getByRole("listitem").filter({ has: strip })).toHaveCSS("opacity", "0.75");
   for (let k = 1; k <= 6; k++)
     await touch("touchMove", { x: from.x, y: from.y + ((to.y + 12 - from.y) * k) / 6 });
+  await givesWay(page, "Leg swings");
   await touch("touchEnd");
   await expect
     .poll(() => stairNames(page))

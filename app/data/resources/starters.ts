@@ -12,7 +12,7 @@ export const useStarters = () => useClubList(starterListSchema, "/starters", "st
 /** Puts a starter shelf's drills onto the club's shelf, leaving alone what is there. */
 export function useInstallStarter() {
   const ask = useClubAsk();
-  const reread = useReread("drills", "starters");
+  const reread = useReread("drills", "events", "starters");
   return useMutation({
     mutationFn: (wanted: StarterInstall) =>
       ask(starterInstalledSchema, "POST", "/starters", wanted, INSTALL_PATIENCE),

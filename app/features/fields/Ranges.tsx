@@ -32,7 +32,7 @@ const ROOM = 2;
 const STEPS_SHOWN = 8;
 
 /** "1 · 2 · 3 sets": the minimum, the target and the maximum; once where nothing may give. */
-export function rangeWords({
+function rangeWords({
   noun,
   range,
   show = String,
@@ -57,8 +57,7 @@ function MarkedRange(props: RangeProps) {
     ceiling: `Maximum ${noun ?? "time"}`,
   };
   const moveTo = (of: DoseEnd, value: number) => {
-    const to = Math.round(Math.min(limits.most, Math.max(limits.least, value)));
-    const moved = moveEnd(range, of, to - range[of], { ...limits, step: 1 });
+    const moved = moveEnd(range, of, Math.round(value) - range[of], { ...limits, step: 1 });
     onChange(fixedTop ? { ...moved, ceiling: moved.ideal } : moved);
   };
   const ends: DoseEnd[] = fixedTop ? ["floor", "ideal"] : ["floor", "ideal", "ceiling"];

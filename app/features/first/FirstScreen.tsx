@@ -4,6 +4,7 @@ import { Link, useRouter } from "expo-router";
 import { Controller, useForm } from "react-hook-form";
 import { Text, View } from "react-native";
 import { useStarters } from "~/data/resources/starters";
+import { timeFault } from "~/features/starts/form/startForm";
 import { Button } from "~/ui/Button";
 import { deviceZone } from "~/ui/dates";
 import { Field } from "~/ui/fields/Field";
@@ -12,7 +13,7 @@ import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
 import { type FirstForm, firstFormAt, firstFormSchema } from "./firstForm";
 import { SportTiles } from "./SportTiles";
-import { NoSuchTime, useFirstStart } from "./useFirstStart";
+import { useFirstStart } from "./useFirstStart";
 
 /** What is coached and who starts next, on one page: one press ends at a warm-up that is filled and fitted. */
 export function FirstScreen() {
@@ -26,29 +27,17 @@ export function FirstScreen() {
 
 function First({ starters }: { starters: readonly Starter[] }) {
   const router = useRouter();
-  const first = useFirstStart();
+  const first = useFirstStart(starters);
   const form = useForm<FirstForm>({
     resolver: zodResolver(firstFormSchema),
     defaultValues: firstFormAt(Date.now(), deviceZone()),
   });
   const { errors } = form.formState;
-  const submit = form.handleSubmit((filled) =>
-    first.mutate(
-      { form: filled, starters },
-      {
-        onSuccess: ({ id }) => router.replace(`/start/${id}?fill=first`),
-        onError: (error) => {
-          if (error instanceof NoSuchTime)
-            form.setError(
-              "time",
-              { message: "That time has passed. Give a later one." },
-              { shouldFocus: true },
-            );
-        },
-      },
-    ),
-  );
-  const failure = first.error instanceof NoSuchTime ? null : first.error;
+  const submit = form.handleSubmit((filled) => {
+    const fault = timeFault({ ...filled, zone: deviceZone() }, Date.now());
+    if (fault) form.setError("time", { message: fault }, { shouldFocus: true });
+    else first.mutate(filled, { onSuccess: ({ id }) => router.replace(`/start/${id}?fill=first`) });
+  });
   return (
     <form className="flex flex-col gap-6" onSubmit={submit} noValidate>
       <Controller
@@ -81,7 +70,7 @@ function First({ starters }: { starters: readonly Starter[] }) {
           </View>
         </View>
       </View>
-      {failure ? <Notice warn text={`${failure.message} What you filled in is still here.`} /> : null}
+      {first.error ? <Notice warn text={`${first.error.message} What you filled in is still here.`} /> : null}
       <View className="gap-2">
         <Button
           label={first.isPending ? "Building it …" : "Build the warm-up"}

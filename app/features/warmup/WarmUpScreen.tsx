@@ -127,10 +127,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
                 from={model.fillFrom}
                 isReady={model.isFillReady}
                 isEmpty={draft.body.items.length === 0}
-                onFill={(body) => {
-                  model.fill(body, []);
-                  model.forgetNews();
-                }}
+                onFill={(body) => model.fill(body, null)}
                 onGood={() => router.setParams({ fill: undefined })}
               />
             </Suspense>

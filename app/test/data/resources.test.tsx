@@ -138,7 +138,7 @@ describe("what is written is sent where it belongs, and what it changes is read 
       { name: "x" },
       "POST /starters",
       { name: "x" },
-      ["drills", "starters"],
+      ["drills", "events", "starters"],
     ],
     [
       "a member",

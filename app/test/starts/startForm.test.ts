@@ -1,8 +1,10 @@
 import { startInputSchema } from "@tonodrome/core/api";
 import {
   type StartForm,
+  soonAt,
   startFormSchema,
   startInputOf,
+  timeFault,
   timeNews,
   whenOf,
 } from "~/features/starts/form/startForm";
@@ -75,4 +77,13 @@ it.each([
 ])("refuses %s and says where", (_, change, path) => {
   const answer = startFormSchema.safeParse({ ...form, ...change });
   expect(answer.error?.issues.map((i) => i.path[0])).toContain(path);
+});
+
+it("says what keeps a time from being that of a start, and proposes one an hour from now", () => {
+  const now = Date.parse("2026-11-28T08:02:30.000Z");
+  const at = (date: string, time: string) => timeFault({ date, time, zone: "Europe/Vienna" }, now);
+  expect(at("2026-11-28", "09:02")).toBe("That time has passed at the venue. Give a later one.");
+  expect(at("2026-11-28", "09:03")).toBeNull();
+  expect(at("2027-03-28", "02:30")).toMatch(/^02:30 does not exist that night/);
+  expect(soonAt(now, "Europe/Vienna")).toEqual({ date: "2026-11-28", time: "10:05" });
 });

@@ -4,7 +4,6 @@ import { noProfile } from "../../src/athlete/profile";
 import { checkPlan } from "../../src/checks/checkPlan";
 import { situationOf } from "../../src/checks/terms/situation";
 import { usualSetting } from "../../src/conditions/setting";
-import { idealLevel, levelsOf } from "../../src/dose/levelsOf";
 import { fillPlan } from "../../src/fill/fillPlan";
 import type { FillDrill, FillInput } from "../../src/fill/input/fillInput";
 import { fitPlan } from "../../src/fit/fit";
@@ -88,15 +87,10 @@ function seen(plan: PlanBody, input: FillInput): { warnings: string[]; isSound: 
   const seconds = (list: typeof done) => list.reduce((sum, p) => sum + p.spanSeconds, 0);
   const prepared = new Set(done.flatMap((p) => p.item.details?.actions.map((a) => a.toLowerCase()) ?? []));
   const onShelf = new Set(input.shelf.flatMap((d) => d.details?.actions.map((a) => a.toLowerCase()) ?? []));
-  // A form shorter than the approach has at the least has some of the event's actions, not all; and only those that the
-  // shelf has can be missed.
-  const kit = plan.items
-    .filter((i) => i.phase === "kit")
-    .reduce((sum, i) => sum + (levelsOf(i.dose)[idealLevel(i.dose)]?.seconds ?? 0), 0);
-  const isShort = availableSeconds - plan.wait.leastSeconds - kit < input.approach.minutes.least * 60;
+  // A short form has some of the event's actions, not all; and only those that the shelf has can be missed.
   const missed = (event?.actions ?? [])
     .map((a) => a.toLowerCase())
-    .filter((a) => !isShort && onShelf.has(a) && !prepared.has(a));
+    .filter((a) => availableSeconds >= 900 && onShelf.has(a) && !prepared.has(a));
   const own = moves.find((p) => p.item.phase === "technical");
   return {
     warnings: [
@@ -104,7 +98,7 @@ function seen(plan: PlanBody, input: FillInput): { warnings: string[]; isSound: 
       ...missed,
     ],
     isSound:
-      seconds(moves.filter((p) => p.item.phase === "raise")) >= 60 &&
+      seconds(moves.filter((p) => p.item.phase === "raise")) >= leastRaise(seconds(moves)) &&
       moves.some((p) => p.item.phase === "mobilise") &&
       own !== undefined &&
       own.item.intensity <= 50 &&
@@ -113,6 +107,9 @@ function seen(plan: PlanBody, input: FillInput): { warnings: string[]; isSound: 
       fit.placements.every((p) => p.level !== null || p.item.phase !== "kit" || p.item.alreadyOn === true),
   };
 }
+
+/** Least seconds of easy movement in so many of movement: a minute, from six minutes on one and a half, from ten on two. */
+const leastRaise = (all: number): number => (all < 360 ? 60 : all < 600 ? 90 : 120);
 
 /** Every sport in a short form; two in a long one, which takes three times as long to try. */
 const LONG = ["archery", "figure-skating"];

@@ -79,7 +79,8 @@ export const starters: Resource = (context) => (app, _options, done) => {
       const { clubId } = placeOf(request);
       const shelf = shelfOf(request.body, context.starterFolder);
       const general = shippedStarters(context.starterFolder).find((s) => s.key === GENERAL_STARTER);
-      const brings = "key" in request.body && general && general !== shelf ? starterDrills(general) : [];
+      const brings =
+        "key" in request.body && general && shelf.key !== GENERAL_STARTER ? starterDrills(general) : [];
       const drills = [...brings, ...starterDrills(shelf)];
       const install = async (transaction: Transaction) => {
         const where = { clubId, id: drills.map((d) => d.id) };

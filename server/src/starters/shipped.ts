@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
+import { GENERAL_STARTER } from "@tonodrome/core/api";
 import type { StarterShelf } from "@tonodrome/core/starter";
 import { readStarter } from "./readStarter";
 
@@ -25,4 +26,4 @@ export function shippedStarters(folder: string): StarterShelf[] {
   return shelves;
 }
 
-const rank = ({ key }: StarterShelf) => (key === "general-preparation" ? 0 : 1);
+const rank = ({ key }: StarterShelf) => (key === GENERAL_STARTER ? 0 : 1);

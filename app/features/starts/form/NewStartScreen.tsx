@@ -1,5 +1,4 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import { wallClock } from "@tonodrome/core";
 import type { Athlete } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { Controller, useForm } from "react-hook-form";
@@ -16,7 +15,15 @@ import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
 import { EventChoice } from "./EventChoice";
-import { type StartForm, startFormSchema, startInputOf, timeNews } from "./startForm";
+import {
+  type StartForm,
+  soonAt,
+  startFormSchema,
+  startInputOf,
+  timeFault,
+  timeNews,
+  USUAL_AVAILABLE,
+} from "./startForm";
 import { ZoneField } from "./ZoneField";
 
 const NEW = "new";
@@ -46,12 +53,9 @@ function NewStart({ athletes }: { athletes: Athlete[] }) {
   const news = timeNews({ date, time, zone }, now);
 
   const submit = form.handleSubmit(async (filled) => {
-    if (timeNews(filled, Date.now()).past) {
-      form.setError(
-        "time",
-        { message: "That time has passed at the venue. Give a later one." },
-        { shouldFocus: true },
-      );
+    const fault = timeFault(filled, Date.now());
+    if (fault) {
+      form.setError("time", { message: fault }, { shouldFocus: true });
       return;
     }
     try {
@@ -145,17 +149,14 @@ function NewStart({ athletes }: { athletes: Athlete[] }) {
 /** An hour from now, on a round five minutes, where the device is. */
 function firstValues(athletes: Athlete[]): StartForm {
   const zone = deviceZone();
-  const soon = Math.ceil((Date.now() + 3_600_000) / 300_000) * 300_000;
-  const { date, time } = wallClock(new Date(soon).toISOString(), zone);
   return {
     athleteId: athletes[0]?.id ?? "",
     newAthlete: "",
     title: "",
     venue: "",
     zone,
-    date,
-    time,
-    minutes: 45,
+    ...soonAt(Date.now(), zone),
+    minutes: USUAL_AVAILABLE,
     eventId: "",
   };
 }

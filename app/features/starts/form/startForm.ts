@@ -3,6 +3,7 @@ import {
   nameSchema,
   noteSchema,
   usualSetting,
+  wallClock,
   type ZonedInstant,
   zonedInstant,
 } from "@tonodrome/core";
@@ -55,6 +56,22 @@ export function timeNews(
         ? `${form.time} comes twice that night, as the clocks go back. This is the first of the two.`
         : null,
   };
+}
+
+/** What keeps a time from being that of a start: it does not exist, or it has passed; null for a good one. */
+export function timeFault(form: Pick<StartForm, "date" | "time" | "zone">, now: number): string | null {
+  if (read(form)?.kind === "never") return neverWords(form.time);
+  return timeNews(form, now).past ? "That time has passed at the venue. Give a later one." : null;
+}
+
+/** So long before a start that is made its time is proposed, and so much time for its warm-up, minutes. Custom. */
+const AHEAD = 60;
+export const USUAL_AVAILABLE = 45;
+
+/** Day and time that are proposed for a start: an hour from now, on a round five minutes. @param now milliseconds since the epoch */
+export function soonAt(now: number, zone: string): Pick<StartForm, "date" | "time"> {
+  const soon = Math.ceil((now + AHEAD * 60_000) / 300_000) * 300_000;
+  return wallClock(new Date(soon).toISOString(), zone);
 }
 
 /** The moment meant, or null while a part of it is missing or wrong (which its own field says). */

@@ -42,7 +42,7 @@ export interface PlanEdits {
   remove: () => void;
   /** Puts another drill of the shelf in the place of the selected one. */
   swap: (drill: ShelfDrill) => void;
-  fill: (body: PlanBody, news: readonly string[]) => void;
+  fill: (body: PlanBody, news: readonly string[] | null) => void;
   forgetNews: () => void;
   /** Does something with the drills chosen, or with the selected one. */
   deed: (deed: Deed) => void;
@@ -98,7 +98,7 @@ export function usePlanEdits(
       close();
     }),
     swap: useStable((drill: ShelfDrill) => edit((b) => replaceItem(b, selectedId ?? "", drill))),
-    fill: useStable((filled: PlanBody, said: readonly string[]) => {
+    fill: useStable((filled: PlanBody, said: readonly string[] | null) => {
       edit(() => filled);
       setNews(said);
       put(null);

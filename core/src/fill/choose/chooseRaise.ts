@@ -13,7 +13,11 @@ const FIRST_SHARE = 0.5;
 /** Some easy drills, or a circuit where the approach begins with one, as long as there is time for. */
 export function chooseRaise(choices: readonly Choice[], approach: Approach, shape: Shape): Chosen[] {
   const circuit = approach.sides.first === "circuit" && shape.raise >= LEAST_CIRCUIT;
-  const pool = choices.filter(raises);
+  const all = choices.filter(raises);
+  // What cannot be as short as the raise is would take the time of all that follows.
+  const most = TOO_LONG * Math.max(LEAST_RAISE, shape.raise);
+  const short = all.filter((c) => (levelsOf(easyFor(c.drill.dose, shape.raise))[0]?.seconds ?? 0) <= most);
+  const pool = short.length > 0 ? short : all;
   const score = (c: Choice) =>
     c.lean +
     (circuit && c.drill.dose.kind === "circuit" ? 25 : 0) +
@@ -47,6 +51,9 @@ export function chooseRaise(choices: readonly Choice[], approach: Approach, shap
 
 /** What raises first takes so long however it is squeezed, seconds: coaches' 60 to 90 when short of time. */
 const LEAST_RAISE = 60;
+
+/** A drill whose shortest is so many times the raise is none of it. Custom. */
+const TOO_LONG = 1.25;
 
 /** A circuit takes as long, seconds. Custom. */
 const LEAST_CIRCUIT = 100;
