@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import AxeBuilder from "@axe-core/playwright";
-import { type Browser, expect, type Page } from "@playwright/test";
+import { type Browser, expect, type Locator, type Page } from "@playwright/test";
 import { type PlanBody, type PlanItem, usualSetting } from "@tonodrome/core";
 import type { Role, StartInput } from "@tonodrome/core/api";
 
@@ -116,12 +116,20 @@ export async function addDrills(page: Page, ...names: string[]): Promise<void> {
   await page.getByRole("button", { name: "Close" }).click();
 }
 
+/** Opens a drill's strip in its place on a phone, and from it the sheet in which all of it is edited. */
+export async function editDrill(page: Page, name: RegExp): Promise<Locator> {
+  const stair = page.getByTestId("stair");
+  const strip = stair.getByRole("button", { name });
+  if ((await strip.getAttribute("aria-expanded")) !== "true") await strip.click();
+  await stair.getByRole("button", { name: "Edit", exact: true }).click();
+  return page.getByRole("dialog");
+}
+
 /** Names of the drills of the stair, first to last. */
 export async function stairNames(page: Page): Promise<string[]> {
   const labels: string[] = await page
     .getByTestId("stair")
-    .getByRole("listitem")
-    .getByRole("button")
+    .locator("[data-drill]")
     .evaluateAll((nodes) => nodes.map((n) => n.getAttribute("aria-label") ?? ""));
   return labels.map((l) => l.split(/, (?:\d+ %|kit|ladder,|left out)/)[0] ?? "");
 }

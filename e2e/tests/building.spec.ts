@@ -4,6 +4,7 @@ import {
   addDrills,
   closeSaved,
   clubApi,
+  editDrill,
   expectAccessible,
   makeStart,
   openDemo,
@@ -159,8 +160,7 @@ test("an archer's gate ladder: generated, changed by hand, seen as rungs in the 
   await putUp(page, "Archery");
   await makeStart(page, "Edda Lindqvist");
   await addDrills(page, "Gate ladder, near to far");
-  await page.getByRole("button", { name: /^Gate ladder, near to far, ladder/ }).click();
-  const sheet = page.getByRole("dialog");
+  const sheet = await editDrill(page, /^Gate ladder, near to far, ladder/);
   await expect(sheet.getByTestId("dose-words")).toHaveText("5 rungs, 20 to 70 %, 10 reps, 18 tries");
 
   await sheet.getByRole("button", { name: "Make the rungs for me" }).click();
@@ -328,7 +328,8 @@ test("the shelf is narrowed down by what is known of drills, and its alternative
   await makeStart(page, "Vidar Quist");
   await addDrills(page, "Walking lunges");
   await page.getByRole("button", { name: /^Walking lunges/ }).click();
-  await expect(page.getByRole("dialog")).toContainText("Knee over the second toe, never falling in.");
+  await expect(page.getByTestId("opened")).toContainText("Knee over the second toe, never falling in.");
+  await editDrill(page, /^Walking lunges/);
   await page.getByRole("button", { name: "Instead: Leg swings" }).click();
   await expect(page.getByRole("dialog")).toContainText("Instead of Walking lunges.");
   await page.getByRole("button", { name: "Close" }).click();

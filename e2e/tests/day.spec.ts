@@ -2,6 +2,7 @@ import { expect, test } from "@playwright/test";
 import { realDay } from "../../core/test/made/realDays";
 import {
   closeSaved,
+  editDrill,
   expectAccessible,
   givePlan,
   makeStart,
@@ -93,8 +94,7 @@ test("Today says the last moments to begin, for all of it and for the essentials
 
 test("rests, pairs and limits are set in whole steps, and the plan follows", async ({ page }) => {
   await openStart(page, "Noor Whitlock");
-  await page.getByRole("button", { name: /^Single jumps/ }).click();
-  const sheet = page.getByRole("dialog");
+  const sheet = await editDrill(page, /^Single jumps/);
   await sheet.getByRole("button", { name: "Rest, order and room" }).click();
   await sheet
     .getByRole("radiogroup", { name: "Rest after it" })
@@ -124,7 +124,7 @@ test("rests, pairs and limits are set in whole steps, and the plan follows", asy
   await page.getByRole("button", { name: "Wait, steps and limits" }).click();
   await page.getByRole("button", { name: "Longest general work without a break: less" }).click();
   await page.getByRole("button", { name: "Close" }).click();
-  await page.getByRole("button", { name: /^Single jumps/ }).click();
+  await editDrill(page, /^Single jumps/);
   await sheet.getByRole("radio", { name: "None owed" }).click();
   await sheet.getByLabel("Only after").selectOption({ label: "No drill in particular" });
   await page.getByRole("button", { name: "Close" }).click();

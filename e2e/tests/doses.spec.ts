@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from "@playwright/test";
-import { addDrills, expectAccessible, makeStart, openDemo, saved, stairNames } from "../coach";
+import { addDrills, editDrill, expectAccessible, makeStart, openDemo, saved, stairNames } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -134,8 +134,7 @@ test("what needs boots waits for them, unless they are on already", async ({ pag
   await page.getByRole("slider").fill("10");
   const edges = page.getByRole("button", { name: /^Edges and crossovers, / });
   await expect(edges).toHaveAccessibleName(/left out/);
-  await page.getByRole("button", { name: /^Boots on, / }).click();
-  const sheet = page.getByRole("dialog");
+  const sheet = await editDrill(page, /^Boots on, /);
   await sheet.getByRole("radio", { name: "Already on" }).click();
   await saved(page);
   await sheet.getByRole("button", { name: "Close" }).click();
@@ -149,9 +148,7 @@ test("less of a drill is less of it in the plan too, also with minutes to spare,
   await makeStart(page, "Kaisa Lund", 60);
   await addDrills(page, "Easy laps of the corridor");
   const strip = page.getByRole("button", { name: /^Easy laps of the corridor, / });
-  await strip.click();
-  const sheet = page.getByRole("dialog");
-  await expect(sheet).toBeVisible();
+  const sheet = await editDrill(page, /^Easy laps of the corridor, /);
   const before = (await strip.textContent()) ?? "";
   await press(page, "How long: less", 2);
   await expect(strip).not.toHaveText(before);
@@ -190,7 +187,8 @@ test("drills are read before they are added, a ladder is made on the way, and no
   await expect(sheet.getByRole("searchbox", { name: "Find" })).toHaveValue("swings");
   await sheet.getByRole("button", { name: "Make a ladder" }).click();
   await sheet.getByRole("button", { name: "Use these rungs" }).click();
-  await expect(page.getByRole("dialog", { name: "Even climb" })).toBeVisible();
+  await expect(page.getByTestId("opened")).toBeInViewport();
+  await editDrill(page, /^Even climb/);
   await sheet.getByRole("radio", { name: "Attempts", exact: true }).click();
   await sheet.getByRole("radio", { name: "In turn" }).click();
   await sheet.getByRole("button", { name: "Close" }).click();

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { addDrills, expectAccessible, makeStart, openDemo, saved } from "../coach";
+import { addDrills, editDrill, expectAccessible, makeStart, openDemo, saved } from "../coach";
 
 test.beforeEach(({ page }) => openDemo(page));
 
@@ -42,7 +42,7 @@ test("a drill is changed on the shelf; a warm-up keeps it as it was until it tak
     .getByRole("link")
     .first()
     .click();
-  await page.getByRole("button", { name: /^Corner hops, 20 %, 2:00/ }).click();
+  await editDrill(page, /^Corner hops, 20 %, 2:00/);
   await expect(page.getByText("This drill was changed on the shelf", { exact: false })).toBeVisible();
   await page.getByRole("button", { name: "Take the shelf's" }).click();
   await expect(page.getByText("was changed on the shelf", { exact: false })).toHaveCount(0);

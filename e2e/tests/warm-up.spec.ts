@@ -1,6 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import {
   addDrills,
+  editDrill,
   expectAccessible,
   makeStart,
   makeStartByHand,
@@ -118,11 +119,9 @@ test("a coach builds a warm-up from nothing, and it is all there later", async (
   await page.getByRole("button", { name: /^Boots on/ }).click();
   await page.getByRole("button", { name: "Later" }).click();
   await page.getByRole("button", { name: "Earlier" }).click();
-  await page.getByRole("button", { name: "Close" }).click();
   expect(await stairNames(page)).toEqual(EIGHT);
 
-  await page.getByRole("button", { name: /^Landing holds/ }).click();
-  const sheet = page.getByRole("dialog");
+  const sheet = await editDrill(page, /^Landing holds/);
   await sheet.getByRole("button", { name: "How many reps: more" }).click();
   await sheet.getByRole("button", { name: "Intensity: more" }).click();
   await sheet.getByRole("radio", { name: "Useful" }).click();
@@ -142,9 +141,41 @@ test("a coach builds a warm-up from nothing, and it is all there later", async (
   await page.goto("/");
   await openStart(page, "Wren Abernathy");
   expect(await stairNames(page)).toEqual(EIGHT);
-  await page.getByRole("button", { name: /^Landing holds, 40 %, 2 × 6 a side/ }).click();
+  await editDrill(page, /^Landing holds, 40 %, 2 × 6 a side/);
   await expect(page.getByLabel("Focus", { exact: true })).toHaveValue("Quiet upper body");
   await expect(page.getByRole("radio", { name: "Useful" })).toBeChecked();
+});
+
+test("a strip opens in its place with what is needed beside the hall, and the rest stays in sight", async ({
+  page,
+}) => {
+  await makeStart(page, "Solveig Aas");
+  await addDrills(page, "Walking lunges", "Leg swings", "Landing holds");
+  const strip = page.getByRole("button", { name: /^Walking lunges/ });
+  const opened = page.getByTestId("opened");
+  await strip.click();
+  await expect(strip).toHaveAttribute("aria-expanded", "true");
+  await expect(opened).toContainText("Knee over the second toe, never falling in.");
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+  for (const name of [/^Leg swings/, /^Landing holds/])
+    await expect(page.getByRole("button", { name })).toBeInViewport({ ratio: 1 });
+  await expectAccessible(page);
+  const wanted = (await strip.textContent()) ?? "";
+  await opened.getByRole("button", { name: "Less of it" }).click();
+  await expect(strip).not.toHaveText(wanted);
+  await opened.getByRole("button", { name: "More of it" }).click();
+  await expect(strip).toHaveText(wanted);
+  await opened.getByRole("button", { name: "Later" }).click();
+  expect(await stairNames(page)).toEqual(["Leg swings", "Walking lunges", "Landing holds"]);
+  // Another closes it, a second press closes that; what is taken out opens nothing under the thumb.
+  await page.getByRole("button", { name: /^Leg swings/ }).click();
+  await expect(strip).toHaveAttribute("aria-expanded", "false");
+  await page.getByRole("button", { name: /^Leg swings/ }).click();
+  await expect(opened).toHaveCount(0);
+  await strip.click();
+  await opened.getByRole("button", { name: "Remove" }).click();
+  await expect(opened).toHaveCount(0);
+  expect(await stairNames(page)).toEqual(["Leg swings", "Landing holds"]);
 });
 
 /** Waits until a strip has made room for the one that is dragged over it. */
@@ -205,7 +236,7 @@ test("by finger: a held strip is dragged into another part, and by keys back", a
     .poll(() => stairNames(page))
     .toEqual(["Leg swings", "Side steps and grapevine", "Walking lunges"]);
   const phase = page.getByRole("radiogroup", { name: "Phase" });
-  await strip.click();
+  await editDrill(page, /^Side steps/);
   await expect(phase.getByRole("radio", { name: "Mobilise and activate" })).toBeChecked();
   await page.getByRole("button", { name: "Close" }).click();
   await page.keyboard.press("Alt+ArrowUp");
@@ -241,7 +272,7 @@ test("a step that is too steep is marked and left out, not climbed", async ({ pa
   const names = page.getByTestId("stair");
   await expect(names.getByText("left out")).toHaveCount(1);
   // Where one of them is not essential, it is no want of time that it is called.
-  await page.getByRole("button", { name: /^Double jumps, / }).click();
+  await editDrill(page, /^Double jumps, /);
   await page.getByRole("radio", { name: "Useful" }).click();
   await page.getByRole("button", { name: "Close" }).click();
   await expect(page.getByText("fits but for a step", { exact: true })).toBeVisible();

@@ -14,7 +14,6 @@ import { Stair } from "~/features/stair/Stair";
 import { beginWords, StartBand } from "~/features/stair/StartBand";
 import { Loaded } from "~/ui/layout/Loading";
 import { Heading, useTitle } from "~/ui/layout/Screen";
-import { Sheet } from "~/ui/layout/Sheet";
 import { LiveNow } from "./LiveNow";
 
 /** One start's warm-up for whoever holds its link: read-only, and as it stands now. */
@@ -69,18 +68,19 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
         {plan.items.length === 0 ? (
           <Text className="font-text text-body text-ink">The warm-up is not built yet.</Text>
         ) : null}
-        <Stair fit={fit} context={shared.context} selectedId={selectedId} onSelect={select} />
+        <Stair
+          fit={fit}
+          context={shared.context}
+          selectedId={selectedId}
+          onSelect={(id) => select(id === selectedId ? null : id)}
+          opened={selected ? <DrillFacts placement={selected} /> : null}
+        />
       </ScrollView>
       <StartBand
         start={shared}
         untilStart={untilStart}
         begin={beginWords(shared, startsAt + fit.beginSeconds * 1000, now)}
       />
-      {selected ? (
-        <Sheet title={selected.item.name} onClose={() => select(null)}>
-          <DrillFacts placement={selected} />
-        </Sheet>
-      ) : null}
     </View>
   );
 }

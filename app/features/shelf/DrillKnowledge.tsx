@@ -1,16 +1,22 @@
 import type { DrillDetails } from "@tonodrome/core";
 import { Text, View } from "react-native";
 
+interface DrillKnowledgeProps {
+  details: DrillDetails;
+  /** Only what is needed while it is done. */
+  brief?: boolean;
+}
+
 /** What to see, feel and listen for, what usually goes wrong, and what to be careful of. */
-export function DrillKnowledge({ details }: { details: DrillDetails }) {
+export function DrillKnowledge({ details, brief = false }: DrillKnowledgeProps) {
   const { cues, faults, cautions, equipment, people } = details;
   const lines = [
     ["See", cues.see],
     ["Feel", cues.feel],
     ["Listen", cues.listen],
-    ["Faults", faults.join("; ")],
+    ["Faults", brief ? "" : faults.join("; ")],
     ["Caution", cautions.join(" ")],
-    ["Needs", [...equipment, ...(people > 1 ? [`${people} people`] : [])].join(", ")],
+    ["Needs", brief ? "" : [...equipment, ...(people > 1 ? [`${people} people`] : [])].join(", ")],
   ].filter(([, text]) => text);
   if (lines.length === 0) return null;
   return (

@@ -11,7 +11,7 @@ import {
   spokenLength,
   waitBeforeStart,
 } from "@tonodrome/core";
-import { createContext, memo, type ReactNode, useContext, useMemo } from "react";
+import { createContext, memo, type ReactNode, useContext, useEffect, useMemo, useRef } from "react";
 import { StairMarkLines } from "./StairMarkLines";
 import { Gutter, heightOf, Strip } from "./Strip";
 import { type StairMarks, stairMarks } from "./stairMarks";
@@ -28,6 +28,8 @@ interface StairProps {
   /** Ids of several drills chosen at once; null when a press opens a drill. */
   chosen?: ReadonlySet<string> | null;
   onSelect: (id: string) => void;
+  /** What the selected drill opens to, in its place; none where it is told beside the stair. */
+  opened?: ReactNode;
   /** The strips as a list that can be reordered; without it the stair is only read. */
   children?: ReactNode;
 }
@@ -40,6 +42,8 @@ interface Shown {
   found: ReadonlyMap<string, number>;
   selectedId: string | null;
   chosen: ReadonlySet<string> | null;
+  /** Undefined where drills do not open in their place. */
+  opened: ReactNode;
   onSelect: (id: string) => void;
 }
 
@@ -56,6 +60,7 @@ export const Stair = memo(function Stair({
   selectedId,
   chosen = null,
   onSelect,
+  opened,
   children,
 }: StairProps) {
   const ids = useMemo(() => fit.placements.map((p) => p.item.id), [fit]);
@@ -72,9 +77,10 @@ export const Stair = memo(function Stair({
       found,
       selectedId,
       chosen,
+      opened,
       onSelect,
     }),
-    [fit, marks, found, selectedId, chosen, onSelect],
+    [fit, marks, found, selectedId, chosen, opened, onSelect],
   );
   return (
     <ul aria-label="Drills, first to last" className="m-0 list-none p-0">
@@ -102,6 +108,8 @@ export const ShownStrip = memo(function ShownStrip({ id }: { id: string }) {
   const placement = shown?.placements.get(id);
   if (!shown || !placement) return null;
   const above = shown.marks.above.get(id);
+  const selected = shown.chosen ? shown.chosen.has(id) : shown.selectedId === id;
+  const opens = shown.opened !== undefined && !shown.chosen;
   return (
     <>
       {above ? <StairMarkLines marks={above} /> : null}
@@ -111,14 +119,29 @@ export const ShownStrip = memo(function ShownStrip({ id }: { id: string }) {
         ideal={placement.ideal}
         spanSeconds={placement.spanSeconds}
         beginSeconds={placement.level ? placement.beginSeconds : null}
-        selected={shown.chosen ? shown.chosen.has(id) : shown.selectedId === id}
+        selected={selected}
+        opens={opens}
         found={shown.found.get(id) ?? 0}
         windowed={shown.marks.windowed.get(id) ?? null}
         onSelect={shown.onSelect}
       />
+      {opens && selected ? <Opened>{shown.opened}</Opened> : null}
     </>
   );
 });
+
+/** What a drill opens to, brought into sight with its strip. */
+function Opened({ children }: { children: ReactNode }) {
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // Once the strip has its new height.
+    const frame = requestAnimationFrame(() =>
+      box.current?.parentElement?.scrollIntoView?.({ block: "nearest" }),
+    );
+    return () => cancelAnimationFrame(frame);
+  }, []);
+  return <div ref={box}>{children}</div>;
+}
 
 /** The wait before the start: bare paper, as high as it is long. */
 function Wait({ fit }: { fit: Fit }) {

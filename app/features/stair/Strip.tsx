@@ -25,6 +25,8 @@ interface StripProps extends Drawn {
   /** When it begins, seconds from the start; where a drill that is left out would stand is not shown. */
   beginSeconds: number | null;
   selected: boolean;
+  /** Whether a press opens it in its place. */
+  opens: boolean;
   /** How many things there are to look at about it. */
   found: number;
   /** Whether its place keeps to windows; null where it needs no place. Seen as a band down the side. */
@@ -34,7 +36,7 @@ interface StripProps extends Drawn {
 
 /** One drill of the stair and the minus time it begins at: tone and offset for its intensity, height for its length. */
 export const Strip = memo(function Strip(props: StripProps) {
-  const { item, level, ideal, spanSeconds, beginSeconds, selected, found, windowed, onSelect } = props;
+  const { item, level, ideal, spanSeconds, beginSeconds, selected, opens, found, windowed, onSelect } = props;
   const look = lookOf(props);
   return (
     <div className="flex">
@@ -47,7 +49,7 @@ export const Strip = memo(function Strip(props: StripProps) {
         <button
           type="button"
           aria-label={describe(props)}
-          aria-pressed={selected}
+          {...(opens ? { "aria-expanded": selected } : { "aria-pressed": selected })}
           data-drill={item.id}
           onClick={() => onSelect(item.id)}
           className={`mb-[2px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-2 py-[1px] text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}

@@ -1,7 +1,7 @@
 import type { Finding, NamedCulprit, PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
-import { lazy, memo, Suspense, useMemo } from "react";
+import { lazy, memo, type ReactNode, Suspense, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
 import type { PlanDraft } from "~/data/plan/planDraft";
 import { useStart } from "~/data/resources/starts";
@@ -22,6 +22,7 @@ import { Dock } from "./dock/Dock";
 import { PlanNotices, type PlanNoticesProps } from "./dock/PlanNotices";
 import { Actions } from "./editing/Actions";
 import { ChosenActions } from "./editing/ChosenActions";
+import { useOpenedDrill } from "./editing/OpenedDrill";
 import { useFocusedStep } from "./model/useFocusedStep";
 import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { showStrip } from "./showStrip";
@@ -59,6 +60,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
   const { draft, fit, open, mayBuild } = model;
   useTitle(`${start.athlete.name}, ${start.title}`);
   const stepBy = useFocusedStep(model);
+  const opened = useOpenedDrill(model, wide);
   useKeys({
     arrowdown: () => stepBy(1),
     arrowup: () => stepBy(-1),
@@ -143,6 +145,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
             culprit={culprit}
             failure={model.failure}
             selectedId={model.selected?.item.id ?? null}
+            opened={opened}
             over={model.untilStart <= 0}
             coverage={model.coverage}
             toLookAt={model.toLookAt}
@@ -263,6 +266,8 @@ interface ClimbProps
   /** What there is to look at: marked where it is. */
   toLookAt: readonly Finding[];
   selectedId: string | null;
+  /** What the selected drill opens to in its place. */
+  opened: ReactNode;
   onCoverage: () => void;
   onSelect: (id: string) => void;
   onMove?: ((id: string, toIndex: number) => void) | undefined;
@@ -270,7 +275,7 @@ interface ClimbProps
 
 /** What scrolls: news of the plan, and the stair. Drawn again only when one of them changes, not with every second. */
 const Climb = memo(function Climb(props: ClimbProps) {
-  const { body, fit, context, culprit, selectedId, coverage, chosen, toLookAt } = props;
+  const { body, fit, context, culprit, selectedId, opened, coverage, chosen, toLookAt } = props;
   const { onCoverage, onSelect, onMove } = props;
   const { items } = body;
   // In the order they are done; the same list as long as that is the same, so that dragging is not set up anew.
@@ -291,6 +296,7 @@ const Climb = memo(function Climb(props: ClimbProps) {
         selectedId={selectedId}
         chosen={chosen}
         onSelect={onSelect}
+        opened={opened}
       >
         {onMove && !chosen ? <SortableStrips ids={ids} onMove={move} /> : null}
       </Stair>

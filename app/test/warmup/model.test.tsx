@@ -115,31 +115,38 @@ beforeEach(() => {
 });
 
 describe("a selection", () => {
-  const opened: number[] = [];
-  const hook = () => renderHook(() => useSelection([item(1), item(2), item(3)], () => opened.push(1))).result;
-  beforeEach(() => {
-    opened.length = 0;
+  const hook = (opens = false) => renderHook(() => useSelection([item(1), item(2), item(3)], opens)).result;
+
+  it("opens a drill in its place and closes it by the next press, and takes another in between", () => {
+    const now = hook(true);
+    const selected = (n: number) => {
+      act(() => now.current.select(idOf(n)));
+      return now.current.selectedId;
+    };
+    expect([2, 3, 3, 3].map(selected)).toEqual([idOf(2), idOf(3), null, idOf(3)]);
+    act(() => now.current.leave());
+    expect(now.current.selectedId).toBeNull();
   });
 
-  it("is of one drill, which is opened by it, and goes up and down as far as there are drills", () => {
+  it("is of one drill, which a second press keeps, and goes up and down as far as there are drills", () => {
     const now = hook();
     expect(now.current).toMatchObject({ selectedId: null, index: -1, chosen: null });
-    act(() => now.current.select(idOf(2)));
-    expect([now.current.selectedId, now.current.index, opened.length]).toEqual([idOf(2), 1, 1]);
+    for (const _ of [1, 2]) act(() => now.current.select(idOf(2)));
+    expect([now.current.selectedId, now.current.index]).toEqual([idOf(2), 1]);
     act(() => now.current.step(1));
     act(() => now.current.step(1));
     expect(now.current.index).toBe(2);
     act(() => now.current.step(-9));
-    expect([now.current.index, opened.length]).toEqual([0, 1]);
+    expect(now.current.index).toBe(0);
     act(() => now.current.put(null));
     expect(now.current.index).toBe(-1);
   });
 
-  it("is of several when that is wished, each pressed on and off, and opens none", () => {
+  it("is of several when that is wished, each pressed on and off", () => {
     const now = hook();
     act(() => now.current.choose(true));
     for (const n of [1, 3, 1]) act(() => now.current.select(idOf(n)));
-    expect([[...(now.current.chosen ?? [])], opened.length]).toEqual([[idOf(3)], 0]);
+    expect([...(now.current.chosen ?? [])]).toEqual([idOf(3)]);
     act(() => now.current.clear());
     expect(now.current.chosen?.size).toBe(0);
     act(() => now.current.choose(false));
@@ -152,7 +159,7 @@ describe("edits", () => {
   const hook = (mayBuild = true) =>
     renderHook(() => {
       const [body, setBody] = useState(planOf(item(1), item(2), item(3)));
-      const selection = useSelection(body.items, () => undefined);
+      const selection = useSelection(body.items, false);
       const edits = usePlanEdits({ body, edit: setBody }, selection, mayBuild, () => closed++);
       return { body, selection, edits };
     }).result;
@@ -295,10 +302,11 @@ describe("a warm-up", () => {
   const start = makeStart({ eventId: "77777777-7777-4777-8777-777777777777" }, planOf(item(1), item(2)));
   const hook = (of: Start = start): { current: WarmUpModel } => renderHook(() => useWarmUp(of)).result;
 
-  it("opens a drill in a sheet, and beside the stair where there is room", () => {
+  it("opens a drill in its place, and beside the stair where there is room", () => {
     const now = hook();
     act(() => now.current.select(idOf(2)));
-    expect([now.current.sheet, now.current.selected?.item.name]).toEqual(["drill", "Drill 2"]);
+    expect([now.current.sheet, now.current.selected?.item.name]).toEqual([null, "Drill 2"]);
+    act(() => now.current.open("drill"));
     act(() => now.current.choose(true));
     expect([now.current.sheet, now.current.chosen?.size]).toEqual([null, 0]);
     mock.isWide = true;

@@ -19,6 +19,7 @@ import type { Drill, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { v4 as uuid } from "uuid";
 import type { PlanDraft } from "~/data/plan/planDraft";
+import { showStrip } from "~/features/warmup/showStrip";
 import { useStable } from "~/ui/hooks/useStable";
 import type { useSelection } from "./useSelection";
 
@@ -37,7 +38,7 @@ export interface PlanEdits {
   /** More or less of the selected drill. */
   dose: (steps: 1 | -1) => void;
   add: (drill: Drill) => void;
-  /** Adds a ladder that was made for this plan, and opens it. */
+  /** Adds a ladder that was made for this plan, and selects it. */
   addLadder: (dose: LadderDose, name: string) => void;
   remove: () => void;
   /** Puts another drill of the shelf in the place of the selected one. */
@@ -67,7 +68,7 @@ const ENDING: ReadonlySet<Deed> = new Set(["circuit", "split", "remove"]);
 /** @param close closes whatever sheet is open */
 export function usePlanEdits(
   { body, edit }: Pick<PlanDraft, "body" | "edit">,
-  { selectedId, index, chosen, put, clear, select: open }: ReturnType<typeof useSelection>,
+  { selectedId, index, chosen, put, clear, leave }: ReturnType<typeof useSelection>,
   mayBuild: boolean,
   close: () => void,
 ): PlanEdits {
@@ -88,13 +89,15 @@ export function usePlanEdits(
       const content = { phase: "technical", priority: "essential", focus: "", place: "" } as const;
       const { body: next, id } = addDrill(body, { ...content, name, dose, intensity: topOf(dose) }, uuid);
       edit(() => next);
-      open(id);
+      put(id);
+      close();
+      showStrip(id);
     }),
     removeDrill: useStable((itemId: string) => edit((b) => removeItems(b, [itemId]))),
     remove: useStable(() => {
       if (index < 0 || !mayBuild) return;
       edit((b) => removeItems(b, [selectedId ?? ""]));
-      put(body.items[index + 1]?.id ?? body.items[index - 1]?.id ?? null);
+      leave();
       close();
     }),
     swap: useStable((drill: ShelfDrill) => edit((b) => replaceItem(b, selectedId ?? "", drill))),

@@ -17,14 +17,16 @@ export interface Selection {
   choose: (on: boolean) => void;
 }
 
-/** @param onOpen told when a drill is opened by a press */
+/** @param opens whether a press opens a drill in its place, and the next one closes it */
 export function useSelection(
   items: readonly PlanItem[],
-  onOpen: () => void,
+  opens: boolean,
 ): Selection & {
   select: (itemId: string) => void;
   /** Of several chosen none any more. */
   clear: () => void;
+  /** After a drill is taken out: selects its neighbour; none where drills open in their place, under the thumb that took it out. */
+  leave: () => void;
 } {
   const [selectedId, put] = useState<string | null>(null);
   const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
@@ -34,6 +36,7 @@ export function useSelection(
     index,
     chosen,
     put,
+    leave: useStable(() => put(opens ? null : ((items[index + 1] ?? items[index - 1])?.id ?? null))),
     clear: useStable(() => setChosen(new Set())),
     choose: useStable((on: boolean) => setChosen(on ? new Set() : null)),
     select: useStable((itemId: string) => {
@@ -43,8 +46,7 @@ export function useSelection(
         setChosen(next);
         return;
       }
-      put(itemId);
-      onOpen();
+      put((now) => (opens && now === itemId ? null : itemId));
     }),
     step: useStable((by: number) => {
       const to = Math.min(Math.max(0, index + by), items.length - 1);

@@ -82,7 +82,7 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
   useEffect(() => {
     if (conflict) open("conflict");
   }, [conflict]);
-  const selection = useSelection(body.items, () => open(wide ? null : "drill"));
+  const selection = useSelection(body.items, !wide);
   const close = useStable(() => open(null));
   const edits = usePlanEdits(draft, selection, mayBuild, close);
   const { saveMinutes, ...fitted } = useStartFit(start, body, mayBuild);

@@ -1,0 +1,74 @@
+import type { Finding, Placement } from "@tonodrome/core";
+import { memo, type ReactNode, useMemo } from "react";
+import { View } from "react-native";
+import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
+import { DrillFacts } from "~/features/stair/DrillFacts";
+import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
+import { Button } from "~/ui/Button";
+import { Notice } from "~/ui/layout/Notice";
+
+interface OpenedDrillProps extends Pick<WarmUpModel, "mayBuild" | "move" | "dose" | "remove" | "open"> {
+  placement: Placement;
+  /** Its line in the plan, and how many there are. */
+  index: number;
+  count: number;
+  /** What there is to look at about it. */
+  findings: readonly Finding[];
+  /** Why it was given up, when it was. */
+  reason: string | null;
+}
+
+/** What the selected drill opens to in the stair; undefined where it stands beside it. */
+export function useOpenedDrill(model: WarmUpModel, wide: boolean): ReactNode {
+  const { selected, index, draft, toLookAt, explanation, mayBuild, move, dose, remove, open } = model;
+  const id = selected?.item.id;
+  const findings = useMemo(() => toLookAt.filter((f) => f.itemId === id), [toLookAt, id]);
+  const reason = explanation?.given.find((g) => g.itemId === id)?.reason ?? null;
+  const count = draft.body.items.length;
+  return useMemo(() => {
+    if (wide) return undefined;
+    if (!selected) return null;
+    const does = { mayBuild, move, dose, remove, open };
+    return <OpenedDrill {...{ placement: selected, index, count, findings, reason }} {...does} />;
+  }, [wide, selected, index, count, findings, reason, mayBuild, move, dose, remove, open]);
+}
+
+/** What a strip opens to on a phone: what to look and listen for, and what is changed beside the hall; the rest is an edit away. */
+export const OpenedDrill = memo(function OpenedDrill(props: OpenedDrillProps) {
+  const { placement, index, count, findings, reason, mayBuild, move, dose, remove, open } = props;
+  const { item } = placement;
+  if (!mayBuild) return <DrillFacts placement={placement} reason={reason} />;
+  return (
+    <View className="mb-2 gap-1 border-b-2 border-line pb-2" testID="opened">
+      {findings.length > 0 ? (
+        <Notice
+          warn={findings.some((f) => f.severity !== "hint")}
+          text={findings.map((f) => f.words).join(" ")}
+          actions={[{ label: "What mends it", onPress: () => open("findings") }]}
+        />
+      ) : null}
+      {reason ? <Notice text={reason} /> : null}
+      {item.details ? <DrillKnowledge details={item.details} brief /> : null}
+      <View className="flex-row flex-wrap gap-1">
+        <Button label="Less of it" icon="less" iconOnly onPress={() => dose(-1)} />
+        <Button label="More of it" icon="add" iconOnly onPress={() => dose(1)} />
+        <Button
+          label="Earlier"
+          icon="up"
+          iconOnly
+          disabled={index === 0}
+          onPress={() => move(item.id, index - 1)}
+        />
+        <Button
+          label="Later"
+          icon="down"
+          iconOnly
+          disabled={index === count - 1}
+          onPress={() => move(item.id, index + 1)}
+        />
+        <Button label="Remove" icon="remove" iconOnly onPress={remove} />
+        <Button label="Edit" className="flex-1" onPress={() => open("drill")} />
+      </View>
+    </View>
+  );
+});
