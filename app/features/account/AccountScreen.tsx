@@ -11,6 +11,7 @@ import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
 import { Section } from "~/ui/layout/Section";
 import { ROLE_NAMES } from "~/ui/roleWords";
+import { words } from "~/ui/words";
 import { DeleteAccount } from "./DeleteAccount";
 import { NewClubForm } from "./NewClubForm";
 import { PasswordForm } from "./PasswordForm";
@@ -26,7 +27,7 @@ export function AccountScreen() {
       <Section title="Clubs">
         {me.clubs.length > 1 ? (
           <Choice
-            label="Club"
+            label={words.club}
             options={me.clubs.map((c) => ({ value: c.id, label: `${c.name}, ${ROLE_NAMES[c.role]}` }))}
             value={club.id}
             onChange={(id) => {
@@ -44,11 +45,11 @@ export function AccountScreen() {
       {me.demo ? (
         <Notice text="You are looking round the demo and have no account. What you change here is cleared after a day." />
       ) : (
-        <Section title="Password">
+        <Section title={words.password}>
           <PasswordForm />
         </Section>
       )}
-      <Section title="Sign out">
+      <Section title={words.signOut}>
         <SignOut />
       </Section>
       {me.demo ? null : (
@@ -68,7 +69,7 @@ function SignOut() {
     <View className="gap-3">
       {kept ? <Notice text={`Only on this device: ${kept}. It stays here until you sign in again.`} /> : null}
       {signOut.error ? <Notice warn text={signOut.error.message} /> : null}
-      <Button label="Sign out" look="full" disabled={signOut.isPending} onPress={() => go("here")} />
+      <Button label={words.signOut} look="full" disabled={signOut.isPending} onPress={() => go("here")} />
       <Button label="Sign out everywhere" disabled={signOut.isPending} onPress={() => go("everywhere")} />
     </View>
   );

@@ -12,6 +12,7 @@ import { sendAll } from "~/data/runs/send";
 import { Frame } from "~/features/nav/Frame";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 
 // Whoever is in does not load the way in.
 const NoClubScreen = lazy(() => import("./NoClubScreen").then((m) => ({ default: m.NoClubScreen })));
@@ -32,7 +33,11 @@ export function Door({ children }: { children: ReactNode }) {
     return (
       <View className="h-dvh justify-center bg-paper p-4" role="main">
         {failure ? (
-          <Notice warn text={failure} actions={[{ label: "Try again", onPress: () => void refreshMe() }]} />
+          <Notice
+            warn
+            text={failure}
+            actions={[{ label: words.tryAgain, onPress: () => void refreshMe() }]}
+          />
         ) : (
           <Loading />
         )}

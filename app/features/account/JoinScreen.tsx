@@ -9,6 +9,7 @@ import { Choice } from "~/ui/fields/Choice";
 import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { ROLE_AS } from "~/ui/roleWords";
+import { words } from "~/ui/words";
 import { NewAccountForm } from "./NewAccountForm";
 import { SignInForm } from "./SignInForm";
 import { Welcome } from "./Welcome";
@@ -63,7 +64,7 @@ function NewOrKnown({ token, invitation }: { token: string; invitation: Invitati
         label="Account"
         options={[
           { value: "new", label: "I am new" },
-          { value: "known", label: "I have an account" },
+          { value: "known", label: words.iHaveAnAccount },
         ]}
         value={way}
         onChange={setWay}

@@ -4,6 +4,7 @@ import { useForm } from "react-hook-form";
 import { Button } from "~/ui/Button";
 import { Field } from "~/ui/fields/Field";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { EnterSubmits } from "./SignInForm";
 import { placeError } from "./serverError";
 
@@ -38,7 +39,7 @@ export function NewAccountForm({ withClub, label, pending, send, error }: NewAcc
       ) : null}
       <Field label="Your name" autoComplete="name" error={errors.name?.message} {...form.register("name")} />
       <Field
-        label="E-mail"
+        label={words.email}
         type="email"
         autoComplete="username"
         error={errors.email?.message}
@@ -46,7 +47,7 @@ export function NewAccountForm({ withClub, label, pending, send, error }: NewAcc
         {...form.register("email")}
       />
       <Field
-        label="Password"
+        label={words.password}
         type="password"
         autoComplete="new-password"
         error={errors.password?.message}

@@ -3,6 +3,7 @@ import { useAccount } from "~/data/account/account";
 import { useOpenDemo, useSignOut } from "~/data/account/door";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { NewClubForm } from "./NewClubForm";
 import { Welcome } from "./Welcome";
 
@@ -32,7 +33,7 @@ export function NoClubScreen() {
     >
       <NewClubForm />
       <View className="border-t-2 border-line pt-4">
-        <Button label="Sign out" onPress={() => signOut.mutate("here")} />
+        <Button label={words.signOut} onPress={() => signOut.mutate("here")} />
       </View>
     </Welcome>
   );

@@ -5,6 +5,7 @@ import { useChangePassword } from "~/data/account/door";
 import { Button } from "~/ui/Button";
 import { Field } from "~/ui/fields/Field";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { EnterSubmits } from "./SignInForm";
 import { placeError } from "./serverError";
 
@@ -32,7 +33,7 @@ export function PasswordForm() {
         {...form.register("current")}
       />
       <Field
-        label="New password"
+        label={words.newPassword}
         type="password"
         autoComplete="new-password"
         hint={`At least ${LEAST_PASSWORD} characters.`}

@@ -6,6 +6,7 @@ import { useResetPassword } from "~/data/account/door";
 import { Button } from "~/ui/Button";
 import { Field } from "~/ui/fields/Field";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { EnterSubmits } from "./SignInForm";
 import { placeError } from "./serverError";
 import { Welcome } from "./Welcome";
@@ -31,7 +32,7 @@ export function ResetScreen({ token }: { token: string }) {
     <Welcome title="A new password" lead="It replaces the one you forgot, and signs every other device out.">
       <form className="flex flex-col gap-4" onSubmit={submit} noValidate>
         <Field
-          label="New password"
+          label={words.newPassword}
           type="password"
           autoComplete="new-password"
           hint={`At least ${LEAST_PASSWORD} characters; a sentence is good.`}

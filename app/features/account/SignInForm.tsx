@@ -5,6 +5,7 @@ import { useSignIn } from "~/data/account/door";
 import { Button } from "~/ui/Button";
 import { Field } from "~/ui/fields/Field";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { placeError } from "./serverError";
 
 /** Address and password of an account that there is. */
@@ -22,14 +23,14 @@ export function SignInForm() {
   return (
     <form className="flex flex-col gap-4" onSubmit={submit} noValidate>
       <Field
-        label="E-mail"
+        label={words.email}
         type="email"
         autoComplete="username"
         error={errors.email?.message}
         {...form.register("email")}
       />
       <Field
-        label="Password"
+        label={words.password}
         type="password"
         autoComplete="current-password"
         error={errors.password?.message}

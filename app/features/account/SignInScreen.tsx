@@ -3,6 +3,7 @@ import { Text, View } from "react-native";
 import { useDoor, useOpenDemo } from "~/data/account/door";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { SignInForm } from "./SignInForm";
 import { Welcome } from "./Welcome";
 
@@ -38,7 +39,7 @@ export function SignInScreen() {
         <Notice
           warn
           text={failure.message}
-          actions={door.error ? [{ label: "Try again", onPress: () => void door.refetch() }] : []}
+          actions={door.error ? [{ label: words.tryAgain, onPress: () => void door.refetch() }] : []}
         />
       ) : null}
     </Welcome>

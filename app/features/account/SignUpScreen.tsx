@@ -2,6 +2,7 @@ import { Link, Redirect } from "expo-router";
 import { Text } from "react-native";
 import { useAccount } from "~/data/account/account";
 import { useSignUp } from "~/data/account/door";
+import { words } from "~/ui/words";
 import { NewAccountForm } from "./NewAccountForm";
 import { Welcome } from "./Welcome";
 
@@ -24,7 +25,7 @@ export function SignUpScreen() {
         send={signUp.mutate}
       />
       <Link href="/" className="flex min-h-press items-center justify-center">
-        <Text className="font-strong text-body text-press underline">I have an account</Text>
+        <Text className="font-strong text-body text-press underline">{words.iHaveAnAccount}</Text>
       </Link>
     </Welcome>
   );

@@ -26,6 +26,7 @@ import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
 import { Section } from "~/ui/layout/Section";
+import { words } from "~/ui/words";
 import { ProtectedAreas } from "./ProtectedAreas";
 import { ScalesFields } from "./ScalesFields";
 
@@ -46,7 +47,7 @@ export function AthleteScreen({ id }: { id: string }) {
   const events = useEvents();
   const athlete = athletes.data?.find((a) => a.id === id);
   return (
-    <Screen title={athlete?.name ?? "Athlete"} back="/club">
+    <Screen title={athlete?.name ?? words.athlete} back="/club">
       <Loaded query={athletes}>
         {() =>
           athlete ? (
@@ -82,14 +83,14 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
     <View className="gap-6">
       <Section title="Who">
         <TextEdit
-          label="Name"
+          label={words.name}
           value={draft.name}
           check={nameSchema}
           onChange={(name) => setDraft({ ...draft, name })}
         />
         <Choice
           named
-          label="Age"
+          label={words.age}
           options={[
             ...ageBandSchema.options.map((value) => ({ value, label: AGES[value] })),
             { value: UNKNOWN, label: "Not said" },
@@ -107,7 +108,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
         />
         <Choice
           named
-          label="Better side"
+          label={words.betterSide}
           options={[
             { value: "left", label: "Left" },
             { value: "right", label: "Right" },
@@ -129,7 +130,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
       <Section title="What they start in">
         {events.length > 0 ? (
           <MultiChoice
-            label="Events"
+            label={words.events}
             options={events
               .filter((e) => !e.archived || profile.eventIds.includes(e.id))
               .map((e) => ({ value: e.id, label: e.name }))}

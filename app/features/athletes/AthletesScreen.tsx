@@ -17,6 +17,7 @@ import { Notice } from "~/ui/layout/Notice";
 import { Row } from "~/ui/layout/Row";
 import { Screen } from "~/ui/layout/Screen";
 import { Sheet } from "~/ui/layout/Sheet";
+import { words } from "~/ui/words";
 
 /** The club's athletes, and for its owners the two ways to take a person out of it. */
 export function AthletesScreen() {
@@ -29,7 +30,7 @@ export function AthletesScreen() {
   const [chosen, setChosen] = useState<Athlete | null>(null);
   return (
     <Screen
-      title="Athletes"
+      title={words.athletes}
       back="/club"
       action={builds ? <Button label="New athlete" icon="add" onPress={() => setMaking(true)} /> : undefined}
     >
@@ -41,7 +42,7 @@ export function AthletesScreen() {
               actions={builds ? [{ label: "Add the first athlete", onPress: () => setMaking(true) }] : []}
             />
           ) : (
-            <View role="list" aria-label="Athletes">
+            <View role="list" aria-label={words.athletes}>
               {list.map((athlete) => (
                 <Row
                   key={athlete.id}
@@ -74,7 +75,7 @@ export function AthletesScreen() {
       {making ? (
         <Sheet title="New athlete" onClose={() => setMaking(false)}>
           <NameForm
-            label="Name"
+            label={words.name}
             schema={nameSchema}
             action="Make it and say more"
             send={(name) =>

@@ -7,6 +7,7 @@ import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { Notice } from "~/ui/layout/Notice";
 import { Section } from "~/ui/layout/Section";
+import { words } from "~/ui/words";
 
 /** The whole club as a file, out and in. */
 export function ClubFile() {
@@ -76,7 +77,7 @@ function Import() {
         }}
       />
       <Choice
-        label="Name of the club"
+        label={words.nameOfTheClub}
         options={[
           { value: "keep", label: "Keep this club's name" },
           { value: "take", label: "Take the file's" },

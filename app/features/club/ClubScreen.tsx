@@ -12,6 +12,7 @@ import { LinkRow } from "~/ui/layout/Row";
 import { Screen } from "~/ui/layout/Screen";
 import { Sheet } from "~/ui/layout/Sheet";
 import { ROLE_AS, ROLE_MEANS } from "~/ui/roleWords";
+import { words } from "~/ui/words";
 import { ClubFile } from "./ClubFile";
 import { DeleteClub } from "./DeleteClub";
 
@@ -39,19 +40,21 @@ export function ClubScreen() {
       <Text className="font-text text-body text-muted">{ROLE_MEANS[club.role]}.</Text>
       <View role="list">
         <LinkRow href="/account" title="Your account" detail={me ? `${me.name}, ${me.email}` : ""} />
-        {manages ? <LinkRow href="/club/members" title="Members" detail="Roles and invitations" /> : null}
+        {manages ? (
+          <LinkRow href="/club/members" title={words.members} detail="Roles and invitations" />
+        ) : null}
         {reads ? (
           <LinkRow
             href="/club/athletes"
-            title="Athletes"
+            title={words.athletes}
             detail="Who starts: scales, sore parts, how they warm up"
           />
         ) : null}
-        {reads ? <LinkRow href="/club/events" title="Events" detail="What a start asks for" /> : null}
+        {reads ? <LinkRow href="/club/events" title={words.events} detail="What a start asks for" /> : null}
         {reads ? (
-          <LinkRow href="/club/figures" title="Figures" detail="What the checks of a warm-up go by" />
+          <LinkRow href="/club/figures" title={words.figures} detail="What the checks of a warm-up go by" />
         ) : null}
-        {manages ? <LinkRow href="/club/history" title="History" detail="Who changed what" /> : null}
+        {manages ? <LinkRow href="/club/history" title={words.history} detail="Who changed what" /> : null}
       </View>
       <View className="gap-2">
         {builds ? <Button label="Export or import" onPress={() => setOpen("file")} /> : null}
@@ -88,7 +91,7 @@ function Rename({ onDone }: { onDone: () => void }) {
   const rename = useRenameClub();
   return (
     <NameForm
-      label="Name"
+      label={words.name}
       first={club.name}
       schema={clubInputSchema.shape.name}
       action="Rename it"

@@ -4,6 +4,7 @@ import { useMembership } from "~/data/account/account";
 import { useDeleteClub } from "~/data/resources/club";
 import { NameForm } from "~/ui/fields/NameForm";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 
 /** The end of a club, which asks for its name so that it is never a slip. */
 export function DeleteClub() {
@@ -16,7 +17,7 @@ export function DeleteClub() {
         text="Every athlete, drill, start, warm-up and run of this club goes with it, for everybody. It cannot be taken back: export it first if you may want it again."
       />
       <NameForm
-        label="Name of the club"
+        label={words.nameOfTheClub}
         hint={`Write ${club.name}`}
         schema={clubDeletionSchema.shape.name}
         action="Delete it for good"

@@ -6,13 +6,14 @@ import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Row } from "~/ui/layout/Row";
 import { Screen } from "~/ui/layout/Screen";
+import { words } from "~/ui/words";
 import { deedWords } from "./deedWords";
 
 /** Who changed what in the club, newest first. */
 export function HistoryScreen() {
   const audit = useAudit();
   return (
-    <Screen title="History" back="/club">
+    <Screen title={words.history} back="/club">
       <Loaded query={audit}>
         {({ pages }) => {
           const entries = pages.flatMap((p) => p.entries);
@@ -28,7 +29,7 @@ export function HistoryScreen() {
       </Loaded>
       {audit.hasNextPage ? (
         <Button
-          label="Earlier"
+          label="Older"
           disabled={audit.isFetchingNextPage}
           onPress={() => void audit.fetchNextPage()}
         />

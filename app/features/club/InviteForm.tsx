@@ -7,6 +7,7 @@ import { deviceDay } from "~/ui/dates";
 import { SecretLink } from "~/ui/fields/SecretLink";
 import { Notice } from "~/ui/layout/Notice";
 import { ROLE_AS } from "~/ui/roleWords";
+import { words } from "~/ui/words";
 import { isChosen, RoleChoice, type RoleOf } from "./RoleChoice";
 
 /** Makes a link by which one person joins, once. */
@@ -20,7 +21,7 @@ export function InviteForm({ athletes }: { athletes: readonly Athlete[] }) {
           text={`One person can join with this link ${ROLE_AS[invite.data.role]}, until ${deviceDay(invite.data.expiresAt)}. Send it to them yourself.`}
         />
         <SecretLink label="Invitation" path={`/join/${invite.data.token}`} />
-        <Button label="Make another" onPress={() => invite.reset()} />
+        <Button label={words.makeAnother} onPress={() => invite.reset()} />
       </View>
     );
   }

@@ -14,6 +14,7 @@ import { Screen } from "~/ui/layout/Screen";
 import { Section } from "~/ui/layout/Section";
 import { Sheet } from "~/ui/layout/Sheet";
 import { ROLE_NAMES } from "~/ui/roleWords";
+import { words } from "~/ui/words";
 import { InviteForm } from "./InviteForm";
 import { MemberForm } from "./MemberForm";
 import { OpenLinks } from "./OpenLinks";
@@ -27,7 +28,7 @@ export function MembersScreen() {
   const [changing, setChanging] = useState<Member | null>(null);
   return (
     <Screen
-      title="Members"
+      title={words.members}
       back="/club"
       action={demo ? undefined : <Button label="Invite" icon="add" onPress={() => setInviting(true)} />}
     >
@@ -36,7 +37,7 @@ export function MembersScreen() {
       ) : null}
       <Loaded query={members}>
         {(list) => (
-          <View role="list" aria-label="Members">
+          <View role="list" aria-label={words.members}>
             {list.map((member) => (
               <MemberRow
                 key={member.userId}
@@ -108,7 +109,7 @@ function OpenInvites({ athletes }: { athletes: readonly Athlete[] }) {
               .join(", ")}
             action={
               <Button
-                label="Withdraw"
+                label={words.withdraw}
                 disabled={withdraw.isPending}
                 onPress={() => withdraw.mutate(invite.id)}
               />

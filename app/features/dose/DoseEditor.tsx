@@ -13,6 +13,7 @@ import { v4 as uuid } from "uuid";
 import { LadderFields } from "~/features/dose/ladder/LadderFields";
 import type { EditProps } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
+import { words } from "~/ui/words";
 import { PLAIN_KINDS, PlainDoseEditor } from "./kinds/PlainDoseEditor";
 
 const KINDS: { value: DoseKind; label: string; example: string }[] = [
@@ -49,7 +50,7 @@ export function DoseEditor({ dose, onChange: changed }: EditProps<Dose>) {
         most.
       </Text>
       <Choice
-        label="Dose"
+        label={words.dose}
         options={KINDS}
         value={dose.kind}
         onChange={(kind) => {

@@ -11,6 +11,7 @@ import { MultiChoice } from "~/ui/fields/MultiChoice";
 import { TextEdit } from "~/ui/fields/TextEdit";
 import { WordsField } from "~/ui/fields/WordsField";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { EFFORT_PROFILE_OPTIONS } from "./effortProfileWords";
 
 interface EventFormProps {
@@ -35,7 +36,12 @@ export function EventForm({ first, shelf, action, pending, failure, onSubmit }: 
   const step = event.lengthSeconds >= 600 ? 60 : event.lengthSeconds >= 60 ? 15 : 5;
   return (
     <View className="gap-4">
-      <TextEdit label="Name" value={event.name} check={nameSchema} onChange={(name) => change({ name })} />
+      <TextEdit
+        label={words.name}
+        value={event.name}
+        check={nameSchema}
+        onChange={(name) => change({ name })}
+      />
       <Choice
         named
         label="Kind of effort"

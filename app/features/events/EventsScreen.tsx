@@ -11,6 +11,7 @@ import { Notice } from "~/ui/layout/Notice";
 import { Row } from "~/ui/layout/Row";
 import { Screen } from "~/ui/layout/Screen";
 import { Sheet } from "~/ui/layout/Sheet";
+import { words } from "~/ui/words";
 import { EventForm } from "./EventForm";
 import { effortProfileWords } from "./effortProfileWords";
 
@@ -23,7 +24,7 @@ export function EventsScreen() {
   const opened = events.data?.find((e) => e.id === openId) ?? null;
   return (
     <Screen
-      title="Events"
+      title={words.events}
       back="/club"
       action={mayBuild ? <Button label="New event" icon="add" onPress={() => setMaking(true)} /> : undefined}
     >
@@ -35,7 +36,7 @@ export function EventsScreen() {
               actions={mayBuild ? [{ label: "Make the first event", onPress: () => setMaking(true) }] : []}
             />
           ) : (
-            <View role="list" aria-label="Events">
+            <View role="list" aria-label={words.events}>
               {list.map((event) => (
                 <Row
                   key={event.id}

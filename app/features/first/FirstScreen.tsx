@@ -11,6 +11,7 @@ import { Field } from "~/ui/fields/Field";
 import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
+import { words } from "~/ui/words";
 import { type FirstForm, firstFormAt, firstFormSchema } from "./firstForm";
 import { SportTiles } from "./SportTiles";
 import { useFirstStart } from "./useFirstStart";
@@ -56,17 +57,17 @@ function First({ starters }: { starters: readonly Starter[] }) {
           Who starts next?
         </Text>
         <Field
-          label="Athlete"
+          label={words.athlete}
           autoComplete="off"
           error={errors.athlete?.message}
           {...form.register("athlete")}
         />
         <View className="flex-row gap-3">
           <View className="flex-1">
-            <Field label="Day" type="date" error={errors.date?.message} {...form.register("date")} />
+            <Field label={words.day} type="date" error={errors.date?.message} {...form.register("date")} />
           </View>
           <View className="flex-1">
-            <Field label="Start" type="time" error={errors.time?.message} {...form.register("time")} />
+            <Field label={words.start} type="time" error={errors.time?.message} {...form.register("time")} />
           </View>
         </View>
       </View>

@@ -1,5 +1,6 @@
 import type { Forecast, Lane, StateAt } from "@tonodrome/core/forecast";
 import { Text, View } from "react-native";
+import { words } from "~/ui/words";
 
 const LANES: readonly Lane[] = ["warmth", "sharpness", "tiredness"];
 const MINUTE = 60;
@@ -14,7 +15,7 @@ export function LateTable({ forecast }: { forecast: Forecast }) {
     ]),
   ];
   return (
-    <View role="table" aria-label="If it is late">
+    <View role="table" aria-label={words.ifItIsLate}>
       <View role="row" className="flex-row gap-2 py-1">
         <Text role="columnheader" className="w-16 shrink-0 font-strong text-small text-ink">
           start

@@ -1,5 +1,6 @@
 import { Loaded } from "~/ui/layout/Loading";
 import { Screen } from "~/ui/layout/Screen";
+import { words } from "~/ui/words";
 import { RunRecord } from "./RunRecord";
 import { useLoggedRun } from "./useLoggedRun";
 
@@ -11,7 +12,7 @@ export function LogRunScreen({ id }: { id: string }) {
       <RunRecord run={run} sent={sent} />
     </Screen>
   ) : (
-    <Screen title="Log" back="/log">
+    <Screen title={words.log} back="/log">
       <Loaded query={query}>{() => null}</Loaded>
     </Screen>
   );

@@ -9,6 +9,7 @@ import { useWide } from "~/ui/hooks/useWide";
 import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
+import { words } from "~/ui/words";
 import { LogTable } from "./LogTable";
 import { RunRecord } from "./RunRecord";
 import { runRowWords } from "./runRowWords";
@@ -67,7 +68,7 @@ function LogList({ runs, shownId, onShow, wide = false }: LogListProps) {
   const router = useRouter();
   const now = useNow(60_000);
   return (
-    <Screen title="Log">
+    <Screen title={words.log}>
       <Loaded query={runs}>
         {({ pages }) => {
           const rows = pages.flatMap((p) => p.runs);

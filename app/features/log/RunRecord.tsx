@@ -17,6 +17,7 @@ import { WholeRise } from "~/features/rise/WholeRise";
 import { clockTime, dayName } from "~/ui/dates";
 import { Notice } from "~/ui/layout/Notice";
 import { toneClasses } from "~/ui/tone";
+import { words } from "~/ui/words";
 
 /** A run as the log has it. */
 export interface Logged {
@@ -55,7 +56,7 @@ export function RunRecord({ run, sent }: { run: Logged; sent: boolean }) {
       </Text>
       <WholeRise segments={segments} />
       <Answers state={state} run={run} />
-      <View role="list" aria-label="Drills">
+      <View role="list" aria-label={words.drills}>
         {state.splits.map((split, i) => (
           <SplitRow
             key={split.key}

@@ -12,6 +12,7 @@ import { Icon, type IconName } from "~/ui/Icon";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
 import { ROLE_AS, ROLE_NAMES } from "~/ui/roleWords";
+import { words } from "~/ui/words";
 import { MainKeys } from "./MainKeys";
 import { Offline } from "./Offline";
 import { SkipLink } from "./SkipLink";
@@ -26,10 +27,10 @@ export interface MainPlace {
 }
 
 const PLACES: MainPlace[] = [
-  { href: "/", label: "Today", icon: "today", needs: "see" },
-  { href: "/shelf", label: "Shelf", icon: "shelf", needs: "read" },
-  { href: "/log", label: "Log", icon: "log", needs: "see" },
-  { href: "/club", label: "Club", icon: "club", needs: "see" },
+  { href: "/", label: words.today, icon: "today", needs: "see" },
+  { href: "/shelf", label: words.shelf, icon: "shelf", needs: "read" },
+  { href: "/log", label: words.log, icon: "log", needs: "see" },
+  { href: "/club", label: words.club, icon: "club", needs: "see" },
 ];
 
 /** Addresses that are not for everybody, and what one must be allowed to. The server decides anew with every request. */
@@ -100,7 +101,7 @@ function Rail({ path, places }: { path: string; places: MainPlace[] }) {
   const { me } = useAccount();
   return (
     <View role="navigation" aria-label="Main places" className="w-48 border-r-2 border-line py-4">
-      <Text className="px-4 font-strong text-lead text-press">Tonodrome</Text>
+      <Text className="px-4 font-strong text-lead text-press">{words.tonodrome}</Text>
       <Text className="px-4 font-text text-small text-muted">{club.name}</Text>
       <Text className="px-4 pb-4 font-text text-small text-muted">{me?.name}</Text>
       {places.map((place) => (

@@ -5,6 +5,7 @@ import { useMembership } from "~/data/account/account";
 import { useKeys } from "~/ui/hooks/useKeys";
 import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Sheet } from "~/ui/layout/Sheet";
+import { words } from "~/ui/words";
 import type { MainPlace } from "./Frame";
 
 /** The keys of every page that has none of its own, and what tells them. */
@@ -27,7 +28,7 @@ export function MainKeys({ path, places }: { path: string; places: readonly Main
   );
   if (!helps) return null;
   return (
-    <Sheet title="Keys" onClose={() => setHelps(false)}>
+    <Sheet title={words.keys} onClose={() => setHelps(false)}>
       <KeysHelp
         keys={[
           ...places.map(({ label }, i) => [String(i + 1), label] as const),

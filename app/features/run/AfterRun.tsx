@@ -12,6 +12,7 @@ import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { Field } from "~/ui/fields/Field";
 import { Sheet } from "~/ui/layout/Sheet";
+import { words } from "~/ui/words";
 
 const READY = ["1", "2", "3", "4", "5"].map((value) => ({ value, label: value }));
 
@@ -53,7 +54,7 @@ export function AfterRun({
 
   return (
     <Sheet
-      title="How did it go?"
+      title={words.howDidItGo}
       onClose={onClose}
       foot={
         <View className="gap-2">

@@ -14,6 +14,7 @@ import { useStable } from "~/ui/hooks/useStable";
 import { useWide } from "~/ui/hooks/useWide";
 import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Sheet } from "~/ui/layout/Sheet";
+import { words } from "~/ui/words";
 import { AfterRun } from "./AfterRun";
 import { useRunSettings } from "./device/runSettings";
 import { useWakeLock } from "./device/useWakeLock";
@@ -226,7 +227,7 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
       ) : null}
       {sheet === "after" ? <AfterRun run={run} state={state} onClose={close} /> : null}
       {sheet === "keys" ? (
-        <Sheet title="Keys" onClose={close}>
+        <Sheet title={words.keys} onClose={close}>
           <KeysHelp keys={KEYS} />
         </Sheet>
       ) : null}

@@ -9,6 +9,7 @@ import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Section } from "~/ui/layout/Section";
 import { Sheet } from "~/ui/layout/Sheet";
+import { words } from "~/ui/words";
 import { pressWords } from "./presses/pressWords";
 import type { Presses } from "./presses/usePresses";
 import { RunSettingsFields } from "./RunSettingsFields";
@@ -65,11 +66,11 @@ export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: Ru
   return (
     <Sheet
       key="more"
-      title="More"
+      title={words.more}
       onClose={onClose}
       foot={
         state.status === "ready" || state.status === "ended" ? null : (
-          <Button label="End the run" onPress={onEnd} />
+          <Button label={words.endTheRun} onPress={onEnd} />
         )
       }
     >
@@ -130,7 +131,7 @@ export function RunMenu({ state, zone, points, presses, at, onClose, onEnd }: Ru
         </Section>
       )}
       {state.undoable.length > 0 ? (
-        <Section title="Undo">
+        <Section title={words.undo}>
           {state.undoable.toReversed().map((event) => (
             <Button
               key={event.id}

@@ -1,8 +1,8 @@
 import { Text, View } from "react-native";
+import { Amount } from "~/features/fields/fields";
 import { giveCue } from "~/features/run/sound/useCues";
 import { Button } from "~/ui/Button";
 import { Chip } from "~/ui/fields/Chip";
-import { Stepper } from "~/ui/fields/Stepper";
 import { Section } from "~/ui/layout/Section";
 import { changeRunSettings, type RunSettings, useRunSettings } from "./device/runSettings";
 
@@ -45,13 +45,12 @@ export function RunSettingsFields() {
       </Section>
       <Section title="Automatic">
         <Switches of={BY_ITSELF} settings={settings} />
-        <Stepper
-          label="Offer a re-fit when off by"
-          value={refitMinutes === 0 ? "never" : `${refitMinutes} min`}
-          atLeast={refitMinutes === 0}
-          atMost={refitMinutes === MOST_MINUTES}
-          onLess={() => changeRunSettings({ refitMinutes: refitMinutes - 1 })}
-          onMore={() => changeRunSettings({ refitMinutes: refitMinutes + 1 })}
+        <Amount
+          label="Offer to adjust the plan when off by"
+          value={refitMinutes}
+          {...{ least: 0, most: MOST_MINUTES }}
+          show={(n) => (n === 0 ? "never" : `${n} min`)}
+          onChange={(n) => changeRunSettings({ refitMinutes: n })}
         />
       </Section>
       <Section title="Simulated stand-ins">

@@ -12,6 +12,7 @@ import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Row } from "~/ui/layout/Row";
 import { Section } from "~/ui/layout/Section";
+import { words } from "~/ui/words";
 
 /** Links that show this start's warm-up, read-only, to an athlete or a parent without an account. */
 export function ShareWarmUp({ start }: { start: Start }) {
@@ -37,7 +38,7 @@ export function ShareWarmUp({ start }: { start: Start }) {
                     detail={`Works until ${when(link.expiresAt)}`}
                     action={
                       <Button
-                        label="Withdraw"
+                        label={words.withdraw}
                         disabled={withdraw.isPending}
                         onPress={() =>
                           withdraw.mutate(link.id, {
@@ -74,7 +75,7 @@ function NewLink({ start, share, when }: NewLinkProps) {
           text={`Whoever holds this link sees the warm-up as it stands, until ${when(share.data.expiresAt)}. It shows no notes on health.`}
         />
         <SecretLink label="Link" path={`/shared/${share.data.token}`} />
-        <Button label="Make another" onPress={() => share.reset()} />
+        <Button label={words.makeAnother} onPress={() => share.reset()} />
       </View>
     );
   }

@@ -16,6 +16,7 @@ import { MultiChoice } from "~/ui/fields/MultiChoice";
 import { Select } from "~/ui/fields/Select";
 import { TextEdit } from "~/ui/fields/TextEdit";
 import { WordsField } from "~/ui/fields/WordsField";
+import { words } from "~/ui/words";
 import {
   AREA_OPTIONS,
   DISTANCE_OPTIONS,
@@ -57,7 +58,7 @@ export function DetailsFields({ details, onChange, phase, shelf, drillId }: Deta
         onChange={(purposes) => (purposes.length <= 4 ? change({ purposes }) : undefined)}
       />
       <MultiChoice
-        label="Warms"
+        label={words.warms}
         options={AREA_OPTIONS}
         values={details.areas}
         onChange={(areas) => change({ areas })}
@@ -118,7 +119,7 @@ export function DetailsFields({ details, onChange, phase, shelf, drillId }: Deta
       />
       <Choice
         named
-        label="Distance"
+        label={words.distance}
         options={[{ value: NONE, label: "No distance" }, ...DISTANCE_OPTIONS]}
         value={details.distance ?? NONE}
         onChange={(distance) => change({ distance: distance === NONE ? null : distance })}

@@ -5,12 +5,13 @@ import { Controller, useForm } from "react-hook-form";
 import { Text, View } from "react-native";
 import { useDrills } from "~/data/resources/drills";
 import { DoseEditor } from "~/features/dose/DoseEditor";
+import { Percent } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { Field } from "~/ui/fields/Field";
-import { Stepper } from "~/ui/fields/Stepper";
 import { Fold } from "~/ui/layout/Fold";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { DetailsFields } from "./DetailsFields";
 
 /** Where a drill of a phase begins before its intensity is set. */
@@ -51,13 +52,13 @@ export function DrillForm({
   const submit = form.handleSubmit((input) => onSubmit(input));
   return (
     <View className="gap-4">
-      <Field label="Name" autoComplete="off" error={errors.name?.message} {...form.register("name")} />
+      <Field label={words.name} autoComplete="off" error={errors.name?.message} {...form.register("name")} />
       <Controller
         control={form.control}
         name="phase"
         render={({ field }) => (
           <Choice
-            label="Phase"
+            label={words.phase}
             options={PHASES.map((value) => ({ value, label: phaseName(value) }))}
             value={field.value}
             onChange={(phase) => {
@@ -72,13 +73,11 @@ export function DrillForm({
           control={form.control}
           name="intensity"
           render={({ field }) => (
-            <Stepper
-              label="Intensity"
-              value={`${field.value} %`}
-              onLess={() => field.onChange(Math.max(0, field.value - 5))}
-              onMore={() => field.onChange(Math.min(100, field.value + 5))}
-              atLeast={field.value <= 0}
-              atMost={field.value >= 100}
+            <Percent
+              label={words.intensity}
+              value={field.value}
+              {...{ least: 0, most: 100 }}
+              onChange={field.onChange}
             />
           )}
         />
@@ -97,13 +96,13 @@ export function DrillForm({
         )}
       />
       <View className="gap-1">
-        <Text className="font-text text-body text-ink">When time is short</Text>
+        <Text className="font-text text-body text-ink">{words.whenTimeIsShort}</Text>
         <Controller
           control={form.control}
           name="priority"
           render={({ field }) => (
             <Choice
-              label="Priority"
+              label={words.priority}
               options={PRIORITIES.map((value) => ({
                 value,
                 label: `${value[0]?.toUpperCase() ?? ""}${value.slice(1)}`,
@@ -114,8 +113,8 @@ export function DrillForm({
           )}
         />
       </View>
-      <Field label="Focus" error={errors.focus?.message} {...form.register("focus")} />
-      <Field label="Place" error={errors.place?.message} {...form.register("place")} />
+      <Field label={words.focus} error={errors.focus?.message} {...form.register("focus")} />
+      <Field label={words.place} error={errors.place?.message} {...form.register("place")} />
       <Fold title="What else is known of it" open={errors.details !== undefined}>
         <Controller
           control={form.control}

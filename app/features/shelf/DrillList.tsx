@@ -18,6 +18,7 @@ import { Select } from "~/ui/fields/Select";
 import { isByKey } from "~/ui/hooks/useKeys";
 import { Notice } from "~/ui/layout/Notice";
 import { toneClasses } from "~/ui/tone";
+import { words } from "~/ui/words";
 import { type DrillOrder, inOrder } from "./drillOrder";
 import { Filters } from "./Filters";
 import { ReadDrill } from "./ReadDrill";
@@ -115,7 +116,7 @@ export function DrillList({ drills, onAdd, onOpen, added, shownId = null }: Dril
           }
         />
       ) : null}
-      <View role="list" aria-label="Drills">
+      <View role="list" aria-label={words.drills}>
         {filtering
           ? null
           : found

@@ -5,6 +5,7 @@ import { ApiFailure } from "~/data/client/api";
 import { useSaveDrill } from "~/data/resources/drills";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { DrillForm } from "./DrillForm";
 
 interface EditDrillProps {
@@ -29,7 +30,7 @@ export function EditDrill({ drill, onCopy, onDone }: EditDrillProps) {
         />
       ) : null}
       <View className="flex-row gap-2">
-        <Button label="Copy" icon="copy" className="flex-1" onPress={onCopy} />
+        <Button label={words.copy} icon="copy" className="flex-1" onPress={onCopy} />
         <Button
           label={archived ? "Put back on the shelf" : "Take off the shelf"}
           className="flex-1"

@@ -5,6 +5,7 @@ import { Amount, Percent } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { MultiChoice } from "~/ui/fields/MultiChoice";
+import { words } from "~/ui/words";
 import {
   AREA_OPTIONS,
   DISTANCE_OPTIONS,
@@ -14,7 +15,7 @@ import {
 } from "./detailWords";
 
 const ANY = "any";
-const words = (list: string[]) => list.map((value) => ({ value, label: value }));
+const wordOptions = (list: string[]) => list.map((value) => ({ value, label: value }));
 
 interface FiltersProps {
   drills: readonly ShelfDrill[];
@@ -38,7 +39,7 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
         onChange={(purposes) => change({ purposes })}
       />
       <MultiChoice
-        label="Warms"
+        label={words.warms}
         options={AREA_OPTIONS}
         values={filter.areas}
         onChange={(areas) => change({ areas })}
@@ -52,7 +53,7 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
       {actions.length > 0 ? (
         <MultiChoice
           label="Prepares"
-          options={words(actions)}
+          options={wordOptions(actions)}
           values={filter.actions}
           onChange={(next) => change({ actions: next })}
         />
@@ -60,15 +61,15 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
       {spaces.length > 0 ? (
         <MultiChoice
           label="Space"
-          options={words(spaces)}
+          options={wordOptions(spaces)}
           values={filter.spaces}
           onChange={(next) => change({ spaces: next })}
         />
       ) : null}
       {equipment.length > 0 ? (
         <MultiChoice
-          label="Equipment"
-          options={words(equipment)}
+          label={words.equipment}
+          options={wordOptions(equipment)}
           values={filter.equipment}
           onChange={(next) => change({ equipment: next })}
         />
@@ -82,7 +83,7 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
         onChange={(people) => change({ people: people === 12 ? null : people })}
       />
       <Amount
-        label="Age"
+        label={words.age}
         value={filter.age ?? 0}
         least={0}
         most={25}
@@ -114,7 +115,7 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
       />
       <Choice
         named
-        label="Distance"
+        label={words.distance}
         options={[{ value: ANY, label: "Any distance" }, ...DISTANCE_OPTIONS]}
         value={filter.distance ?? ANY}
         onChange={(distance) => change({ distance: distance === ANY ? null : distance })}
@@ -128,7 +129,7 @@ export function Filters({ drills, filter, onChange }: FiltersProps) {
       {drills.some((d) => d.archived) ? (
         <Choice
           named
-          label="Shelf"
+          label={words.shelf}
           options={[
             { value: "on", label: "On the shelf" },
             { value: "off", label: "Off the shelf" },

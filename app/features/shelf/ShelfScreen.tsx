@@ -9,6 +9,7 @@ import { useWide } from "~/ui/hooks/useWide";
 import { Loaded } from "~/ui/layout/Loading";
 import { Screen } from "~/ui/layout/Screen";
 import { Sheet } from "~/ui/layout/Sheet";
+import { words } from "~/ui/words";
 import { DrillList } from "./DrillList";
 import { inOrder } from "./drillOrder";
 import { EditDrill } from "./EditDrill";
@@ -35,11 +36,11 @@ export function ShelfScreen() {
   const shown = drills.data?.find((d) => d.id === shownId) ?? inOrder(onShelf, "phase")[0] ?? null;
   const screen = (
     <Screen
-      title="Shelf"
+      title={words.shelf}
       action={
         mayBuild ? (
           <View className="flex-row flex-wrap justify-end gap-2">
-            <Button label="Starter shelves" short="Starters" onPress={() => setStarters(true)} />
+            <Button label={words.starterShelves} short="Starters" onPress={() => setStarters(true)} />
             <Button label="New drill" icon="add" onPress={() => setOpen({})} />
           </View>
         ) : undefined
@@ -55,7 +56,7 @@ export function ShelfScreen() {
         )}
       </Loaded>
       {starters ? (
-        <Sheet title="Starter shelves" onClose={() => setStarters(false)}>
+        <Sheet title={words.starterShelves} onClose={() => setStarters(false)}>
           <Starters />
         </Sheet>
       ) : null}

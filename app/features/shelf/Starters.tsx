@@ -6,6 +6,7 @@ import { Button } from "~/ui/Button";
 import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Row } from "~/ui/layout/Row";
+import { words } from "~/ui/words";
 
 /** Shelves to begin with: one press puts one up, and what is there stays as it is. */
 export function Starters() {
@@ -24,7 +25,7 @@ export function Starters() {
       {install.error ? <Notice warn text={install.error.message} /> : null}
       <Loaded query={starters}>
         {(list) => (
-          <View role="list" aria-label="Starter shelves">
+          <View role="list" aria-label={words.starterShelves}>
             {list.map(({ key, name, about, drills, installed }) => (
               <Row
                 key={key}

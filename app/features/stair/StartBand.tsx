@@ -3,6 +3,7 @@ import type { Start } from "@tonodrome/core/api";
 import { memo } from "react";
 import { Text, View } from "react-native";
 import { clockTime, dayName, foreignZone } from "~/ui/dates";
+import { words } from "~/ui/words";
 
 interface StartBandProps {
   start: Pick<Start, "startsAt" | "zone">;
@@ -24,7 +25,7 @@ export const StartBand = memo(function StartBand({ start, untilStart, begin }: S
         <Text className="font-strong text-body text-on-signal">{begin}</Text>
         <Text className="font-text text-small text-on-signal" numberOfLines={1}>
           {[
-            day === "Today" ? "Start" : `Start ${day}`,
+            day === "Today" ? words.start : `Start ${day}`,
             Math.abs(untilStart) < HOURS ? formatMinus(-untilStart) : null,
             zone ? `${zone} time` : null,
           ]

@@ -18,6 +18,7 @@ import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { type DayAxis, isOnAxis } from "./dayAxis";
 import { listedTime } from "./listedTime";
 import { MoveStart } from "./MoveStart";
@@ -109,7 +110,7 @@ export const StartCard = memo(function StartCard({ start, now, first, axis = nul
           <GoLink href={`/start/${start.id}`} label="Warm-up" />
         ) : null}
         {mayRun && !goesOn && !over && view.fit.workSeconds > 0 ? (
-          <Button label="Run" icon="run" onPress={run} />
+          <Button label={words.run} icon="run" onPress={run} />
         ) : null}
         {mayRun ? (
           <Button

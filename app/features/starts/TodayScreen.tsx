@@ -12,6 +12,7 @@ import { useWide } from "~/ui/hooks/useWide";
 import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
+import { words } from "~/ui/words";
 import { dayAxisOf } from "./dayAxis";
 import { StartCard } from "./StartCard";
 
@@ -26,12 +27,12 @@ export function TodayScreen() {
   const add = () => router.push("/start/new");
   return (
     <Screen
-      title="Today"
+      title={words.today}
       over={wide ? undefined : club.name}
       action={
         <View className="flex-row">
           {wide ? null : <ThemeButton iconOnly />}
-          {mayBuild ? <Button label="New start" icon="add" onPress={add} /> : null}
+          {mayBuild ? <Button label={words.newStart} icon="add" onPress={add} /> : null}
         </View>
       }
     >
@@ -56,7 +57,7 @@ function Deleted({ now }: { now: number }) {
           ? `Not taken back. ${restore.error.message}`
           : `Deleted: ${start.athlete.name}, ${start.title}.`
       }
-      actions={[{ label: "Undo", onPress: () => restore.mutate(start) }]}
+      actions={[{ label: words.undo, onPress: () => restore.mutate(start) }]}
     />
   );
 }
@@ -70,7 +71,12 @@ function NewOrFirst({ onAdd }: { onAdd: () => void }) {
       {drills?.length === 0 ? (
         <Button label="Set up your first warm-up" look="full" onPress={() => router.push("/first")} />
       ) : null}
-      <Button label="New start" icon="add" look={drills?.length === 0 ? "outline" : "full"} onPress={onAdd} />
+      <Button
+        label={words.newStart}
+        icon="add"
+        look={drills?.length === 0 ? "outline" : "full"}
+        onPress={onAdd}
+      />
     </>
   );
 }

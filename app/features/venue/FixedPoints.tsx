@@ -4,6 +4,7 @@ import { Amount } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { TextEdit } from "~/ui/fields/TextEdit";
+import { words } from "~/ui/words";
 
 interface FixedPointsProps {
   points: readonly FixedPoint[];
@@ -69,7 +70,7 @@ export function FixedPoints({ points, most, places = [], onChange }: FixedPoints
           {places.length > 0 ? (
             <Choice
               named
-              label="Where it is"
+              label={words.place}
               options={[
                 { value: "", label: "Wherever they are" },
                 ...places.map((value) => ({ value, label: value })),

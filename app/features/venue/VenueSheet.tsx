@@ -6,6 +6,7 @@ import { SavedLine } from "~/features/starts/form/SavedLine";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { TextEdit } from "~/ui/fields/TextEdit";
+import { words } from "~/ui/words";
 import { FixedPoints } from "./FixedPoints";
 import { Ways } from "./Ways";
 import { newWindow, Windows } from "./Windows";
@@ -53,7 +54,7 @@ export default function DaySheet({ start }: { start: Start }) {
               options={[
                 { value: "open", label: "Open" },
                 { value: "shade", label: "Shade" },
-                { value: "indoors", label: "Indoors" },
+                { value: "indoors", label: words.indoors },
               ]}
               value={place.cover ?? "open"}
               onChange={(cover) => put(i, { ...place, cover: cover === "open" ? undefined : cover })}

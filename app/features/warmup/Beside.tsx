@@ -3,6 +3,7 @@ import { View } from "react-native";
 import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/layout/Loading";
 import { Heading } from "~/ui/layout/Screen";
+import { words } from "~/ui/words";
 import { GivenUp } from "./dock/GivenUp";
 import { DrillPane } from "./editing/DrillPane";
 import type { WarmUpModel } from "./model/useWarmUp";
@@ -19,9 +20,9 @@ export function Beside({ model }: { model: WarmUpModel }) {
       <>
         <View className="flex-row items-center gap-2">
           <View className="flex-1">
-            <Heading title={sheet === "forecast" ? "At the start" : "To look at"} />
+            <Heading title={sheet === "forecast" ? "At the start" : words.toLookAt} />
           </View>
-          <Button label="Close" icon="close" iconOnly look="plain" onPress={() => open(null)} />
+          <Button label={words.close} icon="close" iconOnly look="plain" onPress={() => open(null)} />
         </View>
         <Suspense fallback={<Loading />}>
           {sheet === "forecast" ? (

@@ -4,6 +4,7 @@ import { View } from "react-native";
 import { clockTime } from "~/ui/dates";
 import { Section } from "~/ui/layout/Section";
 import { MenuRow } from "~/ui/MenuRow";
+import { words } from "~/ui/words";
 import type { WarmUpModel } from "./model/useWarmUp";
 
 /** Everything that is done with a warm-up now and then: what is used most first, each with what it holds now. */
@@ -27,14 +28,14 @@ export function More({ model }: { model: WarmUpModel }) {
       </View>
       <Section title="The day">
         <MenuRow
-          label="Places, windows, fixed points"
+          label={words.placesWindowsFixedPoints}
           now={dayWords(model.context)}
           onPress={() => open("day")}
         />
       </Section>
-      <Section title="This warm-up">
+      <Section title={words.thisWarmup}>
         <MenuRow
-          label="Wait, steps and limits"
+          label={words.waitStepsAndLimits}
           now={`wait from ${spokenLength(draft.body.wait.leastSeconds)}, steps of ${draft.body.stepPoints}\u00a0points`}
           onPress={() => open("settings")}
         />
@@ -44,9 +45,9 @@ export function More({ model }: { model: WarmUpModel }) {
           disabled={empty}
           onPress={() => choose(true)}
         />
-        <MenuRow label="Keep as a template" now="" disabled={empty} onPress={() => open("template")} />
+        <MenuRow label={words.keepAsATemplate} now="" disabled={empty} onPress={() => open("template")} />
         <MenuRow
-          label="Earlier versions"
+          label={words.earlierVersions}
           now={`version ${start.plan.version}`}
           onPress={() => open("versions")}
         />

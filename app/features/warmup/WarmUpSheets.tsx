@@ -10,6 +10,7 @@ import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Sheet } from "~/ui/layout/Sheet";
+import { words } from "~/ui/words";
 import { GivenUp } from "./dock/GivenUp";
 import { ConflictSheet } from "./editing/ConflictSheet";
 import { SelectedDrill, SelectedMoves } from "./editing/DrillPane";
@@ -77,7 +78,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       );
     case "more":
       return (
-        <Sheet title="This warm-up" onClose={close}>
+        <Sheet title={words.thisWarmup} onClose={close}>
           <More model={model} />
         </Sheet>
       );
@@ -96,7 +97,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       );
     case "template":
       return (
-        <Sheet title="Keep as a template" onClose={close}>
+        <Sheet title={words.keepAsATemplate} onClose={close}>
           <KeepTemplate body={body} name={model.start.title} />
         </Sheet>
       );
@@ -108,7 +109,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       );
     case "day":
       return (
-        <Sheet title="Places, windows, fixed points" onClose={close}>
+        <Sheet title={words.placesWindowsFixedPoints} onClose={close}>
           <Suspense fallback={<Loading />}>
             <DaySheet start={model.start} />
           </Suspense>
@@ -140,7 +141,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       );
     case "findings":
       return wide ? null : (
-        <Sheet title="To look at" onClose={close} onUndo={model.mayBuild ? draft.undo : undefined}>
+        <Sheet title={words.toLookAt} onClose={close} onUndo={model.mayBuild ? draft.undo : undefined}>
           <Suspense fallback={<Loading />}>
             <FindingsSheet
               model={model}
@@ -166,13 +167,13 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       ) : null;
     case "settings":
       return (
-        <Sheet title="Wait, steps and limits" onClose={close} onUndo={draft.undo}>
+        <Sheet title={words.waitStepsAndLimits} onClose={close} onUndo={draft.undo}>
           <PlanSettings body={body} onChange={(more) => edit((b) => ({ ...b, ...more }))} />
         </Sheet>
       );
     case "versions":
       return (
-        <Sheet title="Earlier versions" onClose={close}>
+        <Sheet title={words.earlierVersions} onClose={close}>
           <EarlierVersions
             planId={model.start.plan.id}
             onOpen={(earlier) => {
@@ -190,7 +191,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       );
     case "keys":
       return (
-        <Sheet title="Keys" onClose={close}>
+        <Sheet title={words.keys} onClose={close}>
           <KeysHelp keys={KEYS} />
         </Sheet>
       );

@@ -1,6 +1,7 @@
 import type { UseQueryResult } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { Text, View } from "react-native";
+import { words } from "~/ui/words";
 import { Notice } from "./Notice";
 
 /** A query's three states in one way everywhere: loading, failed with a way to try again, and there. */
@@ -18,7 +19,7 @@ export function Loaded<T>({
         <Notice
           warn
           text={query.error.message}
-          actions={[{ label: "Try again", onPress: () => query.refetch() }]}
+          actions={[{ label: words.tryAgain, onPress: () => query.refetch() }]}
         />
       </View>
     );

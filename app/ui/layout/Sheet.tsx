@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import { Modal, ScrollView, Text, View } from "react-native";
 import { Button } from "~/ui/Button";
 import { useBackCloses } from "~/ui/hooks/useBackCloses";
+import { words } from "~/ui/words";
 
 export interface SheetProps {
   title: string;
@@ -31,7 +32,7 @@ export function Sheet({ title, onClose, onUndo, children, foot }: SheetProps) {
             </Text>
             {onUndo !== undefined ? (
               <Button
-                label="Undo"
+                label={words.undo}
                 icon="undo"
                 iconOnly
                 look="plain"
@@ -39,7 +40,7 @@ export function Sheet({ title, onClose, onUndo, children, foot }: SheetProps) {
                 onPress={() => onUndo?.()}
               />
             ) : null}
-            <Button label="Close" icon="close" iconOnly look="plain" onPress={onClose} />
+            <Button label={words.close} icon="close" iconOnly look="plain" onPress={onClose} />
           </View>
           <ScrollView tabIndex={0} contentContainerClassName="gap-4 p-4">
             {children}

@@ -3,6 +3,7 @@ import { View } from "react-native";
 import { Amount, type EditProps, Seconds } from "~/features/fields/fields";
 import { Ranges } from "~/features/fields/Ranges";
 import { Choice } from "~/ui/fields/Choice";
+import { words } from "~/ui/words";
 
 /** Single efforts and the rest between them. */
 export function AttemptsFields({ dose, onChange }: EditProps<Extract<PlainDose, { kind: "attempts" }>>) {
@@ -30,7 +31,7 @@ export function AttemptsFields({ dose, onChange }: EditProps<Extract<PlainDose, 
       <Choice
         label="Rest between"
         options={[
-          { value: "fixed", label: "A fixed rest" },
+          { value: "fixed", label: words.aFixedRest },
           { value: "multiple", label: "A multiple of the work" },
         ]}
         value={rest.kind}
@@ -52,7 +53,7 @@ export function AttemptsFields({ dose, onChange }: EditProps<Extract<PlainDose, 
       />
       {rest.kind === "fixed" ? (
         <Seconds
-          label="Rest"
+          label={words.rest}
           value={rest.seconds}
           least={0}
           most={1200}

@@ -3,6 +3,7 @@ import { Text, View } from "react-native";
 import { Amount, type EditProps, Percent, Seconds } from "~/features/fields/fields";
 import { Ranges } from "~/features/fields/Ranges";
 import { Choice } from "~/ui/fields/Choice";
+import { words } from "~/ui/words";
 
 type GateDose = Extract<PlainDose, { kind: "gate" }>;
 
@@ -62,7 +63,7 @@ export function GateFields({ dose, onChange }: EditProps<GateDose>) {
         />
       ) : null}
       <Percent
-        label="Chance of a hit"
+        label={words.chanceOfAHit}
         value={dose.chancePercent}
         least={5}
         most={95}

@@ -2,6 +2,7 @@ import { type PlainDose, plainDoseSchema, type Sides, withKind } from "@tonodrom
 import type { ComponentType } from "react";
 import type { EditProps } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
+import { words } from "~/ui/words";
 import { AttemptsFields } from "./AttemptsFields";
 import { CircuitFields } from "./CircuitFields";
 import { CountsFields } from "./CountsFields";
@@ -27,7 +28,7 @@ const KINDS: {
   counts: { label: "Counts", example: "2 × 8 counts", Fields: CountsFields },
   attempts: { label: "Attempts", example: "5 tries", Fields: AttemptsFields },
   gate: { label: "Gate", example: "5 hits in a row", Fields: GateFields },
-  circuit: { label: "Circuit", example: "3 rounds of 4", Fields: CircuitFields },
+  circuit: { label: words.circuit, example: "3 rounds of 4", Fields: CircuitFields },
 };
 
 /** The kinds as choices, each as it looks in use. */
@@ -40,7 +41,7 @@ export const PLAIN_KINDS = (Object.keys(KINDS) as Kind[]).map((value) => ({
 const SIDES: { value: Sides; label: string }[] = [
   { value: "one", label: "Whole body" },
   { value: "both", label: "Each side" },
-  { value: "dominant", label: "Better side" },
+  { value: "dominant", label: words.betterSide },
 ];
 
 /** The dose of one thing, in whole steps. */
@@ -70,7 +71,7 @@ export function PlainDoseEditor({ dose, onChange: changed }: EditProps<PlainDose
 export function PlainKindChoice({ dose, onChange }: EditProps<PlainDose>) {
   return (
     <Choice
-      label="Dose"
+      label={words.dose}
       options={PLAIN_KINDS}
       value={dose.kind}
       onChange={(kind) => (kind === dose.kind ? undefined : onChange(withKind(dose, kind)))}

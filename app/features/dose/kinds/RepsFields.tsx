@@ -4,6 +4,7 @@ import { type EditProps, Exactly, Seconds } from "~/features/fields/fields";
 import { boutsOf, type RangeProps, Ranges } from "~/features/fields/Ranges";
 import { Choice } from "~/ui/fields/Choice";
 import { Fold } from "~/ui/layout/Fold";
+import { words } from "~/ui/words";
 
 type Rest = "rest" | "slot" | "whole";
 
@@ -112,7 +113,7 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
         <Choice<Rest>
           label="Between sets"
           options={[
-            { value: "rest", label: "Rest" },
+            { value: "rest", label: words.rest },
             { value: "slot", label: "One set every …" },
             { value: "whole", label: "All in a slot" },
           ]}
@@ -130,7 +131,7 @@ export function RepsFields({ dose, onChange }: EditProps<Extract<PlainDose, { ki
           />
         ) : (
           <Seconds
-            label="Rest"
+            label={words.rest}
             value={dose.restSeconds}
             least={0}
             most={300}

@@ -16,6 +16,7 @@ import type { EditProps } from "~/features/fields/fields";
 import { Amount } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/layout/Loading";
+import { words } from "~/ui/words";
 import { RungEditor } from "./RungEditor";
 import { RungLine } from "./RungStair";
 import { useScales } from "./scales";
@@ -50,7 +51,7 @@ export function LadderFields({ dose, onChange }: EditProps<LadderDose>) {
           Not on the athlete's scales any more: {lost.join(", ")}. The rungs stay as they are.
         </Text>
       ) : null}
-      <ol aria-label="Rungs, first to last" className="m-0 list-none p-0">
+      <ol aria-label={words.rungsFirstToLast} className="m-0 list-none p-0">
         {dose.rungs.map((rung, i) => (
           <li key={rung.id}>
             <RungLine

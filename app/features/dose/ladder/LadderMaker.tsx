@@ -16,6 +16,7 @@ import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { WordsField } from "~/ui/fields/WordsField";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { RungStair } from "./RungStair";
 import { useScales } from "./scales";
 
@@ -159,7 +160,7 @@ function Wishes({ wish, onChange }: { wish: LadderWish; onChange: (more: Partial
           />
           <Why text={idle.hits} />
           <Percent
-            label="Chance of a hit"
+            label={words.chanceOfAHit}
             value={wish.chancePercent}
             least={5}
             most={95}
@@ -184,10 +185,10 @@ function RestWish({ wish, onChange }: { wish: LadderWish; onChange: (more: Parti
     <>
       <Choice
         named
-        label="Rest"
+        label={words.rest}
         options={[
           { value: "none", label: "No rest" },
-          { value: "fixed", label: "A fixed rest" },
+          { value: "fixed", label: words.aFixedRest },
           { value: "multiple", label: "A multiple of one effort" },
         ]}
         value={rest.kind}

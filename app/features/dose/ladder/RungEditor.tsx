@@ -1,11 +1,11 @@
 import { noteSchema, type Rung, rungSchema } from "@tonodrome/core";
 import { View } from "react-native";
 import { PlainDoseEditor, PlainKindChoice } from "~/features/dose/kinds/PlainDoseEditor";
-import { Seconds } from "~/features/fields/fields";
+import { Percent, Seconds } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
-import { Stepper } from "~/ui/fields/Stepper";
 import { TextEdit } from "~/ui/fields/TextEdit";
+import { words } from "~/ui/words";
 import { useScales } from "./scales";
 
 interface RungEditorProps {
@@ -21,7 +21,6 @@ interface RungEditorProps {
 
 /** One rung, opened in its place. */
 export function RungEditor({ rung, first, last, only, onChange, onMove, onCopy, onRemove }: RungEditorProps) {
-  const intensity = (by: number) => onChange({ intensity: Math.min(100, Math.max(0, rung.intensity + by)) });
   return (
     <View className="mb-3 gap-3 border-l-4 border-press py-2 pl-3">
       <ScaleChoice rung={rung} onChange={onChange} />
@@ -31,18 +30,16 @@ export function RungEditor({ rung, first, last, only, onChange, onMove, onCopy, 
         check={rungSchema.shape.label}
         onChange={(label) => onChange({ label })}
       />
-      <Stepper
-        label="Intensity"
-        value={`${rung.intensity} %`}
-        onLess={() => intensity(-5)}
-        onMore={() => intensity(5)}
-        atLeast={rung.intensity <= 0}
-        atMost={rung.intensity >= 100}
+      <Percent
+        label={words.intensity}
+        value={rung.intensity}
+        {...{ least: 0, most: 100 }}
+        onChange={(intensity) => onChange({ intensity })}
       />
       <PlainKindChoice dose={rung.dose} onChange={(dose) => onChange({ dose })} />
       <PlainDoseEditor dose={rung.dose} onChange={(dose) => onChange({ dose })} />
       <Seconds
-        label="Rest after it"
+        label={words.restAfterIt}
         value={rung.restSeconds}
         least={0}
         most={1200}
@@ -50,7 +47,7 @@ export function RungEditor({ rung, first, last, only, onChange, onMove, onCopy, 
         onChange={(restSeconds) => onChange({ restSeconds })}
       />
       <TextEdit
-        label="Focus"
+        label={words.focus}
         value={rung.focus}
         check={noteSchema}
         onChange={(focus) => onChange({ focus })}

@@ -1,5 +1,6 @@
 import { formatLength, type LevelRung } from "@tonodrome/core";
 import { toneClasses } from "~/ui/tone";
+import { words } from "~/ui/words";
 
 /** How far full effort is stepped in, per cent of the width. */
 const STEP_IN = 40;
@@ -55,7 +56,7 @@ export function RungLine({ rung, onPress, expanded, small }: RungLineProps) {
 /** Rungs as the stair they are. */
 export function RungStair({ rungs, small }: { rungs: readonly LevelRung[]; small?: boolean }) {
   return (
-    <ol aria-label="Rungs, first to last" className="m-0 list-none p-0">
+    <ol aria-label={words.rungsFirstToLast} className="m-0 list-none p-0">
       {rungs.map((rung) => (
         <li key={rung.id}>
           <RungLine rung={rung} small={small} />

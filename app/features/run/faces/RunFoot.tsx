@@ -2,6 +2,7 @@ import { memo } from "react";
 import { changeRunSettings } from "~/features/run/device/runSettings";
 import { type Ground, Press } from "~/features/run/presses/Press";
 import type { Presses } from "~/features/run/presses/usePresses";
+import { words } from "~/ui/words";
 import type { FaceModel } from "./faceModel";
 import { capLeft, GatePresses } from "./GateFace";
 
@@ -66,23 +67,23 @@ export const RunFoot = memo(function RunFoot(props: RunFootProps) {
           <div className="flex grow-[3]">
             <Press label="Begin" ground={ground} onPress={presses.begin} full tall />
           </div>
-          <Press label="More" ground={ground} onPress={actions.menu} tall />
+          <Press label={words.more} ground={ground} onPress={actions.menu} tall />
         </div>
       );
     case "ended":
       return (
         <div className="run-foot flex flex-wrap gap-2 pt-2">
-          <Press label="How did it go?" ground={ground} onPress={actions.after} full tall />
+          <Press label={words.howDidItGo} ground={ground} onPress={actions.after} full tall />
         </div>
       );
     case "waiting":
       return (
         <div className="run-foot flex flex-wrap gap-2 pt-2">
           <div className="flex grow-[2]">
-            <Press label="End the run" ground={ground} onPress={actions.end} full={isOver} tall />
+            <Press label={words.endTheRun} ground={ground} onPress={actions.end} full={isOver} tall />
           </div>
-          {canUndo ? <Press label="Undo" ground={ground} onPress={presses.undo} tall /> : null}
-          <Press label="More" ground={ground} onPress={actions.menu} tall />
+          {canUndo ? <Press label={words.undo} ground={ground} onPress={presses.undo} tall /> : null}
+          <Press label={words.more} ground={ground} onPress={actions.menu} tall />
         </div>
       );
     case "under-way": {
@@ -100,8 +101,8 @@ export const RunFoot = memo(function RunFoot(props: RunFootProps) {
             <Press label={isHeld ? "Resume" : "Hold"} ground={ground} onPress={presses.hold} full={isHeld} />
             <Press label="Skip" ground={ground} onPress={presses.skip} />
             <Press label="Back" ground={ground} onPress={presses.back} />
-            <Press label="Undo" ground={ground} onPress={presses.undo} disabled={!canUndo} />
-            <Press label="More" ground={ground} onPress={actions.menu} />
+            <Press label={words.undo} ground={ground} onPress={presses.undo} disabled={!canUndo} />
+            <Press label={words.more} ground={ground} onPress={actions.menu} />
           </div>
         </div>
       );

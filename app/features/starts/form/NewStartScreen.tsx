@@ -6,14 +6,15 @@ import { Text, View } from "react-native";
 import { useNow } from "~/data/client/useNow";
 import { useAthletes, useCreateAthlete } from "~/data/resources/athletes";
 import { useCreateStart } from "~/data/resources/starts";
+import { Amount } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { deviceZone } from "~/ui/dates";
 import { Choice } from "~/ui/fields/Choice";
 import { Field } from "~/ui/fields/Field";
-import { Stepper } from "~/ui/fields/Stepper";
 import { Loaded } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
+import { words } from "~/ui/words";
 import { EventChoice } from "./EventChoice";
 import {
   type StartForm,
@@ -32,7 +33,7 @@ const NEW = "new";
 export function NewStartScreen() {
   const athletes = useAthletes();
   return (
-    <Screen title="New start" back="/">
+    <Screen title={words.newStart} back="/">
       <Loaded query={athletes}>{(list) => <NewStart athletes={list} />}</Loaded>
     </Screen>
   );
@@ -73,9 +74,9 @@ function NewStart({ athletes }: { athletes: Athlete[] }) {
   return (
     <View className="gap-4">
       <View className="gap-2">
-        <Text className="font-strong text-body text-ink">Athlete</Text>
+        <Text className="font-strong text-body text-ink">{words.athlete}</Text>
         <Choice
-          label="Athlete"
+          label={words.athlete}
           options={[
             ...athletes.map((a) => ({ value: a.id, label: a.name })),
             { value: NEW, label: "Someone new" },
@@ -93,7 +94,7 @@ function NewStart({ athletes }: { athletes: Athlete[] }) {
         ) : null}
       </View>
       <Field
-        label="Event"
+        label={words.event}
         placeholder="Free skate, round 2, final …"
         error={errors.title?.message}
         {...form.register("title")}
@@ -105,14 +106,14 @@ function NewStart({ athletes }: { athletes: Athlete[] }) {
           <EventChoice eventId={field.value || null} onChange={(id) => field.onChange(id ?? "")} />
         )}
       />
-      <Field label="Venue" error={errors.venue?.message} {...form.register("venue")} />
+      <Field label={words.venue} error={errors.venue?.message} {...form.register("venue")} />
       <View className="flex-row gap-3">
         <View className="flex-1">
-          <Field label="Day" type="date" error={errors.date?.message} {...form.register("date")} />
+          <Field label={words.day} type="date" error={errors.date?.message} {...form.register("date")} />
         </View>
         <View className="flex-1">
           <Field
-            label="Start"
+            label={words.start}
             type="time"
             error={errors.time?.message}
             hint={news.past ? "This time has passed." : news.hint}
@@ -125,13 +126,12 @@ function NewStart({ athletes }: { athletes: Athlete[] }) {
         control={form.control}
         name="minutes"
         render={({ field }) => (
-          <Stepper
+          <Amount
             label="Time available before it"
-            value={`${field.value} min`}
-            onLess={() => field.onChange(Math.max(0, field.value - 5))}
-            onMore={() => field.onChange(Math.min(720, field.value + 5))}
-            atLeast={field.value <= 0}
-            atMost={field.value >= 720}
+            value={field.value}
+            {...{ least: 0, most: 720, step: 5 }}
+            show={(n) => `${n} min`}
+            onChange={field.onChange}
           />
         )}
       />

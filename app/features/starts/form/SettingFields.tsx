@@ -5,6 +5,7 @@ import { Amount } from "~/features/fields/fields";
 import { MultiChoice } from "~/ui/fields/MultiChoice";
 import { WordsField } from "~/ui/fields/WordsField";
 import { Fold } from "~/ui/layout/Fold";
+import { words } from "~/ui/words";
 import { WeatherFields } from "./WeatherFields";
 
 interface SettingFieldsProps {
@@ -76,7 +77,7 @@ export function SettingFields({
           onChange={(next) => change({ spaces: next })}
         />
         <WordsField
-          label="Equipment"
+          label={words.equipment}
           hint="Left empty, everything counts as there."
           words={setting.equipment}
           known={equipment}

@@ -7,6 +7,7 @@ import { useEvents } from "~/data/resources/events";
 import { useStartDraft } from "~/data/resources/startDraft";
 import { Select } from "~/ui/fields/Select";
 import { TextEdit } from "~/ui/fields/TextEdit";
+import { words } from "~/ui/words";
 import { CopyWeather } from "./CopyWeather";
 import { EventChoice } from "./EventChoice";
 import { SavedLine } from "./SavedLine";
@@ -28,14 +29,14 @@ export function StartDetails({ start }: { start: Start }) {
     <View className="gap-4">
       <SavedLine state={state} save={save} />
       <TextEdit
-        label="Event"
+        label={words.event}
         value={draft.title}
         check={nameSchema}
         onChange={(title) => change({ title })}
       />
       {athletes.length > 0 ? (
         <Select
-          label="Athlete"
+          label={words.athlete}
           options={athletes.map((a) => ({ value: a.id, label: a.name }))}
           value={draft.athleteId}
           onChange={(athleteId) => change({ athleteId })}
@@ -43,7 +44,7 @@ export function StartDetails({ start }: { start: Start }) {
       ) : null}
       <WhenFields start={draft} onChange={change} />
       <TextEdit
-        label="Venue"
+        label={words.venue}
         value={draft.venue}
         check={noteSchema}
         onChange={(venue) => change({ venue })}

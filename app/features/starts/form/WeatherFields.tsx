@@ -2,6 +2,7 @@ import type { Setting } from "@tonodrome/core";
 import { View } from "react-native";
 import { Amount, Percent } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
+import { words } from "~/ui/words";
 
 interface WeatherFieldsProps {
   setting: Setting;
@@ -22,7 +23,7 @@ export function WeatherFields({ setting, onChange }: WeatherFieldsProps) {
       <Choice
         label="Where it is"
         options={[
-          { value: "in", label: "Indoors" },
+          { value: "in", label: words.indoors },
           { value: "out", label: "Outdoors" },
         ]}
         value={setting.indoors ? "in" : "out"}

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { View } from "react-native";
 import { useNow } from "~/data/client/useNow";
 import { Field } from "~/ui/fields/Field";
+import { words } from "~/ui/words";
 import { type When, whenOf } from "./startForm";
 import { ZoneField } from "./ZoneField";
 
@@ -26,7 +27,7 @@ export function WhenFields({ start, onChange }: { start: When; onChange: (when: 
       <View className="flex-row gap-3">
         <View className="flex-1">
           <Field
-            label="Day"
+            label={words.day}
             type="date"
             value={typed.date}
             onChange={(e) => type({ date: e.currentTarget.value })}
@@ -34,7 +35,7 @@ export function WhenFields({ start, onChange }: { start: When; onChange: (when: 
         </View>
         <View className="flex-1">
           <Field
-            label="Start"
+            label={words.start}
             type="time"
             value={typed.time}
             error={when ? undefined : fault}

@@ -5,6 +5,7 @@ import type { PlanConflict } from "~/data/plan/planDraft";
 import { FillNews } from "~/features/fill/FillNews";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 
 export interface PlanNoticesProps {
   body: PlanBody;
@@ -66,7 +67,7 @@ export const PlanNotices = memo(function PlanNotices({
           actions={[{ label: "Good", onPress: onMerged }]}
         />
       ) : null}
-      {unsaved ? <Notice warn text={unsaved} actions={[{ label: "Try again", onPress: onSave }]} /> : null}
+      {unsaved ? <Notice warn text={unsaved} actions={[{ label: words.tryAgain, onPress: onSave }]} /> : null}
       {failure ? <Notice warn text={failure} /> : null}
       {restored && !conflict ? (
         <Notice

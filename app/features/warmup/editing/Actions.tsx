@@ -2,6 +2,7 @@ import { memo } from "react";
 import { View } from "react-native";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
+import { words } from "~/ui/words";
 
 interface ActionsProps {
   /** The time available, minutes, where it is another than the one that is saved; null where it is that. */
@@ -48,7 +49,7 @@ export const Actions = memo(function Actions({
         />
       ) : mayRun && !empty ? (
         <Button
-          label={running === "here" ? "Back to the run" : running ? "Follow the run" : "Run"}
+          label={running === "here" ? "Back to the run" : running ? "Follow the run" : words.run}
           icon="run"
           look="full"
           className="shrink-0 grow basis-auto"
@@ -56,9 +57,9 @@ export const Actions = memo(function Actions({
         />
       ) : null}
       {newMinutes !== null && mayRun && !empty ? (
-        <Button label="Run" icon="run" iconOnly onPress={onRun} />
+        <Button label={words.run} icon="run" iconOnly onPress={onRun} />
       ) : null}
-      {onUndo ? <Button label="Undo" icon="undo" iconOnly onPress={onUndo} /> : null}
+      {onUndo ? <Button label={words.undo} icon="undo" iconOnly onPress={onUndo} /> : null}
       {onRedo ? <Button label="Redo" icon="redo" iconOnly onPress={onRedo} /> : null}
       {mayBuild ? (
         <>
@@ -69,7 +70,7 @@ export const Actions = memo(function Actions({
             className={empty ? "shrink-0 grow basis-auto" : ""}
             onPress={onAdd}
           />
-          <Button label="More" icon="settings" iconOnly onPress={onMore} />
+          <Button label={words.more} icon="settings" iconOnly onPress={onMore} />
         </>
       ) : null}
     </View>

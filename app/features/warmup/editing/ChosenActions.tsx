@@ -2,6 +2,7 @@ import { canSplit, circuitFault } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
+import { words } from "~/ui/words";
 
 /** What is done with several drills at once, in the place of the usual actions. */
 export function ChosenActions({ model }: { model: WarmUpModel }) {
@@ -17,12 +18,12 @@ export function ChosenActions({ model }: { model: WarmUpModel }) {
           : `${items.length} chosen${fault && items.length > 1 ? `. ${fault}` : ""}`}
       </Text>
       <View className="flex-row flex-wrap gap-2">
-        <Button label="Earlier" icon="up" iconOnly disabled={none} onPress={() => deed("earlier")} />
-        <Button label="Later" icon="down" iconOnly disabled={none} onPress={() => deed("later")} />
-        <Button label="Copy" icon="copy" iconOnly disabled={none} onPress={() => deed("copy")} />
-        <Button label="Remove" icon="remove" iconOnly disabled={none} onPress={() => deed("remove")} />
-        <Button label="Circuit" disabled={fault !== null} onPress={() => deed("circuit")} />
-        <Button label="Split" disabled={!items.some(canSplit)} onPress={() => deed("split")} />
+        <Button label={words.earlier} icon="up" iconOnly disabled={none} onPress={() => deed("earlier")} />
+        <Button label={words.later} icon="down" iconOnly disabled={none} onPress={() => deed("later")} />
+        <Button label={words.copy} icon="copy" iconOnly disabled={none} onPress={() => deed("copy")} />
+        <Button label={words.remove} icon="remove" iconOnly disabled={none} onPress={() => deed("remove")} />
+        <Button label={words.circuit} disabled={fault !== null} onPress={() => deed("circuit")} />
+        <Button label={words.split} disabled={!items.some(canSplit)} onPress={() => deed("split")} />
         <Button label="Done" look="full" className="flex-1" onPress={() => choose(false)} />
       </View>
     </View>

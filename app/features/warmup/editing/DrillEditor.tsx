@@ -12,11 +12,12 @@ import {
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
 import { DoseEditor } from "~/features/dose/DoseEditor";
+import { Percent } from "~/features/fields/fields";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Choice } from "~/ui/fields/Choice";
-import { Stepper } from "~/ui/fields/Stepper";
 import { TextEdit } from "~/ui/fields/TextEdit";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 import { Alternatives } from "./Alternatives";
 import { DrillRules } from "./DrillRules";
 import { PlaceField } from "./PlaceField";
@@ -59,14 +60,13 @@ export function DrillEditor({
   onChange,
 }: DrillEditorProps) {
   const { item } = placement;
-  const intensity = (by: number) => onChange({ intensity: Math.min(100, Math.max(0, item.intensity + by)) });
   return (
     <View className="gap-4">
       {findings.length > 0 ? (
         <Notice
           warn={findings.some((f) => f.severity !== "hint")}
           text={findings.map((f) => f.words).join(" ")}
-          actions={[{ label: "What mends it", onPress: onFindings }]}
+          actions={[{ label: words.whatMendsIt, onPress: onFindings }]}
         />
       ) : null}
       {reason ? <Notice text={reason} /> : null}
@@ -78,19 +78,17 @@ export function DrillEditor({
       ) : null}
       {item.why ? <Text className="font-text text-body text-muted">{item.why}</Text> : null}
       {item.dose.kind === "ladder" ? null : (
-        <Stepper
-          label="Intensity"
-          value={`${item.intensity} %`}
-          onLess={() => intensity(-5)}
-          onMore={() => intensity(5)}
-          atLeast={item.intensity <= 0}
-          atMost={item.intensity >= 100}
+        <Percent
+          label={words.intensity}
+          value={item.intensity}
+          {...{ least: 0, most: 100 }}
+          onChange={(intensity) => onChange({ intensity })}
         />
       )}
       <View className="gap-1">
-        <Text className="font-text text-body text-ink">When time is short</Text>
+        <Text className="font-text text-body text-ink">{words.whenTimeIsShort}</Text>
         <Choice
-          label="Priority"
+          label={words.priority}
           options={PRIORITY_OPTIONS}
           value={item.priority}
           onChange={(priority) => onChange({ priority })}
@@ -104,7 +102,7 @@ export function DrillEditor({
       <Alternatives item={item} drills={drills} onSwap={onSwap} />
       <TextEdit
         key={`focus-${item.id}`}
-        label="Focus"
+        label={words.focus}
         value={item.focus}
         check={noteSchema}
         onChange={(focus) => onChange({ focus })}
@@ -124,9 +122,9 @@ export function DrillEditor({
         onChange={(place) => onChange({ place })}
       />
       <View className="gap-1">
-        <Text className="font-text text-body text-ink">Phase</Text>
+        <Text className="font-text text-body text-ink">{words.phase}</Text>
         <Choice
-          label="Phase"
+          label={words.phase}
           options={PHASE_OPTIONS}
           value={item.phase}
           onChange={(phase) => onChange({ phase })}

@@ -1,5 +1,6 @@
 import { View } from "react-native";
 import { Button } from "~/ui/Button";
+import { words } from "~/ui/words";
 
 interface DrillMovesProps {
   first: boolean;
@@ -16,22 +17,22 @@ export function DrillMoves({ first, last, onMove, onCopy, onSplit, onRemove }: D
   return (
     <View className="flex-row flex-wrap gap-1">
       <Button
-        label="Earlier"
+        label={words.earlier}
         icon={onSplit ? undefined : "up"}
         className="flex-1"
         disabled={first}
         onPress={() => onMove(-1)}
       />
       <Button
-        label="Later"
+        label={words.later}
         icon={onSplit ? undefined : "down"}
         className="flex-1"
         disabled={last}
         onPress={() => onMove(1)}
       />
-      {onSplit ? <Button label="Split" onPress={onSplit} /> : null}
-      <Button label="Copy" icon="copy" iconOnly onPress={onCopy} />
-      <Button label="Remove" icon="remove" iconOnly onPress={onRemove} />
+      {onSplit ? <Button label={words.split} onPress={onSplit} /> : null}
+      <Button label={words.copy} icon="copy" iconOnly onPress={onCopy} />
+      <Button label={words.remove} icon="remove" iconOnly onPress={onRemove} />
     </View>
   );
 }

@@ -4,6 +4,7 @@ import { Amount, Seconds } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
 import { Select } from "~/ui/fields/Select";
 import { Fold } from "~/ui/layout/Fold";
+import { words } from "~/ui/words";
 
 interface DrillRulesProps {
   item: PlanItem;
@@ -41,10 +42,10 @@ export function DrillRules({ item, others, onChange }: DrillRulesProps) {
       ) : null}
       <Choice
         named
-        label="Rest after it"
+        label={words.restAfterIt}
         options={[
           { value: "none", label: "None owed" },
-          { value: "seconds", label: "A fixed rest" },
+          { value: "seconds", label: words.aFixedRest },
           { value: "times", label: "Times its work" },
         ]}
         value={rest?.kind ?? "none"}
@@ -61,7 +62,7 @@ export function DrillRules({ item, others, onChange }: DrillRulesProps) {
       />
       {rest?.kind === "seconds" ? (
         <Seconds
-          label="Rest"
+          label={words.rest}
           value={rest.seconds}
           least={15}
           most={7200}

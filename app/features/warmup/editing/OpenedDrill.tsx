@@ -6,6 +6,7 @@ import { DrillFacts } from "~/features/stair/DrillFacts";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 
 interface OpenedDrillProps extends Pick<WarmUpModel, "mayBuild" | "move" | "dose" | "remove" | "open"> {
   placement: Placement;
@@ -44,7 +45,7 @@ export const OpenedDrill = memo(function OpenedDrill(props: OpenedDrillProps) {
         <Notice
           warn={findings.some((f) => f.severity !== "hint")}
           text={findings.map((f) => f.words).join(" ")}
-          actions={[{ label: "What mends it", onPress: () => open("findings") }]}
+          actions={[{ label: words.whatMendsIt, onPress: () => open("findings") }]}
         />
       ) : null}
       {reason ? <Notice text={reason} /> : null}
@@ -53,20 +54,20 @@ export const OpenedDrill = memo(function OpenedDrill(props: OpenedDrillProps) {
         <Button label="Less of it" icon="less" iconOnly onPress={() => dose(-1)} />
         <Button label="More of it" icon="add" iconOnly onPress={() => dose(1)} />
         <Button
-          label="Earlier"
+          label={words.earlier}
           icon="up"
           iconOnly
           disabled={index === 0}
           onPress={() => move(item.id, index - 1)}
         />
         <Button
-          label="Later"
+          label={words.later}
           icon="down"
           iconOnly
           disabled={index === count - 1}
           onPress={() => move(item.id, index + 1)}
         />
-        <Button label="Remove" icon="remove" iconOnly onPress={remove} />
+        <Button label={words.remove} icon="remove" iconOnly onPress={remove} />
         <Button label="Edit" className="flex-1" onPress={() => open("drill")} />
       </View>
     </View>

@@ -1,7 +1,6 @@
 import { type Limits, orderedWait, type PlanBody, spokenLength } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Amount } from "~/features/fields/fields";
-import { Stepper } from "~/ui/fields/Stepper";
 
 const MINUTE = 60;
 const LONGEST = 4 * 3600;
@@ -14,52 +13,38 @@ interface PlanSettingsProps {
 /** What the whole plan keeps to: the wait before the start and the largest step. */
 export function PlanSettings({ body, onChange }: PlanSettingsProps) {
   const { leastSeconds, longestSeconds } = body.wait;
-  const least = (by: number) => {
-    const value = Math.min(LONGEST, Math.max(0, leastSeconds + by * MINUTE));
-    onChange({ wait: orderedWait({ ...body.wait, leastSeconds: value }) });
-  };
-  const longest = (by: number) => {
-    const value = Math.min(LONGEST, Math.max(0, longestSeconds + by * MINUTE));
-    const leastNow = Math.min(value, leastSeconds);
-    onChange({ wait: orderedWait({ ...body.wait, leastSeconds: leastNow, longestSeconds: value }) });
-  };
   const shortest = body.wait.shortestSeconds ?? leastSeconds;
-  const shorter = (by: number) => {
-    const value = Math.min(leastSeconds, Math.max(0, shortest + by * MINUTE));
-    onChange({ wait: { ...body.wait, shortestSeconds: value === leastSeconds ? undefined : value } });
-  };
-  const step = (by: number) => onChange({ stepPoints: Math.min(100, Math.max(5, body.stepPoints + by)) });
   return (
     <View className="gap-4">
-      <Stepper
+      <Minutes
         label="Least wait before the start"
-        value={spokenLength(leastSeconds)}
-        onLess={() => least(-1)}
-        onMore={() => least(1)}
-        atLeast={leastSeconds === 0}
+        seconds={leastSeconds}
+        onChange={(seconds) => onChange({ wait: orderedWait({ ...body.wait, leastSeconds: seconds }) })}
       />
-      <Stepper
+      <Minutes
         label="Short of time, no less than"
-        value={spokenLength(shortest)}
-        onLess={() => shorter(-1)}
-        onMore={() => shorter(1)}
-        atLeast={shortest === 0}
-        atMost={shortest >= leastSeconds}
+        seconds={shortest}
+        most={leastSeconds}
+        onChange={(seconds) =>
+          onChange({
+            wait: { ...body.wait, shortestSeconds: seconds === leastSeconds ? undefined : seconds },
+          })
+        }
       />
-      <Stepper
+      <Minutes
         label="Longest wait"
-        value={spokenLength(longestSeconds)}
-        onLess={() => longest(-1)}
-        onMore={() => longest(1)}
-        atLeast={longestSeconds === 0}
+        seconds={longestSeconds}
+        onChange={(seconds) => {
+          const leastNow = Math.min(seconds, leastSeconds);
+          onChange({ wait: orderedWait({ ...body.wait, leastSeconds: leastNow, longestSeconds: seconds }) });
+        }}
       />
-      <Stepper
+      <Amount
         label="Largest step up"
-        value={`${body.stepPoints} pts`}
-        onLess={() => step(-5)}
-        onMore={() => step(5)}
-        atLeast={body.stepPoints <= 5}
-        atMost={body.stepPoints >= 100}
+        value={body.stepPoints}
+        {...{ least: 5, most: 100, step: 5 }}
+        show={(n) => `${n} pts`}
+        onChange={(stepPoints) => onChange({ stepPoints })}
       />
       <Amount
         label="Rest before the start after hard work"
@@ -75,6 +60,28 @@ export function PlanSettings({ body, onChange }: PlanSettingsProps) {
         even.
       </Text>
     </View>
+  );
+}
+
+interface MinutesProps {
+  label: string;
+  seconds: number;
+  /** Seconds too. */
+  most?: number;
+  onChange: (seconds: number) => void;
+}
+
+/** A length in minutes. */
+function Minutes({ label, seconds, most = LONGEST, onChange }: MinutesProps) {
+  return (
+    <Amount
+      label={label}
+      value={seconds / MINUTE}
+      least={0}
+      most={most / MINUTE}
+      show={(n) => spokenLength(n * MINUTE)}
+      onChange={(n) => onChange(n * MINUTE)}
+    />
   );
 }
 

@@ -11,6 +11,7 @@ import { Fold } from "~/ui/layout/Fold";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Unbroken } from "~/ui/Unbroken";
+import { words } from "~/ui/words";
 
 /** What was done last in the sheet, and how to take it back. */
 interface Done {
@@ -62,7 +63,7 @@ export default function FindingsSheet({
       {open.length === 0 ? (
         <Text className="font-text text-body text-ink">Nothing to say against this warm-up.</Text>
       ) : null}
-      <View role="list" aria-label="To look at">
+      <View role="list" aria-label={words.toLookAt}>
         {open.map(({ finding }) => (
           <FindingRow
             key={keyOf(finding)}

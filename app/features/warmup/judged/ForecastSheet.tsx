@@ -15,6 +15,7 @@ import { Slider } from "~/ui/fields/Slider";
 import { Fold } from "~/ui/layout/Fold";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
 
 const MINUTE = 60;
 
@@ -102,7 +103,7 @@ export default function ForecastSheet({ model }: { model: WarmUpModel }) {
       </View>
       <View className="gap-1">
         <Text role="heading" aria-level={3} className="font-strong text-body text-ink">
-          If it is late
+          {words.ifItIsLate}
         </Text>
         <LateTable forecast={forecast} />
       </View>
