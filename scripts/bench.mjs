@@ -4,7 +4,7 @@ import { spawn } from "node:child_process";
 import { once } from "node:events";
 import { existsSync } from "node:fs";
 import { setTimeout as sleep } from "node:timers/promises";
-import { ensureBuilt } from "./lib/build.mjs";
+import { ensureBuilt, ensureEmptyBuilt } from "./lib/build.mjs";
 import { run } from "./lib/command.mjs";
 import { ensureDebian } from "./lib/debian.mjs";
 import { ensurePackages } from "./lib/install.mjs";
@@ -26,6 +26,7 @@ main(async () => {
   await tsx(inRoot("core", "bench", "checks.ts"));
   await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
   await ensureBuilt();
+  process.env.BENCH_EMPTY = await ensureEmptyBuilt();
   const port = await freePort();
   const server = spawn(process.execPath, [inRoot("scripts", "e2e-server.mjs")], {
     env: { ...process.env, PORT: String(port) },
@@ -35,6 +36,7 @@ main(async () => {
     process.env.BENCH_URL = `http://127.0.0.1:${port}`;
     while (!(await fetch(`${process.env.BENCH_URL}/ready`).catch(() => null))) await sleep(200);
     await tsx(inRoot("e2e", "bench", "interface.ts"));
+    await tsx(inRoot("e2e", "bench", "load.ts"));
   } finally {
     const gone = once(server, "exit");
     server.kill("SIGTERM");

@@ -17,15 +17,45 @@ export async function ensureBuilt() {
   const sources = sourcesHash();
   if (existsSync(MARK) && readFileSync(MARK, "utf8") === sources) return;
   say("Building the application …");
-  const fresh = inRoot("app", "dist.new");
-  rmSync(fresh, { recursive: true, force: true });
+  const fresh = await exported("dist.new");
+  await addServiceWorker(fresh);
+  compress(fresh);
+  writeFileSync(path.join(fresh, ".sources"), sources);
+  rmSync(DIST, { recursive: true, force: true });
+  renameSync(fresh, DIST);
+}
+
+/** Exports an application of the same packages whose one screen is a line of text: what the bench compares with. Its folder. */
+export async function ensureEmptyBuilt() {
+  const hash = createHash("sha256");
+  for (const file of [inRoot("package-lock.json"), ...files(inRoot("app", "bench"))])
+    hash.update(readFileSync(file));
+  const sources = hash.digest("hex");
+  const dir = inRoot("app", "dist.empty");
+  const mark = path.join(dir, ".sources");
+  if (existsSync(mark) && readFileSync(mark, "utf8") === sources) return dir;
+  say("Building the empty application …");
+  await exported("dist.empty", { TONODROME_ROUTES: "bench/empty" });
+  compress(dir);
+  writeFileSync(mark, sources);
+  return dir;
+}
+
+/** Exports the web application into a folder of its own beside its sources. */
+async function exported(name, env = {}) {
+  const dir = inRoot("app", name);
+  rmSync(dir, { recursive: true, force: true });
   const code = await run(
     inRoot("node_modules", ".bin", "expo"),
-    ["export", "-p", "web", "--output-dir", "dist.new"],
+    ["export", "-p", "web", "--output-dir", name],
     {
       cwd: inRoot("app"),
       stdio: ["ignore", process.env.TONODROME_VERBOSE ? "inherit" : "ignore", "inherit"],
-      env: { ...process.env, CI: "1", EXPO_NO_TELEMETRY: "1", EXPO_OFFLINE: "1", NODE_ENV: "production" },
+      env: {
+        ...process.env,
+        ...{ CI: "1", EXPO_NO_TELEMETRY: "1", EXPO_OFFLINE: "1", NODE_ENV: "production" },
+        ...env,
+      },
     },
   );
   if (code !== 0)
@@ -33,11 +63,7 @@ export async function ensureBuilt() {
       "The application could not be built; the reason is above.",
       "Mend it and start again. The last build, if there was one, is untouched.",
     );
-  await addServiceWorker(fresh);
-  compress(fresh);
-  writeFileSync(path.join(fresh, ".sources"), sources);
-  rmSync(DIST, { recursive: true, force: true });
-  renameSync(fresh, DIST);
+  return dir;
 }
 
 /** What keeps the application on the device, with the list of every file it is made of. */

@@ -1,7 +1,7 @@
 import { readdirSync } from "node:fs";
 import path from "node:path";
 
-const SKIP = new Set(["node_modules", "dist", "dist.new", ".expo"]);
+const SKIP = new Set(["node_modules", "dist", "dist.new", "dist.empty", ".expo"]);
 
 /** Every file below a folder, in the order of names, but for what is made or installed there. */
 export function* files(dir) {

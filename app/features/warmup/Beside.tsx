@@ -1,5 +1,6 @@
 import { lazy, Suspense } from "react";
 import { View } from "react-native";
+import { showStrip } from "~/features/stair/showStrip";
 import { Button } from "~/ui/Button";
 import { Loading } from "~/ui/layout/Loading";
 import { Heading } from "~/ui/layout/Screen";
@@ -7,7 +8,6 @@ import { words } from "~/ui/words";
 import { GivenUp } from "./dock/GivenUp";
 import { DrillPane } from "./editing/DrillPane";
 import type { WarmUpModel } from "./model/useWarmUp";
-import { showStrip } from "./showStrip";
 
 const ForecastSheet = lazy(() => import("./judged/ForecastSheet"));
 const FindingsSheet = lazy(() => import("./judged/FindingsSheet"));

@@ -8,6 +8,7 @@ import { useStart } from "~/data/resources/starts";
 import { SortableStrips } from "~/features/stair/SortableStrips";
 import { Stair } from "~/features/stair/Stair";
 import { beginWords, StartBand } from "~/features/stair/StartBand";
+import { showStrip } from "~/features/stair/showStrip";
 import { CoverageStrip } from "~/features/warmup/dock/CoverageStrip";
 import { Button } from "~/ui/Button";
 import { useKeys } from "~/ui/hooks/useKeys";
@@ -25,7 +26,6 @@ import { ChosenActions } from "./editing/ChosenActions";
 import { useOpenedDrill } from "./editing/OpenedDrill";
 import { useFocusedStep } from "./model/useFocusedStep";
 import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
-import { showStrip } from "./showStrip";
 import { WarmUpSheets } from "./WarmUpSheets";
 
 /** Now moves on the line so often, seconds. */

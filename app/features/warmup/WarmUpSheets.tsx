@@ -3,6 +3,7 @@ import { NO_SCALES, ScalesContext } from "~/features/dose/ladder/scales";
 import { KeepTemplate } from "~/features/fill/KeepTemplate";
 import { ShareWarmUp } from "~/features/share/ShareWarmUp";
 import { ShelfPicker } from "~/features/shelf/ShelfPicker";
+import { showStrip } from "~/features/stair/showStrip";
 import { StartDetails } from "~/features/starts/form/StartDetails";
 import { CoverageList } from "~/features/warmup/dock/CoverageStrip";
 import { Button } from "~/ui/Button";
@@ -18,7 +19,6 @@ import { EarlierVersions } from "./editing/EarlierVersions";
 import { PlanSettings } from "./editing/PlanSettings";
 import { More } from "./More";
 import type { WarmUpModel } from "./model/useWarmUp";
-import { showStrip } from "./showStrip";
 
 // Loaded when it is first asked for.
 const FillSheet = lazy(() => import("~/features/fill/FillSheet"));
