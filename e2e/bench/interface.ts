@@ -1,5 +1,5 @@
 // What a coach feels, measured in Chromium against the real server: the slider's input to paint at a CPU slowed down
-// four times with thirty drills, opening a warm-up of sixty, and what the first load of Today weighs. `npm run bench`.
+// four times with thirty drills, and opening a warm-up of sixty. `npm run bench`.
 import { type Browser, chromium, type Page } from "@playwright/test";
 import { benchPlan } from "../../core/bench/plans";
 import { chromium as launch } from "../browser";
@@ -178,25 +178,6 @@ async function pressing(page: Page, startId: string): Promise<number[]> {
   return page.evaluate(() => (window as unknown as { times: number[] }).times);
 }
 
-async function firstLoad(browser: Browser): Promise<number> {
-  const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
-  const page = await context.newPage();
-  await openDemo(page);
-  const client = await context.newCDPSession(page);
-  await client.send("Network.enable");
-  await client.send("Network.setExtraHTTPHeaders", { headers: { "accept-encoding": "gzip" } });
-  const scripts = new Set<string>();
-  let bytes = 0;
-  client.on("Network.responseReceived", (e) => e.type === "Script" && scripts.add(e.requestId));
-  client.on("Network.loadingFinished", (e) => {
-    if (scripts.has(e.requestId)) bytes += e.encodedDataLength;
-  });
-  await page.goto(base);
-  await page.getByText("Ilse Marrow").first().waitFor();
-  await context.close();
-  return bytes;
-}
-
 /** The slider with and without judging, by turns on the same machine: what workers are asked to judge is kept from them. */
 async function judging(browser: Browser): Promise<void> {
   const times = { with: [] as number[], without: [] as number[] };
@@ -264,8 +245,4 @@ console.log(row("this machine", await opening(page, 60, 1)));
 console.log(row(`CPU ${SLOWDOWN} times slower`, await opening(page, 61, SLOWDOWN)));
 console.log(`\nthe run, press to paint, CPU ${SLOWDOWN} times slower, ms (aim: below 50)`);
 console.log(row("+30 s and undo, 60 drills", await pressing(page, await startOf(page, 60))));
-const bytes = await firstLoad(browser);
-console.log(
-  `\nfirst load of Today: ${(bytes / 1000).toFixed(0)} kB of JavaScript, gzipped (aim: at most 450)`,
-);
 await browser.close();
