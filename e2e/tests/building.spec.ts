@@ -68,8 +68,7 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
   await expect(page.getByRole("list", { name: "Actions" }).getByText("left cold")).toHaveCount(0);
   await expectAccessible(page);
   await page.getByRole("button", { name: "Close" }).click();
-  await page.getByTestId("stair").getByRole("listitem").getByRole("button").first().click();
-  await expect(page.getByRole("dialog")).toContainText("Raises warmth");
+  await expect(await editDrill(page, /./)).toContainText("Raises warmth");
   await page.getByRole("button", { name: "Close" }).click();
   await saved(page);
 

@@ -2,6 +2,7 @@ import { type BrowserContext, expect, type Page, test } from "@playwright/test";
 import {
   addDrills,
   beginRun,
+  editDrill,
   expectAccessible,
   makeStart,
   openDemo,
@@ -26,7 +27,7 @@ async function twoTabs(page: Page, context: BrowserContext): Promise<Page> {
 }
 
 async function intensity(page: Page, drill: string, way: "less" | "more"): Promise<void> {
-  await page.getByRole("button", { name: new RegExp(`^${drill}, `) }).click();
+  await editDrill(page, new RegExp(`^${drill}, `));
   await page.getByRole("button", { name: `Intensity: ${way}` }).click();
 }
 

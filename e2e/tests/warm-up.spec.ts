@@ -77,7 +77,7 @@ test("a whole warm-up is in sight, and a bar of its rise brings its strip", asyn
   expect(shapes.map((s) => s.x)).toEqual(shapes.map((s) => s.x).toSorted((a, b) => a - b));
   const last = page.getByRole("button", { name: /^Opening pass, 90 %/ });
   await bars.last().click();
-  await expect(last).toHaveAttribute("aria-pressed", "true");
+  await expect(last).toHaveAttribute("aria-expanded", "true");
   await expect(last).toBeInViewport();
   await expect(last).toContainText(/reps|attempt/);
   await expect(page.getByRole("dialog")).toHaveCount(0);

@@ -67,6 +67,10 @@ export interface PlanDraft {
   drop: () => void;
 }
 
+/** What was saved here, unless what was read since is newer. */
+const newerOf = (landed: Plan | null, read: Plan): Plan =>
+  landed && landed.version > read.version ? landed : read;
+
 /** What is said where nobody knows what both began from. */
 const WHOLE: readonly Meeting[] = [{ what: "The warm-up as a whole", mine: "yours", theirs: "theirs" }];
 
@@ -78,7 +82,9 @@ const WHOLE: readonly Meeting[] = [{ what: "The warm-up as a whole", mine: "your
 export function usePlanDraft(start: Start): PlanDraft {
   // What was saved is what there is, before it has come round through the cache: nothing is to flash up in between.
   const [landed, setLanded] = useState<Plan | null>(null);
-  const plan = landed && landed.version > start.plan.version ? landed : start.plan;
+  const plan = newerOf(landed, start.plan);
+  /** The same at once: an edit may come after a save has landed and before that is drawn. */
+  const landedNow = useRef<Plan | null>(null);
   const key = `${PREFIX}${plan.id}`;
   const [draft, setDraft] = useState<Draft | null>(() => readKept(key, draftSchema));
   const [restored, setRestored] = useState(draft !== null);
@@ -113,15 +119,16 @@ export function usePlanDraft(start: Start): PlanDraft {
   const write = useCallback(
     (next: PlanBody) => {
       setRestored(false);
-      const { version, base } = newest.current ?? { version: plan.version, base: plan.body };
+      const from = newerOf(landedNow.current, start.plan);
+      const { version, base } = newest.current ?? { version: from.version, base: from.body };
       put({ version, ...(base ? { base } : {}), body: next });
     },
-    [put, plan.version, plan.body],
+    [put, start.plan],
   );
 
   const edit = useCallback(
     (change: (body: PlanBody) => PlanBody) => {
-      const now = newest.current?.body ?? plan.body;
+      const now = newest.current?.body ?? newerOf(landedNow.current, start.plan).body;
       const changed = change(now);
       // A pair whose drills were moved apart, or of which one is gone, is no pair any more.
       const items = withoutBrokenPairs(changed.items);
@@ -130,7 +137,7 @@ export function usePlanDraft(start: Start): PlanDraft {
       setHistory((h) => edited(h, now));
       write(next);
     },
-    [write, setHistory, plan.body],
+    [write, setHistory, start.plan],
   );
 
   const step = (way: typeof undone<PlanBody>) => {
@@ -153,6 +160,7 @@ export function usePlanDraft(start: Start): PlanDraft {
       const saved = await saver.mutateAsync({ planId: plan.id, write: { version, body: sent } });
       // What was edited meanwhile is next, against the version that has just come to be.
       const later = newest.current;
+      landedNow.current = saved;
       setLanded(saved);
       const isLater = later !== null && later.body !== sent;
       put(isLater ? { version: saved.version, base: saved.body, body: later.body } : null);

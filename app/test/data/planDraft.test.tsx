@@ -58,6 +58,22 @@ it("keeps edits on the device until the server has them, against the version the
   expect(unsavedDrafts()).toBe(0);
 });
 
+it("edits what was saved, also before that has been drawn", async () => {
+  answer = saved;
+  const draft = draftOf();
+  act(() => draft.current.edit(steps(25)));
+  // As it is in the hands of whatever was drawn before the save landed.
+  const { edit } = draft.current;
+  await act(() => draft.current.save());
+  act(() => edit((body) => ({ ...body, stepPoints: body.stepPoints + 1 })));
+  expect(draft.current.body.stepPoints).toBe(26);
+  await act(() => draft.current.save());
+  expect(sent.map((s) => [s.version, s.body.stepPoints])).toEqual([
+    [3, 25],
+    [4, 26],
+  ]);
+});
+
 it("takes edits back one by one", () => {
   const draft = draftOf();
   expect(draft.current.undo).toBeNull();
