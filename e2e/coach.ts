@@ -119,7 +119,7 @@ export async function addDrills(page: Page, ...names: string[]): Promise<void> {
 /** Opens a drill's strip in its place on a phone, and from it the sheet in which all of it is edited. */
 export async function editDrill(page: Page, name: RegExp): Promise<Locator> {
   const stair = page.getByTestId("stair");
-  const strip = stair.getByRole("button", { name }).first();
+  const strip = stair.locator("[data-drill]").and(page.getByRole("button", { name })).first();
   if ((await strip.getAttribute("aria-expanded")) !== "true") await strip.click();
   await stair.getByRole("button", { name: "Edit", exact: true }).click();
   return page.getByRole("dialog");
