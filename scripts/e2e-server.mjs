@@ -41,7 +41,7 @@ main(async () => {
       // The browser's clock is in the tests' hands, and runs ahead of this one.
       TONODROME_PRESS_AHEAD_SECONDS: "86400",
       PORT: String(port),
-      TONODROME_WEB: inRoot("app", "dist"),
+      TONODROME_WEB: process.env.TONODROME_WEB ?? inRoot("app", "dist"),
     });
     servers.push(server);
     targets.push(`http://127.0.0.1:${port}`);

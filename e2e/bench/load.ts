@@ -1,14 +1,12 @@
 // What opening Today costs beside an empty application of the same packages built in the same way, by turns on this
 // machine: script, largest paint and blocking time at a CPU four times slower and a slow mobile net, and what a second
 // visit takes. `npm run bench`.
-import { existsSync, readFileSync } from "node:fs";
-import { createServer, type Server } from "node:http";
-import path from "node:path";
 import { type Browser, type BrowserContext, chromium, type Page } from "@playwright/test";
 import { chromium as launch } from "../browser";
 import { openDemo } from "../coach";
 
 const ours = process.env.BENCH_URL as string;
+const empty = process.env.BENCH_EMPTY_URL as string;
 const SLOWDOWN = 4;
 /** Each is opened so many times. */
 const TURNS = 5;
@@ -25,28 +23,6 @@ interface Load {
   paint: number;
   /** Beyond the first 50 ms of each task, summed from the beginning until it rests, ms. */
   blocking: number;
-}
-
-/** Serves the empty application, as small as it comes. */
-async function serveEmpty(dir: string): Promise<{ url: string; server: Server }> {
-  const types: Record<string, string> = {
-    ".js": "text/javascript",
-    ".html": "text/html",
-    ".css": "text/css",
-  };
-  const server = createServer((request, response) => {
-    const { pathname } = new URL(request.url ?? "/", "http://localhost");
-    const wanted = path.join(dir, path.normalize(pathname));
-    const file = path.extname(pathname) && existsSync(wanted) ? wanted : path.join(dir, "index.html");
-    const zipped = existsSync(`${file}.gz`);
-    response.setHeader("content-type", types[path.extname(file)] ?? "application/octet-stream");
-    if (zipped) response.setHeader("content-encoding", "gzip");
-    response.end(readFileSync(zipped ? `${file}.gz` : file));
-  });
-  await new Promise<void>((done) => server.listen(0, "127.0.0.1", done));
-  const address = server.address();
-  if (!address || typeof address === "string") throw new Error("The empty application is not served.");
-  return { url: `http://127.0.0.1:${address.port}`, server };
 }
 
 /** Keeps what the browser says of paints and long tasks, from before the page's first script on. */
@@ -142,7 +118,6 @@ async function secondVisit(browser: Browser): Promise<number> {
 const median = (list: number[]) => list.toSorted((a, b) => a - b)[Math.floor(list.length / 2)] ?? Number.NaN;
 
 const browser = await chromium.launch(launch);
-const { url: empty, server } = await serveEmpty(process.env.BENCH_EMPTY as string);
 const loads = { ours: [] as Load[], empty: [] as Load[] };
 const second: number[] = [];
 for (let turn = 0; turn < TURNS; turn++) {
@@ -169,4 +144,3 @@ console.log(
   `  a second visit until *begin at* stands there: ${median(second).toFixed(0)} ms (aim: at most 1,000)`,
 );
 await browser.close();
-server.close();

@@ -273,7 +273,7 @@ test("a shared warm-up needs no account, follows plan and start by itself, canno
   await expectAccessible(other);
   await expect(other.getByRole("button", { name: /^(Save|Add|Run|Share)$/ })).toHaveCount(0);
   await other.getByRole("button", { name: /^Landing holds/ }).click();
-  await expect(other.getByTestId("stair")).toContainText("Focus");
+  await expect(other.getByTestId("stair")).toContainText("One quiet sound");
   await expectAccessible(other);
 
   await addDrills(page, "Walking lunges");
@@ -322,7 +322,7 @@ test("an athlete sees their own warm-ups and runs only, to read", async ({ page,
   await openStart(other, "Noor Whitlock");
   await expect(other.getByRole("button", { name: "Run", exact: true })).toHaveCount(0);
   await other.getByRole("button", { name: /^Landing holds/ }).click();
-  await expect(other.getByTestId("stair")).toContainText("Intensity");
+  await expect(other.getByTestId("opened")).toContainText("One quiet sound");
   await expect(other.getByRole("button", { name: /^(Remove|Edit)$/ })).toHaveCount(0);
   await expectAccessible(other);
 });

@@ -80,11 +80,10 @@ const WHOLE: readonly Meeting[] = [{ what: "The warm-up as a whole", mine: "your
  * found from an earlier visit is not saved before somebody has seen it.
  */
 export function usePlanDraft(start: Start): PlanDraft {
-  // What was saved is what there is, before it has come round through the cache: nothing is to flash up in between.
-  const [landed, setLanded] = useState<Plan | null>(null);
-  const plan = newerOf(landed, start.plan);
-  /** The same at once: an edit may come after a save has landed and before that is drawn. */
-  const landedNow = useRef<Plan | null>(null);
+  // What was saved is what there is, before it has come round through the cache: nothing is to flash up in between. At
+  // once, not with the next drawing: an edit may come before that.
+  const landed = useRef<Plan | null>(null);
+  const plan = newerOf(landed.current, start.plan);
   const key = `${PREFIX}${plan.id}`;
   const [draft, setDraft] = useState<Draft | null>(() => readKept(key, draftSchema));
   const [restored, setRestored] = useState(draft !== null);
@@ -119,7 +118,7 @@ export function usePlanDraft(start: Start): PlanDraft {
   const write = useCallback(
     (next: PlanBody) => {
       setRestored(false);
-      const from = newerOf(landedNow.current, start.plan);
+      const from = newerOf(landed.current, start.plan);
       const { version, base } = newest.current ?? { version: from.version, base: from.body };
       put({ version, ...(base ? { base } : {}), body: next });
     },
@@ -128,7 +127,7 @@ export function usePlanDraft(start: Start): PlanDraft {
 
   const edit = useCallback(
     (change: (body: PlanBody) => PlanBody) => {
-      const now = newest.current?.body ?? newerOf(landedNow.current, start.plan).body;
+      const now = newest.current?.body ?? newerOf(landed.current, start.plan).body;
       const changed = change(now);
       // A pair whose drills were moved apart, or of which one is gone, is no pair any more.
       const items = withoutBrokenPairs(changed.items);
@@ -160,8 +159,7 @@ export function usePlanDraft(start: Start): PlanDraft {
       const saved = await saver.mutateAsync({ planId: plan.id, write: { version, body: sent } });
       // What was edited meanwhile is next, against the version that has just come to be.
       const later = newest.current;
-      landedNow.current = saved;
-      setLanded(saved);
+      landed.current = saved;
       const isLater = later !== null && later.body !== sent;
       put(isLater ? { version: saved.version, base: saved.body, body: later.body } : null);
       mind.current?.ours.add(saved.version);

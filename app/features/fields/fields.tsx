@@ -42,6 +42,11 @@ export function Percent({ step = 5, ...props }: Omit<AmountProps, "show">) {
   return <Amount {...props} step={step} show={(n) => `${n} %`} />;
 }
 
+/** An effort, per cent of the most there is. */
+export function Intensity({ value, onChange }: Pick<AmountProps, "value" | "onChange">) {
+  return <Percent label="Intensity" value={value} least={0} most={100} onChange={onChange} />;
+}
+
 /** Seconds in whole steps. */
 export function Seconds(props: Omit<AmountProps, "show">) {
   return <Amount {...props} show={(n) => (n < 60 ? `${n} s` : formatLength(n))} />;

@@ -9,7 +9,7 @@ import { isLinkOver, useShared } from "~/data/resources/shares";
 import { useFit } from "~/features/fit/useFit";
 import { StateLine } from "~/features/judge/StateLine";
 import { WholeRise } from "~/features/rise/WholeRise";
-import { DrillFacts } from "~/features/stair/DrillFacts";
+import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Stair } from "~/features/stair/Stair";
 import { beginWords, StartBand } from "~/features/stair/StartBand";
 import { Loaded } from "~/ui/layout/Loading";
@@ -46,7 +46,8 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
     horizonSeconds: available,
   });
   const segments = useMemo(() => fitTimeline(fit), [fit]);
-  const selected = fit.placements.find((p) => p.item.id === selectedId) ?? null;
+  // What to do, how hard, how long and the focus stand in the strip.
+  const known = plan.items.find((i) => i.id === selectedId)?.details;
   return (
     <View className="mx-auto min-h-0 w-full max-w-[760px] flex-1">
       <View className="px-4 pt-2">
@@ -73,7 +74,7 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
           context={shared.context}
           selectedId={selectedId}
           onSelect={(id) => select(id === selectedId ? null : id)}
-          opened={selected ? <DrillFacts placement={selected} /> : null}
+          opened={known ? <DrillKnowledge details={known} /> : null}
         />
       </ScrollView>
       <StartBand

@@ -5,7 +5,7 @@ import { Controller, useForm } from "react-hook-form";
 import { Text, View } from "react-native";
 import { useDrills } from "~/data/resources/drills";
 import { DoseEditor } from "~/features/dose/DoseEditor";
-import { Percent } from "~/features/fields/fields";
+import { Intensity } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { Field } from "~/ui/fields/Field";
@@ -72,14 +72,7 @@ export function DrillForm({
         <Controller
           control={form.control}
           name="intensity"
-          render={({ field }) => (
-            <Percent
-              label={words.intensity}
-              value={field.value}
-              {...{ least: 0, most: 100 }}
-              onChange={field.onChange}
-            />
-          )}
+          render={({ field }) => <Intensity value={field.value} onChange={field.onChange} />}
         />
       )}
       <Controller

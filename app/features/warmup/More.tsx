@@ -33,7 +33,7 @@ export function More({ model }: { model: WarmUpModel }) {
           onPress={() => open("day")}
         />
       </Section>
-      <Section title={words.thisWarmup}>
+      <Section title={words.thisWarmUp}>
         <MenuRow
           label={words.waitStepsAndLimits}
           now={`wait from ${spokenLength(draft.body.wait.leastSeconds)}, steps of ${draft.body.stepPoints}\u00a0points`}

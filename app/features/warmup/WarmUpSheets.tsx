@@ -78,7 +78,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       );
     case "more":
       return (
-        <Sheet title={words.thisWarmup} onClose={close}>
+        <Sheet title={words.thisWarmUp} onClose={close}>
           <More model={model} />
         </Sheet>
       );

@@ -33,8 +33,9 @@ const outdoors = { ...usualSetting(), indoors: false };
 
 const sore = (area: "knee" | "shoulder") => ({ ...noProfile(), protectedAreas: [{ area, until: null }] });
 
-/** Days that make trouble, for an adult. */
+/** Days that make trouble, for an adult; and one without a minute for the kit. */
 const DAYS: [string, Partial<FillInput>][] = [
+  ["kit on", { kit: "on" }],
   ["alone", { setting: { ...usualSetting(), people: 0 } }],
   ["cold", { setting: { ...outdoors, temperature: 2 } }],
   ["hot", { setting: { ...outdoors, temperature: 34, humidity: 60 } }],
@@ -42,8 +43,9 @@ const DAYS: [string, Partial<FillInput>][] = [
   ["sore shoulder", { athlete: sore("shoulder") }],
 ];
 
-/** Ages other than an adult's, and days that make trouble. */
+/** An adult, other ages, and days that make trouble. */
 const VARIANTS: [string, number | null, Partial<FillInput>][] = [
+  ["adult", null, {}],
   ...AGES.map((age): [string, number, Partial<FillInput>] => [`${age}`, age, {}]),
   ...DAYS.map(([name, more]): [string, null, Partial<FillInput>] => [name, null, more]),
 ];
@@ -52,16 +54,10 @@ const VARIANTS: [string, number | null, Partial<FillInput>][] = [
 const CASES: Case[] = SPORTS.flatMap((sport, s) =>
   APPROACHES.flatMap((approach, a) =>
     LENGTHS.flatMap((minutes, l): Case[] =>
-      [["adult", null, {}] as (typeof VARIANTS)[number], ...VARIANTS].flatMap(([name, age, more], v) =>
-        v > 0 && (s + a + l + v) % 2 > 0
-          ? []
-          : [
-              {
-                ...{ sport, approach, minutes, age, more },
-                name: `${sport.key}, ${approach.id}, ${minutes} min, ${name}`,
-              },
-            ],
-      ),
+      VARIANTS.filter((_, v) => v === 0 || (s + a + l + v) % 2 === 0).map(([name, age, more]) => ({
+        ...{ sport, approach, minutes, age, more },
+        name: `${sport.key}, ${approach.id}, ${minutes} min, ${name}`,
+      })),
     ),
   ),
 );

@@ -1,7 +1,7 @@
 import { noteSchema, type Rung, rungSchema } from "@tonodrome/core";
 import { View } from "react-native";
 import { PlainDoseEditor, PlainKindChoice } from "~/features/dose/kinds/PlainDoseEditor";
-import { Percent, Seconds } from "~/features/fields/fields";
+import { Intensity, Seconds } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { TextEdit } from "~/ui/fields/TextEdit";
@@ -30,12 +30,7 @@ export function RungEditor({ rung, first, last, only, onChange, onMove, onCopy, 
         check={rungSchema.shape.label}
         onChange={(label) => onChange({ label })}
       />
-      <Percent
-        label={words.intensity}
-        value={rung.intensity}
-        {...{ least: 0, most: 100 }}
-        onChange={(intensity) => onChange({ intensity })}
-      />
+      <Intensity value={rung.intensity} onChange={(intensity) => onChange({ intensity })} />
       <PlainKindChoice dose={rung.dose} onChange={(dose) => onChange({ dose })} />
       <PlainDoseEditor dose={rung.dose} onChange={(dose) => onChange({ dose })} />
       <Seconds

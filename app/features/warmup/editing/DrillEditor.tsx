@@ -12,13 +12,14 @@ import {
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
 import { DoseEditor } from "~/features/dose/DoseEditor";
-import { Percent } from "~/features/fields/fields";
+import { Intensity } from "~/features/fields/fields";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Choice } from "~/ui/fields/Choice";
 import { TextEdit } from "~/ui/fields/TextEdit";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
 import { Alternatives } from "./Alternatives";
+import { DrillNotices } from "./DrillNotices";
 import { DrillRules } from "./DrillRules";
 import { PlaceField } from "./PlaceField";
 
@@ -62,14 +63,7 @@ export function DrillEditor({
   const { item } = placement;
   return (
     <View className="gap-4">
-      {findings.length > 0 ? (
-        <Notice
-          warn={findings.some((f) => f.severity !== "hint")}
-          text={findings.map((f) => f.words).join(" ")}
-          actions={[{ label: words.whatMendsIt, onPress: onFindings }]}
-        />
-      ) : null}
-      {reason ? <Notice text={reason} /> : null}
+      <DrillNotices findings={findings} onFindings={onFindings} reason={reason} />
       {onShelf ? (
         <Notice
           text="This drill was changed on the shelf since it was put in here. Here it stays as it is."
@@ -78,12 +72,7 @@ export function DrillEditor({
       ) : null}
       {item.why ? <Text className="font-text text-body text-muted">{item.why}</Text> : null}
       {item.dose.kind === "ladder" ? null : (
-        <Percent
-          label={words.intensity}
-          value={item.intensity}
-          {...{ least: 0, most: 100 }}
-          onChange={(intensity) => onChange({ intensity })}
-        />
+        <Intensity value={item.intensity} onChange={(intensity) => onChange({ intensity })} />
       )}
       <View className="gap-1">
         <Text className="font-text text-body text-ink">{words.whenTimeIsShort}</Text>

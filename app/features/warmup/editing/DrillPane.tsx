@@ -2,9 +2,9 @@ import { hashKey } from "@tanstack/react-query";
 import { canSplit, type DrillContent, drillContent, type PlanItem, shelfOrigin } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { NO_SCALES, ScalesContext } from "~/features/dose/ladder/scales";
-import { DrillFacts } from "~/features/stair/DrillFacts";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { DrillEditor } from "./DrillEditor";
+import { DrillFacts } from "./DrillFacts";
 import { DrillMoves } from "./DrillMoves";
 
 /** The selected drill beside the stair: where it stands and what it is. */
@@ -19,10 +19,9 @@ export function DrillPane({ model }: { model: WarmUpModel }) {
 
 /** The editor of the selected drill. */
 export function SelectedDrill({ model }: { model: WarmUpModel }) {
-  const { selected, draft, explanation } = model;
+  const { selected, draft, findings, reason } = model;
   if (!selected) return null;
   const { id } = selected.item;
-  const reason = explanation?.given.find((g) => g.itemId === id)?.reason ?? null;
   const onShelf = newerOnShelf(selected.item, model.drills);
   if (!model.mayBuild) return <DrillFacts placement={selected} reason={reason} />;
   return (
@@ -30,7 +29,7 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
       <DrillEditor
         key={id}
         placement={selected}
-        findings={model.toLookAt.filter((f) => f.itemId === id)}
+        findings={findings}
         onFindings={() => model.open("findings")}
         reason={reason}
         onShelf={onShelf}

@@ -1,36 +1,29 @@
-import type { Finding, Placement } from "@tonodrome/core";
+import type { Placement } from "@tonodrome/core";
 import { memo, type ReactNode, useMemo } from "react";
 import { View } from "react-native";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
-import { DrillFacts } from "~/features/stair/DrillFacts";
 import type { WarmUpModel } from "~/features/warmup/model/useWarmUp";
 import { Button } from "~/ui/Button";
-import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
+import { DrillNotices } from "./DrillNotices";
 
-interface OpenedDrillProps extends Pick<WarmUpModel, "mayBuild" | "move" | "dose" | "remove" | "open"> {
+interface OpenedDrillProps
+  extends Pick<WarmUpModel, "findings" | "reason" | "mayBuild" | "move" | "dose" | "remove" | "open"> {
   placement: Placement;
   /** Its line in the plan, and how many there are. */
   index: number;
   count: number;
-  /** What there is to look at about it. */
-  findings: readonly Finding[];
-  /** Why it was given up, when it was. */
-  reason: string | null;
 }
 
 /** What the selected drill opens to in the stair; undefined where it stands beside it. */
 export function useOpenedDrill(model: WarmUpModel, wide: boolean): ReactNode {
-  const { selected, index, draft, toLookAt, explanation, mayBuild, move, dose, remove, open } = model;
-  const id = selected?.item.id;
-  const findings = useMemo(() => toLookAt.filter((f) => f.itemId === id), [toLookAt, id]);
-  const reason = explanation?.given.find((g) => g.itemId === id)?.reason ?? null;
+  const { selected, index, draft, findings, reason, mayBuild, move, dose, remove, open } = model;
   const count = draft.body.items.length;
   return useMemo(() => {
     if (wide) return undefined;
     if (!selected) return null;
-    const does = { mayBuild, move, dose, remove, open };
-    return <OpenedDrill {...{ placement: selected, index, count, findings, reason }} {...does} />;
+    const known = { index, count, findings, reason, mayBuild };
+    return <OpenedDrill placement={selected} {...known} {...{ move, dose, remove, open }} />;
   }, [wide, selected, index, count, findings, reason, mayBuild, move, dose, remove, open]);
 }
 
@@ -38,38 +31,32 @@ export function useOpenedDrill(model: WarmUpModel, wide: boolean): ReactNode {
 export const OpenedDrill = memo(function OpenedDrill(props: OpenedDrillProps) {
   const { placement, index, count, findings, reason, mayBuild, move, dose, remove, open } = props;
   const { item } = placement;
-  if (!mayBuild) return <DrillFacts placement={placement} reason={reason} />;
   return (
     <View className="mb-2 gap-1 border-b-2 border-line pb-2" testID="opened">
-      {findings.length > 0 ? (
-        <Notice
-          warn={findings.some((f) => f.severity !== "hint")}
-          text={findings.map((f) => f.words).join(" ")}
-          actions={[{ label: words.whatMendsIt, onPress: () => open("findings") }]}
-        />
+      <DrillNotices findings={findings} onFindings={() => open("findings")} reason={reason} />
+      {item.details ? <DrillKnowledge details={item.details} brief={mayBuild} /> : null}
+      {mayBuild ? (
+        <View className="flex-row flex-wrap gap-1">
+          <Button label="Less of it" icon="less" iconOnly onPress={() => dose(-1)} />
+          <Button label="More of it" icon="add" iconOnly onPress={() => dose(1)} />
+          <Button
+            label={words.earlier}
+            icon="up"
+            iconOnly
+            disabled={index === 0}
+            onPress={() => move(item.id, index - 1)}
+          />
+          <Button
+            label={words.later}
+            icon="down"
+            iconOnly
+            disabled={index === count - 1}
+            onPress={() => move(item.id, index + 1)}
+          />
+          <Button label={words.remove} icon="remove" iconOnly onPress={remove} />
+          <Button label="Edit" className="flex-1" onPress={() => open("drill")} />
+        </View>
       ) : null}
-      {reason ? <Notice text={reason} /> : null}
-      {item.details ? <DrillKnowledge details={item.details} brief /> : null}
-      <View className="flex-row flex-wrap gap-1">
-        <Button label="Less of it" icon="less" iconOnly onPress={() => dose(-1)} />
-        <Button label="More of it" icon="add" iconOnly onPress={() => dose(1)} />
-        <Button
-          label={words.earlier}
-          icon="up"
-          iconOnly
-          disabled={index === 0}
-          onPress={() => move(item.id, index - 1)}
-        />
-        <Button
-          label={words.later}
-          icon="down"
-          iconOnly
-          disabled={index === count - 1}
-          onPress={() => move(item.id, index + 1)}
-        />
-        <Button label={words.remove} icon="remove" iconOnly onPress={remove} />
-        <Button label="Edit" className="flex-1" onPress={() => open("drill")} />
-      </View>
     </View>
   );
 });

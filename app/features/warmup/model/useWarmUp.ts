@@ -1,7 +1,7 @@
 import type { Finding, Placement } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { useMay } from "~/data/account/account";
 import { type PlanDraft, usePlanDraft } from "~/data/plan/planDraft";
 import { useRunElsewhere } from "~/data/resources/openRuns";
@@ -52,6 +52,10 @@ export interface WarmUpModel extends StartFit, Selection, PlanEdits, ClubKnowled
   /** Whether a run of this start is under way, on this device or on another. */
   running: "here" | "elsewhere" | null;
   selected: Placement | null;
+  /** What there is to look at about the selected drill. */
+  findings: readonly Finding[];
+  /** Why the selected drill was cut; null when it was not. */
+  reason: string | null;
   select: (itemId: string) => void;
   /** Why the last key did nothing; null when it did something. */
   said: string | null;
@@ -103,7 +107,12 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
   const shownStops = useRef("");
   const selected = fit.placements.find((p) => p.item.id === selection.selectedId) ?? null;
   const [said, say] = useState<{ of: string; words: string } | null>(null);
-  const reason = fitted.explanation?.given.find((g) => g.itemId === selection.selectedId)?.reason;
+  const reason = fitted.explanation?.given.find((g) => g.itemId === selection.selectedId)?.reason ?? null;
+  const { toLookAt } = judged;
+  const findings = useMemo(
+    () => toLookAt.filter((f) => f.itemId === selection.selectedId),
+    [toLookAt, selection.selectedId],
+  );
   return {
     ...fitted,
     failure: fitted.failure ?? fitted.fitFailure ?? runFailure,
@@ -128,6 +137,8 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
     stops,
     running: own ? "here" : elsewhere ? "elsewhere" : null,
     selected,
+    findings,
+    reason,
     said: said !== null && said.of === selection.selectedId ? said.words : null,
     dose: useStable((steps: 1 | -1) => {
       say(null);

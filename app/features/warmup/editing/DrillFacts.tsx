@@ -6,7 +6,7 @@ import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Notice } from "~/ui/layout/Notice";
 
 /** One drill to read: what to do, how hard, where, and the one thing to attend to. */
-export function DrillFacts({ placement, reason = null }: { placement: Placement; reason?: string | null }) {
+export function DrillFacts({ placement, reason }: { placement: Placement; reason: string | null }) {
   const { item, level, ideal, beginSeconds } = placement;
   const facts = [
     ["Focus", item.focus],
