@@ -1,5 +1,6 @@
 const { getDefaultConfig } = require("expo/metro-config");
 const { withNativeWind } = require("nativewind/metro");
+const pastBarrels = require("./build/pastBarrels.cjs");
 
 const config = getDefaultConfig(__dirname);
 
@@ -20,5 +21,8 @@ if (api) {
   config.server.enhanceMiddleware = (metro) => (request, response, next) =>
     proxy(request, response, () => metro(request, response, next));
 }
+
+// What a file is made into goes by what the core's doors lead to, besides by the file itself.
+config.cacheVersion = pastBarrels.version();
 
 module.exports = withNativeWind(config, { input: "./ui/global.css", inlineRem: 16 });

@@ -60,6 +60,7 @@ export {
 } from "./event/eventType";
 export type { NamedCulprit } from "./fit/culprit";
 export { type GivenUp, givenUpLine } from "./fit/explain/explain";
+export { fitWord } from "./fit/explain/fitWord";
 export { steepLeftOut } from "./fit/explain/steepLeftOut";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
 export { idleLine } from "./fit/idle";
@@ -94,7 +95,7 @@ export type { Edit } from "./plan/planEdit";
 export { protectedOn } from "./plan/protect";
 export { topUpShelf } from "./plan/topUpShelf";
 export { type Circumstances, circumstancesOn } from "./plan/usable";
-export { REMEMBERED } from "./rewarm/doneBefore";
+export { REMEMBERED } from "./rewarm/memory";
 export type { RunForecast } from "./run/judge/runForecast";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";

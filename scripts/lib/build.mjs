@@ -6,6 +6,7 @@ import { run } from "./command.mjs";
 import { files } from "./files.mjs";
 import { inRoot } from "./paths.mjs";
 import { Stop, say } from "./say.mjs";
+import { splitCommon } from "./splitCommon.mjs";
 
 const DIST = inRoot("app", "dist");
 const MARK = path.join(DIST, ".sources");
@@ -18,6 +19,7 @@ export async function ensureBuilt() {
   if (existsSync(MARK) && readFileSync(MARK, "utf8") === sources) return;
   say("Building the application …");
   const fresh = await exported("dist.new");
+  splitCommon(fresh);
   await addServiceWorker(fresh);
   compress(fresh);
   writeFileSync(path.join(fresh, ".sources"), sources);
@@ -104,6 +106,7 @@ function sourcesHash() {
     inRoot("package-lock.json"),
     ...files(inRoot("app")),
     ...files(inRoot("core", "src")),
+    inRoot("scripts", "lib", "splitCommon.mjs"),
   ]) {
     if (/\.test\.tsx?$/.test(file)) continue;
     hash.update(`${path.relative(inRoot(), file)}\n`).update(readFileSync(file));

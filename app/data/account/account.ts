@@ -1,8 +1,7 @@
-import { type Action, type Me, type Membership, may, meSchema } from "@tonodrome/core/api";
-import { z } from "zod";
+import { type Action, type Me, type Membership, may } from "@tonodrome/core/api";
 import { createStore, useStore } from "zustand";
 import { ApiFailure, ask, whenSignedOut } from "~/data/client/api";
-import { forget, keep, readKept } from "~/data/device/storage";
+import { forget, isRecord, keep, readKept } from "~/data/device/storage";
 
 const ME = "me";
 const CLUB = "club";
@@ -22,14 +21,25 @@ interface Account {
  * Whoever is signed in, also kept on this device: without a connection the hall's phone goes on where it was. The
  * server decides anew with every request.
  */
-const store = createStore<Account>(() => accountOf(readKept(ME, meSchema) ?? undefined));
+const store = createStore<Account>(() => accountOf(readKept(ME, meIn) ?? undefined));
+
+/** Whoever was signed in, as this device kept them. */
+function meIn(kept: unknown): Me | null {
+  const isMe =
+    isRecord(kept) &&
+    typeof kept.id === "string" &&
+    typeof kept.name === "string" &&
+    Array.isArray(kept.clubs) &&
+    kept.clubs.every((c) => isRecord(c) && typeof c.id === "string" && typeof c.role === "string");
+  return isMe ? (kept as unknown as Me) : null;
+}
 
 function accountOf(
   me: Me | null | undefined,
   failure: string | null = null,
   wanted: string | null = null,
 ): Account {
-  const chosen = readKept(CLUB, z.string());
+  const chosen = readKept(CLUB, (kept) => (typeof kept === "string" ? kept : null));
   const club = me?.clubs.find((c) => c.id === chosen) ?? me?.clubs[0] ?? null;
   return { me, club, failure, wanted };
 }
@@ -79,7 +89,7 @@ export function arrived(): void {
 /** Asks the server who one is. */
 export async function refreshMe(): Promise<void> {
   try {
-    put(await ask(meSchema, "GET", "/me"));
+    put(await ask("me", "GET", "/me", undefined, { atSight: true }));
   } catch (error) {
     if (error instanceof ApiFailure && error.code === "signed_out") put(null);
     // Not reached: what this device knows holds.

@@ -1,5 +1,5 @@
-import { type ApiError, apiErrorSchema, type ErrorCode } from "@tonodrome/core/api";
-import type { z } from "zod";
+import type { ApiError, ErrorCode } from "@tonodrome/core/api";
+import { type AnswerName, type AnswerOf, checked, loadChecks } from "./answers";
 import { askedNow, hearServerTime } from "./clock";
 import { heard } from "./reach";
 
@@ -28,21 +28,29 @@ export function whenSignedOut(act: () => void): void {
   signedOut = act;
 }
 
+/** How something is asked. */
+export interface Asking {
+  /** Longest wait for an answer, milliseconds. */
+  patience?: number;
+  /** Taken as it comes while the checks of answers are not loaded: for what the first page opens with. */
+  atSight?: boolean;
+}
+
 /**
  * Asks the server and checks the answer's shape.
- * @param patience longest wait for an answer, milliseconds
+ * @param name what the answer is, as its schema is called
  * @throws ApiFailure always with a sentence to show
  */
-export function ask<S extends z.ZodType>(
-  schema: S,
+export function ask<Name extends AnswerName>(
+  name: Name,
   method: "GET" | "POST" | "PUT" | "DELETE",
   path: string,
   body?: unknown,
-  patience = PATIENCE,
-): Promise<z.infer<S>> {
+  how: Asking = {},
+): Promise<AnswerOf<Name>> {
   const sent =
     body === undefined ? {} : { body: JSON.stringify(body), headers: { "content-type": "application/json" } };
-  return request(schema, path, { method, ...sent }, patience);
+  return request(name, path, { method, ...sent }, how);
 }
 
 /**
@@ -50,22 +58,22 @@ export function ask<S extends z.ZodType>(
  * @param patience longest wait for an answer, milliseconds
  * @throws ApiFailure always with a sentence to show
  */
-export function sendFile<S extends z.ZodType>(
-  schema: S,
+export function sendFile<Name extends AnswerName>(
+  name: Name,
   path: string,
   file: Blob,
   patience: number,
-): Promise<z.infer<S>> {
+): Promise<AnswerOf<Name>> {
   const headers = { "content-type": "application/x-ndjson" };
-  return request(schema, path, { method: "POST", body: file, headers }, patience);
+  return request(name, path, { method: "POST", body: file, headers }, { patience });
 }
 
-async function request<S extends z.ZodType>(
-  schema: S,
+async function request<Name extends AnswerName>(
+  name: Name,
   path: string,
   init: RequestInit,
-  patience: number,
-): Promise<z.infer<S>> {
+  { patience = PATIENCE, atSight = false }: Asking,
+): Promise<AnswerOf<Name>> {
   const asked = askedNow();
   const answer = await fetch(`/api${path}`, { ...init, signal: AbortSignal.timeout(patience) }).catch(
     () => null,
@@ -75,11 +83,12 @@ async function request<S extends z.ZodType>(
   heard(answer !== null && data !== null && data !== undefined);
   if (!answer || data === null || data === undefined) throw unreachable();
   if (!answer.ok) {
+    const { apiErrorSchema } = await loadChecks();
     const failure = failureOf(apiErrorSchema.safeParse(data).data);
     if (failure.code === "signed_out") signedOut();
     throw failure;
   }
-  return schema.parse(data);
+  return checked(name, data, atSight);
 }
 
 /**

@@ -1,9 +1,16 @@
-import { type Change, changeSchema } from "@tonodrome/core/api";
+import { type Change, TOPICS } from "@tonodrome/core/api";
 import { useEffect } from "react";
+import { isRecord } from "~/data/device/storage";
 import { useStable } from "~/ui/hooks/useStable";
 
 /** A stream that was refused is asked for again after this long, milliseconds: the server may only be starting. */
 const PATIENCE = 10_000;
+
+/** A change, where what was sent is one. */
+function changeIn(sent: unknown): Change | null {
+  if (!isRecord(sent) || !TOPICS.some((topic) => topic === sent.topic)) return null;
+  return sent.id === undefined || typeof sent.id === "string" ? (sent as Change) : null;
+}
 
 /**
  * Listens to a stream of changes while the page is in sight, and tells of each. A page that comes back into sight, or
@@ -31,8 +38,8 @@ export function useChanges(path: string, onChange: (change: Change) => void, onM
         isFirst = false;
       };
       fresh.onmessage = ({ data }) => {
-        const news = changeSchema.safeParse(JSON.parse(data));
-        if (news.success) change(news.data);
+        const news = changeIn(JSON.parse(data));
+        if (news) change(news);
       };
       fresh.onerror = () => {
         // The browser itself comes back to a stream that broke, but not to one that was refused.

@@ -1,6 +1,5 @@
-import { z } from "zod";
 import { createStore, useStore } from "zustand";
-import { keep, readKept } from "~/data/device/storage";
+import { isRecord, keep, readKept } from "~/data/device/storage";
 
 /*
  * The time, as the server has it as far as that is known. The device's clock may be minutes wrong, and may jump while the
@@ -23,11 +22,15 @@ const FRESH = 60_000;
 const BELIEVED = 12 * 3_600_000;
 
 const KEY = "clock-ahead";
-const keptSchema = z.object({ ahead: z.number(), at: z.number() });
+
+const foundIn = (kept: unknown) =>
+  isRecord(kept) && typeof kept.ahead === "number" && typeof kept.at === "number"
+    ? { ahead: kept.ahead, at: kept.at }
+    : null;
 
 /** What was found out before this page was opened: a run that is gone on with offline has to be gone on with by it. */
 function aheadBefore(): number {
-  const kept = readKept(KEY, keptSchema);
+  const kept = readKept(KEY, foundIn);
   return kept && Math.abs(Date.now() - kept.at) < BELIEVED ? kept.ahead : 0;
 }
 

@@ -1,14 +1,19 @@
-import type { z } from "zod";
-
-/** Reads what this device kept under a key; null when there is nothing or it cannot be read. */
-export function readKept<S extends z.ZodType>(key: string, schema: S): z.infer<S> | null {
+/**
+ * Reads what this device kept under a key; null when there is nothing or it cannot be read.
+ * @param read what it makes of what was kept; nothing where that is not what it should be
+ */
+export function readKept<T>(key: string, read: (kept: unknown) => T | null | undefined): T | null {
   try {
     const text = localStorage.getItem(key);
-    return text === null ? null : (schema.safeParse(JSON.parse(text)).data ?? null);
+    return text === null ? null : (read(JSON.parse(text)) ?? null);
   } catch {
     return null;
   }
 }
+
+/** Whether something kept has fields. */
+export const isRecord = (kept: unknown): kept is Record<string, unknown> =>
+  typeof kept === "object" && kept !== null;
 
 /** What is kept under a key as it was written; null when there is nothing. */
 export function keptText(key: string): string | null {

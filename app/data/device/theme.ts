@@ -1,24 +1,22 @@
 import { useState } from "react";
-import { z } from "zod";
 import { keep, readKept } from "./storage";
 
-const themeSchema = z.enum(["light", "dark"]);
 /** Dark for a hall, light for daylight. */
-export type Theme = z.infer<typeof themeSchema>;
+export type Theme = "light" | "dark";
 
 const KEY = "theme";
+const themeIn = (kept: unknown): Theme | null => (kept === "light" || kept === "dark" ? kept : null);
 
 /** Puts a theme chosen earlier on the page; without a choice the system's own holds. */
 export function applyKeptTheme(): void {
-  const kept = readKept(KEY, themeSchema);
+  const kept = readKept(KEY, themeIn);
   if (kept) document.documentElement.dataset.theme = kept;
 }
 
 /** The theme in force and a press to change to the other one. */
 export function useTheme(): { theme: Theme; toggle: () => void } {
   const [theme, setTheme] = useState<Theme>(
-    () =>
-      readKept(KEY, themeSchema) ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dark" : "light"),
+    () => readKept(KEY, themeIn) ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dark" : "light"),
   );
   return {
     theme,

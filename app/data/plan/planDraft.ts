@@ -85,7 +85,9 @@ export function usePlanDraft(start: Start): PlanDraft {
   const landed = useRef<Plan | null>(null);
   const plan = newerOf(landed.current, start.plan);
   const key = `${PREFIX}${plan.id}`;
-  const [draft, setDraft] = useState<Draft | null>(() => readKept(key, draftSchema));
+  const [draft, setDraft] = useState<Draft | null>(() =>
+    readKept(key, (kept) => draftSchema.safeParse(kept).data),
+  );
   const [restored, setRestored] = useState(draft !== null);
   const client = useQueryClient();
   const mind = useRef<RememberedEdits | null>(null);

@@ -1,19 +1,19 @@
 import { useCallback } from "react";
-import type { z } from "zod";
 import { useMembership } from "~/data/account/account";
-import { ask } from "~/data/client/api";
+import type { AnswerName } from "~/data/client/answers";
+import { type Asking, ask } from "~/data/client/api";
 
 /** Asks the server about the club one acts in. Every such question is scoped to it by its address. */
 export function useClubAsk() {
   const { id } = useMembership();
   return useCallback(
-    <S extends z.ZodType>(
-      schema: S,
+    <Name extends AnswerName>(
+      name: Name,
       method: "GET" | "POST" | "PUT" | "DELETE",
       path: string,
       body?: unknown,
-      patience?: number,
-    ) => ask(schema, method, `/clubs/${id}${path}`, body, patience),
+      how?: Asking,
+    ) => ask(name, method, `/clubs/${id}${path}`, body, how),
     [id],
   );
 }

@@ -13,4 +13,4 @@ export const KEYS: Record<Topic, string[]> = {
 };
 
 /** Questions whose answers are kept on this device. Athletes' profiles are not: they hold what is sensitive. */
-export const KEPT: ReadonlySet<string> = new Set(["starts", "start", "events", "drills"]);
+export const KEPT: ReadonlySet<string> = new Set(["starts", "start", "events", "drills", "glance"]);

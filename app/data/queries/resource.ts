@@ -1,6 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { doneSchema } from "@tonodrome/core/api";
-import type { z } from "zod";
+import type { AnswerName, AnswerOf } from "~/data/client/answers";
 import { useSendOnce } from "~/data/client/useSendOnce";
 import { useClubAsk } from "./clubAsk";
 
@@ -10,28 +9,38 @@ export function useReread(...keys: string[]): () => Promise<unknown> {
   return () => Promise.all(keys.map((key) => client.invalidateQueries({ queryKey: [key] })));
 }
 
+interface ListReading {
+  /** What it is kept under, unless that is the field. */
+  key?: string[];
+  enabled?: boolean;
+  /** Whether Today opens with it. */
+  atSight?: boolean;
+}
+
 /**
  * A list of the club's.
  * @param field where the answer has it
- * @param key what it is kept under, unless that is the field
  */
-export function useClubList<S extends z.ZodType, Field extends keyof z.infer<S> & string>(
-  schema: S,
+export function useClubList<Name extends AnswerName, Field extends keyof AnswerOf<Name> & string>(
+  name: Name,
   path: string,
   field: Field,
-  { key = [field], enabled = true }: { key?: string[]; enabled?: boolean } = {},
+  { key = [field], enabled = true, atSight = false }: ListReading = {},
 ) {
   const ask = useClubAsk();
   return useQuery({
     queryKey: key,
-    queryFn: async (): Promise<z.infer<S>[Field]> => (await ask(schema, "GET", path))[field],
+    queryFn: async (): Promise<AnswerOf<Name>[Field]> => {
+      const answer: AnswerOf<Name> = await ask(name, "GET", path, undefined, { atSight });
+      return (answer as { [F in Field]: AnswerOf<Name>[F] })[field];
+    },
     enabled,
   });
 }
 
 /** Makes one of a list; sent again because no answer came, it is made once. */
-export function useMake<Input extends object, S extends z.ZodType>(
-  schema: S,
+export function useMake<Input extends object, Name extends AnswerName>(
+  name: Name,
   path: string,
   ...keys: string[]
 ) {
@@ -39,7 +48,7 @@ export function useMake<Input extends object, S extends z.ZodType>(
   const ask = useClubAsk();
   const reread = useReread(...keys);
   return useMutation({
-    mutationFn: (input: Input) => ask(schema, "POST", path, once.withId(input)),
+    mutationFn: (input: Input) => ask(name, "POST", path, once.withId(input)),
     onSuccess: () => {
       once.made();
       return reread();
@@ -51,15 +60,15 @@ export function useMake<Input extends object, S extends z.ZodType>(
  * Writes one over, as long as it is the version that was read. Refused or not: what the server has now is what the next edit
  * is made against.
  */
-export function useRewrite<Write extends object, S extends z.ZodType>(
-  schema: S,
+export function useRewrite<Write extends object, Name extends AnswerName>(
+  name: Name,
   path: string,
   ...keys: string[]
 ) {
   const ask = useClubAsk();
   const reread = useReread(...keys);
   return useMutation({
-    mutationFn: ({ id, write }: { id: string; write: Write }) => ask(schema, "PUT", `${path}/${id}`, write),
+    mutationFn: ({ id, write }: { id: string; write: Write }) => ask(name, "PUT", `${path}/${id}`, write),
     onSettled: () => void reread(),
   });
 }
@@ -69,7 +78,7 @@ export function useRemove(path: string, ...keys: string[]) {
   const ask = useClubAsk();
   const reread = useReread(...keys);
   return useMutation({
-    mutationFn: (id: string) => ask(doneSchema, "DELETE", `${path}/${id}`),
+    mutationFn: (id: string) => ask("done", "DELETE", `${path}/${id}`),
     onSettled: reread,
   });
 }

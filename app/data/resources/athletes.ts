@@ -1,32 +1,24 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import {
-  type Athlete,
-  type AthleteInput,
-  type AthleteWrite,
-  athleteListSchema,
-  athleteSchema,
-  doneSchema,
-} from "@tonodrome/core/api";
+import type { Athlete, AthleteInput, AthleteWrite } from "@tonodrome/core/api";
 import { useClubAsk } from "~/data/queries/clubAsk";
 import { useClubList, useMake, useRewrite } from "~/data/queries/resource";
 
 /** The club's athletes. */
-export const useAthletes = () => useClubList(athleteListSchema, "/athletes", "athletes");
+export const useAthletes = () => useClubList("athleteList", "/athletes", "athletes", { atSight: true });
 
 /** Adds an athlete. */
-export const useCreateAthlete = () =>
-  useMake<AthleteInput, typeof athleteSchema>(athleteSchema, "/athletes", "athletes");
+export const useCreateAthlete = () => useMake<AthleteInput, "athlete">("athlete", "/athletes", "athletes");
 
 /** Writes an athlete over. A start has with it what the fit has to know of its athlete. */
 export const useSaveAthlete = () =>
-  useRewrite<AthleteWrite, typeof athleteSchema>(athleteSchema, "/athletes", "athletes", "starts", "start");
+  useRewrite<AthleteWrite, "athlete">("athlete", "/athletes", "athletes", "starts", "start");
 
 /** Takes an athlete's name away, everywhere and for good. */
 export function useAnonymiseAthlete() {
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: ({ id }: Athlete) => ask(athleteSchema, "POST", `/athletes/${id}/anonymise`),
+    mutationFn: ({ id }: Athlete) => ask("athlete", "POST", `/athletes/${id}/anonymise`),
     onSuccess: () => client.invalidateQueries(),
   });
 }
@@ -36,7 +28,7 @@ export function useDeleteAthlete() {
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: ({ id }: Athlete) => ask(doneSchema, "DELETE", `/athletes/${id}`),
+    mutationFn: ({ id }: Athlete) => ask("done", "DELETE", `/athletes/${id}`),
     onSuccess: () => client.invalidateQueries(),
   });
 }

@@ -1,5 +1,4 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
-import { auditListSchema, clubSchema, doneSchema } from "@tonodrome/core/api";
 import { refreshMe, useMembership } from "~/data/account/account";
 import { sendFile } from "~/data/client/api";
 import { useClubAsk } from "~/data/queries/clubAsk";
@@ -12,8 +11,7 @@ export function useAudit() {
   const ask = useClubAsk();
   return useInfiniteQuery({
     queryKey: ["audit"],
-    queryFn: ({ pageParam }) =>
-      ask(auditListSchema, "GET", pageParam ? `/audit?before=${pageParam}` : "/audit"),
+    queryFn: ({ pageParam }) => ask("auditList", "GET", pageParam ? `/audit?before=${pageParam}` : "/audit"),
     initialPageParam: "",
     getNextPageParam: (page) => page.next,
     staleTime: 0,
@@ -24,7 +22,7 @@ export function useAudit() {
 export function useRenameClub() {
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (name: string) => ask(clubSchema, "PUT", "", { name }),
+    mutationFn: (name: string) => ask("club", "PUT", "", { name }),
     onSuccess: refreshMe,
   });
 }
@@ -39,7 +37,7 @@ export function useImportClub() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ file, name }: { file: Blob; name: "keep" | "take" }) =>
-      sendFile(doneSchema, `/clubs/${id}/import?name=${name}`, file, IMPORT_PATIENCE),
+      sendFile("done", `/clubs/${id}/import?name=${name}`, file, IMPORT_PATIENCE),
     onSuccess: async () => {
       await client.invalidateQueries();
       await refreshMe();
@@ -51,7 +49,7 @@ export function useImportClub() {
 export function useDeleteClub() {
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (name: string) => ask(doneSchema, "DELETE", "", { name }),
+    mutationFn: (name: string) => ask("done", "DELETE", "", { name }),
     onSuccess: refreshMe,
   });
 }
@@ -59,5 +57,5 @@ export function useDeleteClub() {
 /** Leaves the club one acts in. */
 export function useLeaveClub() {
   const ask = useClubAsk();
-  return useMutation({ mutationFn: () => ask(doneSchema, "POST", "/leave"), onSuccess: refreshMe });
+  return useMutation({ mutationFn: () => ask("done", "POST", "/leave"), onSuccess: refreshMe });
 }

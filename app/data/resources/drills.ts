@@ -1,12 +1,12 @@
-import { type DrillInput, type DrillWrite, drillListSchema, drillSchema } from "@tonodrome/core/api";
+import type { DrillInput, DrillWrite } from "@tonodrome/core/api";
 import { useClubList, useMake, useRewrite } from "~/data/queries/resource";
 
 /** The club's shelf. */
-export const useDrills = (enabled = true) => useClubList(drillListSchema, "/drills", "drills", { enabled });
+export const useDrills = (enabled = true) =>
+  useClubList("drillList", "/drills", "drills", { enabled, atSight: true });
 
 /** Adds a drill to the shelf. */
-export const useCreateDrill = () => useMake<DrillInput, typeof drillSchema>(drillSchema, "/drills", "drills");
+export const useCreateDrill = () => useMake<DrillInput, "drill">("drill", "/drills", "drills");
 
 /** Writes a drill of the shelf over. */
-export const useSaveDrill = () =>
-  useRewrite<DrillWrite, typeof drillSchema>(drillSchema, "/drills", "drills");
+export const useSaveDrill = () => useRewrite<DrillWrite, "drill">("drill", "/drills", "drills");

@@ -1,12 +1,11 @@
-import { type EventInput, type EventWrite, eventListSchema, eventSchema } from "@tonodrome/core/api";
+import type { EventInput, EventWrite } from "@tonodrome/core/api";
 import { useClubList, useMake, useRewrite } from "~/data/queries/resource";
 
 /** The club's events. */
-export const useEvents = () => useClubList(eventListSchema, "/events", "events");
+export const useEvents = () => useClubList("eventList", "/events", "events", { atSight: true });
 
 /** Adds a type of event. */
-export const useCreateEvent = () => useMake<EventInput, typeof eventSchema>(eventSchema, "/events", "events");
+export const useCreateEvent = () => useMake<EventInput, "event">("event", "/events", "events");
 
 /** Writes an event over. */
-export const useSaveEvent = () =>
-  useRewrite<EventWrite, typeof eventSchema>(eventSchema, "/events", "events");
+export const useSaveEvent = () => useRewrite<EventWrite, "event">("event", "/events", "events");

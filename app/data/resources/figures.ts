@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { type ClubFiguresAnswer, figuresSchema } from "@tonodrome/core/api";
+import type { ClubFiguresAnswer } from "@tonodrome/core/api";
 import { useClubAsk } from "~/data/queries/clubAsk";
 
 const KEY = ["club-figures"];
@@ -8,7 +8,7 @@ const NONE: ClubFiguresAnswer["figures"] = [];
 /** Figures of checks that the club has of its own, with the version they were read as. */
 export function useClubFigures() {
   const ask = useClubAsk();
-  return useQuery({ queryKey: KEY, queryFn: () => ask(figuresSchema, "GET", "/figures") });
+  return useQuery({ queryKey: KEY, queryFn: () => ask("figures", "GET", "/figures") });
 }
 
 /** The figures alone: none while they are not read. */
@@ -19,7 +19,7 @@ export function useSaveFigures() {
   const ask = useClubAsk();
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (write: ClubFiguresAnswer) => ask(figuresSchema, "PUT", "/figures", write),
+    mutationFn: (write: ClubFiguresAnswer) => ask("figures", "PUT", "/figures", write),
     onSuccess: (answer) => client.setQueryData(KEY, answer),
     onError: () => void client.invalidateQueries({ queryKey: KEY }),
   });

@@ -1,12 +1,11 @@
-import { type InviteInput, inviteListSchema, newInviteSchema } from "@tonodrome/core/api";
+import type { InviteInput } from "@tonodrome/core/api";
 import { useClubList, useMake, useRemove } from "~/data/queries/resource";
 
 /** Invitations that can still be accepted. */
-export const useInvites = () => useClubList(inviteListSchema, "/invites", "invites");
+export const useInvites = () => useClubList("inviteList", "/invites", "invites");
 
 /** Makes an invitation. */
-export const useInvite = () =>
-  useMake<InviteInput, typeof newInviteSchema>(newInviteSchema, "/invites", "invites");
+export const useInvite = () => useMake<InviteInput, "newInvite">("newInvite", "/invites", "invites");
 
 /** Withdraws an invitation: nobody joins by it from then on. */
 export const useWithdrawInvite = () => useRemove("/invites", "invites");

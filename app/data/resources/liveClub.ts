@@ -1,5 +1,4 @@
 import { type QueryClient, useQueryClient } from "@tanstack/react-query";
-import { startSchema } from "@tonodrome/core/api";
 import { refreshMe, useMembership } from "~/data/account/account";
 import { useChanges } from "~/data/client/changes";
 import { type ClubAsk, useClubAsk } from "~/data/queries/clubAsk";
@@ -32,7 +31,7 @@ export function useLiveClub(): void {
 async function rereadStart(client: QueryClient, ask: ClubAsk, id: string): Promise<void> {
   for (const key of ["edits", "before"]) void client.invalidateQueries({ queryKey: [key] });
   try {
-    putStart(client, await ask(startSchema, "GET", `/starts/${id}`));
+    putStart(client, await ask("start", "GET", `/starts/${id}`, undefined, { atSight: true }));
   } catch {
     // Deleted, or not reached just now: whoever shows it asks for itself.
     for (const queryKey of [["starts"], ["start", id]]) void client.invalidateQueries({ queryKey });

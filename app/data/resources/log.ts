@@ -1,5 +1,4 @@
 import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
-import { earlierRunsSchema, runListSchema, runSchema } from "@tonodrome/core/api";
 import { useClubAsk } from "~/data/queries/clubAsk";
 
 /** The log, a page at a time, newest first. */
@@ -8,7 +7,7 @@ export function useRuns() {
   return useInfiniteQuery({
     queryKey: ["runs"],
     queryFn: ({ pageParam }) =>
-      ask(runListSchema, "GET", pageParam ? `/runs?before=${encodeURIComponent(pageParam)}` : "/runs"),
+      ask("runList", "GET", pageParam ? `/runs?before=${encodeURIComponent(pageParam)}` : "/runs"),
     initialPageParam: "",
     getNextPageParam: (page) => page.next,
   });
@@ -17,7 +16,7 @@ export function useRuns() {
 /** One run, with its presses. */
 export function useRun(id: string, enabled = true) {
   const ask = useClubAsk();
-  return useQuery({ queryKey: ["run", id], queryFn: () => ask(runSchema, "GET", `/runs/${id}`), enabled });
+  return useQuery({ queryKey: ["run", id], queryFn: () => ask("run", "GET", `/runs/${id}`), enabled });
 }
 
 /** What an athlete's last warm-ups were made of, the latest first; undefined while that is not read. */
@@ -25,7 +24,7 @@ export function useEarlierRuns(athleteId: string, enabled: boolean) {
   const ask = useClubAsk();
   return useQuery({
     queryKey: ["runs", "earlier", athleteId],
-    queryFn: async () => (await ask(earlierRunsSchema, "GET", `/athletes/${athleteId}/earlier-runs`)).runs,
+    queryFn: async () => (await ask("earlierRuns", "GET", `/athletes/${athleteId}/earlier-runs`)).runs,
     enabled,
   }).data;
 }

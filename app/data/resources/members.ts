@@ -1,17 +1,11 @@
 import { useMutation } from "@tanstack/react-query";
-import {
-  doneSchema,
-  type Member,
-  type MemberWrite,
-  memberListSchema,
-  memberSchema,
-} from "@tonodrome/core/api";
+import type { Member, MemberWrite } from "@tonodrome/core/api";
 import { refreshMe } from "~/data/account/account";
 import { useClubAsk } from "~/data/queries/clubAsk";
 import { useClubList, useReread } from "~/data/queries/resource";
 
 /** Who belongs to the club. */
-export const useMembers = () => useClubList(memberListSchema, "/members", "members");
+export const useMembers = () => useClubList("memberList", "/members", "members");
 
 /** Changes what a member is. */
 export function useSaveMember() {
@@ -19,7 +13,7 @@ export function useSaveMember() {
   const reread = useReread("members");
   return useMutation({
     mutationFn: ({ member, write }: { member: Member; write: MemberWrite }) =>
-      ask(memberSchema, "PUT", `/members/${member.userId}`, write),
+      ask("member", "PUT", `/members/${member.userId}`, write),
     onSettled: async () => {
       await reread();
       await refreshMe();
@@ -32,7 +26,7 @@ export function useRemoveMember() {
   const ask = useClubAsk();
   const reread = useReread("members");
   return useMutation({
-    mutationFn: (member: Member) => ask(doneSchema, "DELETE", `/members/${member.userId}`),
+    mutationFn: (member: Member) => ask("done", "DELETE", `/members/${member.userId}`),
     onSettled: async () => {
       await reread();
       await refreshMe();

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { type OpenRun, openRunListSchema } from "@tonodrome/core/api";
+import type { OpenRun } from "@tonodrome/core/api";
 import { useClubAsk } from "~/data/queries/clubAsk";
 
 /** Runs of the club that go on on any device, as the server knows them. */
@@ -7,7 +7,7 @@ export function useClubRuns(): readonly OpenRun[] {
   const ask = useClubAsk();
   const { data } = useQuery({
     queryKey: ["open-runs"],
-    queryFn: () => ask(openRunListSchema, "GET", "/open-runs"),
+    queryFn: () => ask("openRunList", "GET", "/open-runs", undefined, { atSight: true }),
   });
   return data?.runs ?? NONE;
 }

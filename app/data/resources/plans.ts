@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { type Plan, type PlanWrite, planSchema, type Start } from "@tonodrome/core/api";
+import type { Plan, PlanWrite, Start } from "@tonodrome/core/api";
+import { loadChecks } from "~/data/client/answers";
 import { ApiFailure } from "~/data/client/api";
 import { useClubAsk } from "~/data/queries/clubAsk";
 import { putStart } from "./starts";
@@ -14,12 +15,12 @@ export function useSavePlan(startId: string) {
   };
   return useMutation({
     mutationFn: ({ planId, write }: { planId: string; write: PlanWrite }) =>
-      ask(planSchema, "PUT", `/plans/${planId}`, write),
+      ask("plan", "PUT", `/plans/${planId}`, write),
     onSuccess: keepPlan,
-    onError: (error) => {
+    onError: async (error) => {
       // Someone else was quicker: from now on theirs is what the server has.
       if (error instanceof ApiFailure && error.code === "version_conflict")
-        keepPlan(planSchema.parse(error.current));
+        keepPlan((await loadChecks()).planSchema.parse(error.current));
     },
   });
 }

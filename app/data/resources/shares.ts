@@ -1,5 +1,4 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { clubShareListSchema, newShareSchema, sharedSchema, shareListSchema } from "@tonodrome/core/api";
 import { ApiFailure, ask } from "~/data/client/api";
 import { useSendOnce } from "~/data/client/useSendOnce";
 import { useClubAsk } from "~/data/queries/clubAsk";
@@ -7,7 +6,7 @@ import { useClubList, useRemove, useReread } from "~/data/queries/resource";
 
 /** Links that show a start's warm-up. */
 export const useShares = (startId: string) =>
-  useClubList(shareListSchema, `/starts/${startId}/shares`, "shares", { key: ["shares", startId] });
+  useClubList("shareList", `/starts/${startId}/shares`, "shares", { key: ["shares", startId] });
 
 /** Makes such a link, until the end of the start's day or until an instant. */
 export function useShare(startId: string) {
@@ -16,7 +15,7 @@ export function useShare(startId: string) {
   const reread = useReread("shares");
   return useMutation({
     mutationFn: (until: string) =>
-      ask(newShareSchema, "POST", `/starts/${startId}/shares`, once.withId({ until })),
+      ask("newShare", "POST", `/starts/${startId}/shares`, once.withId({ until })),
     onSuccess: () => {
       once.made();
       return reread();
@@ -25,7 +24,7 @@ export function useShare(startId: string) {
 }
 
 /** Every link of the club that works, for its owners. */
-export const useClubShares = () => useClubList(clubShareListSchema, "/shares", "shares");
+export const useClubShares = () => useClubList("clubShareList", "/shares", "shares");
 
 /** Withdraws a link: it shows nothing from then on. */
 export const useWithdrawShare = () => useRemove("/shares", "shares");
@@ -34,7 +33,7 @@ export const useWithdrawShare = () => useRemove("/shares", "shares");
 export const useShared = (token: string) =>
   useQuery({
     queryKey: ["shared", token],
-    queryFn: () => ask(sharedSchema, "GET", `/shared/${token}`),
+    queryFn: () => ask("shared", "GET", `/shared/${token}`),
     refetchInterval: 60_000,
   });
 

@@ -1,5 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
-import { type StarterInstall, starterInstalledSchema, starterListSchema } from "@tonodrome/core/api";
+import type { StarterInstall } from "@tonodrome/core/api";
 import { useClubAsk } from "~/data/queries/clubAsk";
 import { useClubList, useReread } from "~/data/queries/resource";
 
@@ -7,7 +7,7 @@ import { useClubList, useReread } from "~/data/queries/resource";
 const INSTALL_PATIENCE = 30_000;
 
 /** Starter shelves, and how much of each the club's shelf has. */
-export const useStarters = () => useClubList(starterListSchema, "/starters", "starters");
+export const useStarters = () => useClubList("starterList", "/starters", "starters");
 
 /** Puts a starter shelf's drills onto the club's shelf, leaving alone what is there. */
 export function useInstallStarter() {
@@ -15,7 +15,7 @@ export function useInstallStarter() {
   const reread = useReread("drills", "events", "starters");
   return useMutation({
     mutationFn: (wanted: StarterInstall) =>
-      ask(starterInstalledSchema, "POST", "/starters", wanted, INSTALL_PATIENCE),
+      ask("starterInstalled", "POST", "/starters", wanted, { patience: INSTALL_PATIENCE }),
     onSuccess: reread,
   });
 }

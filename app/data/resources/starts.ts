@@ -1,15 +1,11 @@
 import { type QueryClient, skipToken, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import {
-  doneSchema,
   MOST,
   type Start,
   type StartInput,
   type StartMove,
   type StartRow,
   type StartWrite,
-  startListSchema,
-  startSchema,
-  wholeStartsSchema,
 } from "@tonodrome/core/api";
 import { ApiFailure } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
@@ -18,6 +14,9 @@ import { type ClubAsk, useClubAsk } from "~/data/queries/clubAsk";
 
 /** Starts are listed until so long after they have passed, milliseconds. */
 const LOOK_BACK = 3 * 3_600_000;
+
+/** Today opens with them. */
+const AT_SIGHT = { atSight: true };
 
 /** Puts a start's newest reading wherever it is shown. */
 export function putStart(client: QueryClient, start: Start): void {
@@ -41,7 +40,8 @@ async function wholeStarts(client: QueryClient, ask: ClubAsk, rows: readonly Sta
   const stale = rows.filter((row) => known(row.id)?.stamp !== row.stamp).map((row) => row.id);
   for (let i = 0; i < stale.length; i += MOST.startsTogether) {
     const ids = stale.slice(i, i + MOST.startsTogether).join(",");
-    for (const start of (await ask(wholeStartsSchema, "GET", `/starts/whole?ids=${ids}`)).starts)
+    for (const start of (await ask("wholeStarts", "GET", `/starts/whole?ids=${ids}`, undefined, AT_SIGHT))
+      .starts)
       client.setQueryData(["start", start.id], start);
   }
   return rows.flatMap((row) => known(row.id) ?? []);
@@ -55,7 +55,11 @@ export function useStarts() {
     queryKey: ["starts"],
     queryFn: async () => {
       const from = new Date(Date.now() - LOOK_BACK).toISOString();
-      return wholeStarts(client, ask, (await ask(startListSchema, "GET", `/starts?from=${from}`)).starts);
+      return wholeStarts(
+        client,
+        ask,
+        (await ask("startList", "GET", `/starts?from=${from}`, undefined, AT_SIGHT)).starts,
+      );
     },
     refetchInterval: 15_000,
   });
@@ -67,7 +71,7 @@ export function useStart(id: string, options: { every?: number } = {}) {
   const ask = useClubAsk();
   return useQuery({
     queryKey: ["start", id],
-    queryFn: () => ask(startSchema, "GET", `/starts/${id}`),
+    queryFn: () => ask("start", "GET", `/starts/${id}`, undefined, AT_SIGHT),
     enabled: id !== "",
     initialData: () => client.getQueryData<Start[]>(["starts"])?.find((s) => s.id === id),
     initialDataUpdatedAt: () => client.getQueryState(["starts"])?.dataUpdatedAt,
@@ -81,7 +85,7 @@ export function useCreateStart() {
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (input: StartInput) => ask(startSchema, "POST", "/starts", once.withId(input)),
+    mutationFn: (input: StartInput) => ask("start", "POST", "/starts", once.withId(input)),
     onSuccess: (start) => {
       once.made();
       putStart(client, start);
@@ -112,7 +116,7 @@ function useStartWrite<Input extends { start: Start }>(send: (ask: ClubAsk, inpu
 /** Changes some of a start, as long as it is the version that was read. */
 export const useSaveStart = () =>
   useStartWrite((ask, { start, changes }: { start: Start; changes: Partial<StartInput> }) =>
-    ask(startSchema, "PUT", `/starts/${start.id}`, startWrite(start, changes)),
+    ask("start", "PUT", `/starts/${start.id}`, startWrite(start, changes)),
   );
 
 /**
@@ -121,7 +125,7 @@ export const useSaveStart = () =>
  */
 export const useMoveStart = () =>
   useStartWrite((ask, { start, ...to }: { start: Start } & Omit<StartMove, "version">) =>
-    ask(startSchema, "POST", `/starts/${start.id}/move`, { version: start.version, ...to }),
+    ask("start", "POST", `/starts/${start.id}/move`, { version: start.version, ...to }),
   );
 
 /** The start that was deleted last; of this club alone, as everything is that its cache holds. */
@@ -135,7 +139,7 @@ export function useDeleteStart() {
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: ({ id }: Start) => ask(doneSchema, "DELETE", `/starts/${id}`),
+    mutationFn: ({ id }: Start) => ask("done", "DELETE", `/starts/${id}`),
     onSuccess: (_, start) => {
       client.setQueryData<Start[]>(["starts"], (starts) => starts?.filter((s) => s.id !== start.id));
       client.removeQueries({ queryKey: ["start", start.id] });
@@ -149,7 +153,7 @@ export function useRestoreStart() {
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: ({ id }: Start) => ask(startSchema, "POST", `/starts/${id}/restore`),
+    mutationFn: ({ id }: Start) => ask("start", "POST", `/starts/${id}/restore`),
     onSuccess: (start) => {
       putStart(client, start);
       client.setQueryData<Start | null>(DELETED, null);
@@ -171,7 +175,7 @@ export function useStartsBefore(athleteId: string, before: string) {
     queryKey: ["before", athleteId, before],
     queryFn: async () => {
       const path = `/starts?athleteId=${athleteId}&before=${before}`;
-      return wholeStarts(client, ask, (await ask(startListSchema, "GET", path)).starts);
+      return wholeStarts(client, ask, (await ask("startList", "GET", path, undefined, AT_SIGHT)).starts);
     },
   });
 }

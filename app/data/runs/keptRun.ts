@@ -1,39 +1,68 @@
-import { isRunOver, lastTake } from "@tonodrome/core";
-import { runEventSchema, runSchema } from "@tonodrome/core/api";
-import { z } from "zod";
+import { isRunOver, lastTake, type RunEvent } from "@tonodrome/core";
+import type { Run } from "@tonodrome/core/api";
 import { timeNow } from "~/data/client/clock";
+import { isRecord } from "~/data/device/storage";
 
 /** What of a run does not change. */
-export const aboutSchema = z.object({
+export interface About {
   /** The club it belongs to. */
-  clubId: z.string(),
+  clubId: string;
   /** Whose it is; not known of one that was taken up from the server. */
-  athleteId: z.string().nullish(),
+  athleteId?: string | null;
   /** Whether it was begun on this device. */
-  begunHere: z.boolean().default(true),
-  run: runSchema.omit({ events: true }),
-});
+  begunHere: boolean;
+  run: Omit<Run, "events">;
+}
 
 /** What is pressed, and how far the server knows it. Kept by itself, so that a press writes little. */
-export const pressedSchema = z.object({
-  events: z.array(runEventSchema),
+export interface Pressed {
+  events: RunEvent[];
   /** Whether the server has the run itself. */
-  created: z.boolean(),
+  created: boolean;
   /** Ids of the events that the server has confirmed. */
-  recorded: z.array(z.string()),
+  recorded: string[];
   /** The server's words when it will never take this run; null while there is hope. */
-  refused: z.string().nullable(),
+  refused: string | null;
   /** Presses that the server will never take, while it takes the others: kept, and not counted. */
-  setAside: z.array(runEventSchema).default([]),
+  setAside: RunEvent[];
   /** The presses with which this device went on with a run of another. */
-  took: z.array(z.string()).default([]),
-});
-
-/** What was pressed in a run, and what of it the server has. */
-export type Pressed = z.infer<typeof pressedSchema>;
+  took: string[];
+}
 
 /** A run as this device has it. */
-export type KeptRun = z.infer<typeof aboutSchema> & Pressed;
+export type KeptRun = About & Pressed;
+
+const isEvents = (kept: unknown): kept is RunEvent[] =>
+  Array.isArray(kept) &&
+  kept.every(
+    (e) => isRecord(e) && typeof e.id === "string" && typeof e.kind === "string" && typeof e.at === "string",
+  );
+const isTexts = (kept: unknown): kept is string[] =>
+  Array.isArray(kept) && kept.every((one) => typeof one === "string");
+
+/** What of a run does not change, as it was kept: as far as a list has to know it. `checkKeptRuns` looks at all of it. */
+export function aboutIn(kept: unknown): About | null {
+  if (!isRecord(kept) || !isRecord(kept.run)) return null;
+  const { id, startsAt, plan } = kept.run;
+  const isRun = typeof id === "string" && typeof startsAt === "string" && isRecord(plan);
+  if (!isRun || typeof kept.clubId !== "string") return null;
+  // What was kept before it was known who began it was begun here.
+  return { ...(kept as unknown as About), begunHere: kept.begunHere !== false };
+}
+
+/** What was pressed in it, as it was kept. */
+export function pressedIn(kept: unknown): Pressed | null {
+  if (!isRecord(kept)) return null;
+  const { events, created, recorded, refused, setAside = [], took = [] } = kept;
+  const isPressed =
+    isEvents(events) &&
+    typeof created === "boolean" &&
+    isTexts(recorded) &&
+    (refused === null || typeof refused === "string") &&
+    isEvents(setAside) &&
+    isTexts(took);
+  return isPressed ? { events, created, recorded, refused, setAside, took } : null;
+}
 
 /** What two tabs know of one run: everything that was pressed in either. */
 export function merged(here: Pressed | undefined, there: Pressed): Pressed {

@@ -1,6 +1,6 @@
 import type { RunEvent } from "@tonodrome/core";
-import { runEventsAnswerSchema, runInputSchema, runSchema } from "@tonodrome/core/api";
 import { currentAccount } from "~/data/account/account";
+import { loadChecks } from "~/data/client/answers";
 import { ApiFailure, ask, askTime } from "~/data/client/api";
 import { isTimeKnown, timeNow } from "~/data/client/clock";
 import { isUnderWay, isUnsent, type KeptRun } from "./keptRun";
@@ -72,7 +72,7 @@ async function sendRun(id: string): Promise<void> {
     const base = `/clubs/${clubOf(before)}/runs`;
     if (!before.created) {
       const { startId, plan } = before.run;
-      await ask(runSchema, "POST", base, runInputSchema.parse({ id, startId, plan }));
+      await ask("run", "POST", base, (await loadChecks()).runInputSchema.parse({ id, startId, plan }));
       put({ ...(get(id) as KeptRun), created: true });
     }
     const { events, recorded } = get(id) as KeptRun;
@@ -94,7 +94,7 @@ const TOGETHER = 200;
 /** Sends presses of a run. One that is refused is set aside, and the others go on. */
 async function sendPresses(id: string, base: string, unsent: readonly RunEvent[]): Promise<void> {
   try {
-    const answer = await ask(runEventsAnswerSchema, "POST", `${base}/${id}/events`, { events: unsent });
+    const answer = await ask("runEventsAnswer", "POST", `${base}/${id}/events`, { events: unsent });
     const now = get(id) as KeptRun;
     put({ ...now, recorded: [...now.recorded, ...answer.recorded] });
   } catch (error) {

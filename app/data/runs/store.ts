@@ -1,7 +1,7 @@
 import type { Start } from "@tonodrome/core/api";
 import { createStore } from "zustand";
 import { forget, keep, keptKeys, keptText, readKept } from "~/data/device/storage";
-import { aboutSchema, isUnderWay, isUnsent, type KeptRun, merged, pressedSchema } from "./keptRun";
+import { aboutIn, isUnderWay, isUnsent, type KeptRun, merged, pressedIn } from "./keptRun";
 
 /*
  * Runs as this device has them, in memory and kept. What changes with a press is kept apart from what does not, so that a
@@ -33,8 +33,8 @@ function load(): void {
   for (const key of keptKeys(ABOUT)) {
     const id = key.slice(ABOUT.length);
     const here = runs.get(id);
-    const about = here ?? readKept(key, aboutSchema);
-    const pressed = readKept(`${PRESSED}${id}`, pressedSchema);
+    const about = here ?? readKept(key, aboutIn);
+    const pressed = readKept(`${PRESSED}${id}`, pressedIn);
     if (!about || !pressed) continue;
     // One that was opened half a day ago and never begun has nothing to be kept for.
     if (!pressed.created && !isUnsent({ ...about, ...pressed }) && !isUnderWay({ ...about, ...pressed })) {
@@ -68,7 +68,7 @@ export function put(kept: KeptRun): void {
   const key = `${PRESSED}${run.id}`;
   // What was written here last is known here; only what another tab wrote has to be read.
   const isOwn = written.get(run.id) === keptText(key);
-  const stored = isOwn ? null : readKept(key, pressedSchema);
+  const stored = isOwn ? null : readKept(key, pressedIn);
   const pressed = merged(kept, stored ?? kept);
   const { events, created, recorded, refused, setAside, took } = pressed;
   const isAboutKept =

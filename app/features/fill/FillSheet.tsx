@@ -57,12 +57,13 @@ export default function FillSheet({ from, body, onFill, onKeep }: FillSheetProps
   const { start, athlete, event, drills } = from;
   const preferred = athlete?.profile.approach ?? null;
   const { setting } = start;
+  const minutes = from.availableSeconds / 60;
   const approaches = useMemo(
     () =>
-      suitedFirst(event?.effort ?? null, setting).toSorted(
+      suitedFirst(event?.effort ?? null, setting, minutes).toSorted(
         (a, b) => Number(b.id === preferred) - Number(a.id === preferred),
       ),
-    [event, setting, preferred],
+    [event, setting, minutes, preferred],
   );
   // What is shown of each approach is what pressing it begins from.
   const [seed] = useState(anySeed);

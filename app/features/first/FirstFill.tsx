@@ -24,9 +24,10 @@ interface FirstFillProps {
 export default function FirstFill({ from, isReady, isEmpty, onFill, onGood }: FirstFillProps) {
   const { event, start } = from;
   const { setting } = start;
+  const minutes = from.availableSeconds / 60;
   const approaches = useMemo(
-    () => suitedFirst(event?.effort ?? null, setting).slice(0, OFFERED),
-    [event, setting],
+    () => suitedFirst(event?.effort ?? null, setting, minutes).slice(0, OFFERED),
+    [event, setting, minutes],
   );
   const [seed] = useState(anySeed);
   const [now, setNow] = useState<Approach["id"] | null>(null);

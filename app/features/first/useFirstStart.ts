@@ -1,5 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
-import { eventListSchema, GENERAL_STARTER, type Start, type Starter } from "@tonodrome/core/api";
+import { GENERAL_STARTER, type Start, type Starter } from "@tonodrome/core/api";
 import { useRef } from "react";
 import { useClubAsk } from "~/data/queries/clubAsk";
 import { useCreateAthlete } from "~/data/resources/athletes";
@@ -22,7 +22,7 @@ export function useFirstStart(starters: readonly Starter[]) {
   /** The club's event of that id, or the one of its own of the same name. */
   async function eventOf({ events: [first] }: Starter) {
     if (!first) return null;
-    const { events } = await ask(eventListSchema, "GET", "/events");
+    const { events } = await ask("eventList", "GET", "/events");
     return events.find((e) => e.id === first.id) ?? events.find((e) => e.name === first.name) ?? null;
   }
 

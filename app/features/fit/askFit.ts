@@ -24,6 +24,7 @@ const NO_ANSWER: Record<FitAsk["kind"], string> = {
   trade: "A trade could not be looked for. Try again.",
   judge: "It could not be judged. Change something to try again.",
   "judge-fully": "What mends it could not be worked out. Close this and open it again.",
+  glance: "It could not be fitted. Open it to try again.",
   "done-before": "What is left of the start before could not be reckoned: it is judged as a first one.",
   state: "The state at the start could not be forecast.",
   curves: "The forecast could not be drawn. Close this and open it again.",

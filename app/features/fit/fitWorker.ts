@@ -1,5 +1,7 @@
 import {
   type Conditions,
+  contextOf,
+  type DayOf,
   type EventType,
   type Fit,
   type FitContext,
@@ -28,7 +30,9 @@ import {
   type DoneBefore,
   doneIn,
   type FullJudgement,
-  forecastOf,
+  type Glance,
+  type GlanceOf,
+  glanceOf,
   type JudgeInput,
   type Judgement,
   judge,
@@ -39,7 +43,7 @@ import {
   runForecast,
   runTopUp,
   type ShelfContent,
-  stateLine,
+  stateLineOf,
   surroundingsOf,
   type Training,
   wholeDay,
@@ -53,9 +57,12 @@ interface OfPlan {
 }
 
 /** A start of the same athlete earlier on the day, with its plan. */
-interface StartBefore extends OfPlan {
+export interface StartBefore {
   title: string;
+  plan: PlanBody;
+  day: DayOf;
   event: EventType | null;
+  /** Time available, whole seconds. */
   seconds: number;
   /** Seconds from it to the later start. */
   agoSeconds: number;
@@ -69,6 +76,7 @@ export type FitAsk =
   | (OfPlan & { kind: "trade"; seconds: number; itemId: string })
   | { kind: "judge"; input: JudgeInput }
   | { kind: "judge-fully"; input: JudgeInput; day: MendedDay | null }
+  | { kind: "glance"; start: Omit<GlanceOf, "before">; before: readonly StartBefore[] }
   | { kind: "done-before"; starts: readonly StartBefore[] }
   | {
       kind: "state";
@@ -100,6 +108,7 @@ export interface FitAnswers {
   trade: Trade | null;
   judge: Judgement;
   "judge-fully": FullJudgement;
+  glance: Glance;
   "done-before": DoneBefore[];
   /** Null where nothing is done. */
   state: string | null;
@@ -147,19 +156,12 @@ function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
     case "judge-fully":
       // Ids of what is only tried: whoever applies a mend makes their own.
       return judgeFully(ask.input, idsFrom("trial"), ask.day);
+    case "glance":
+      return glanceOf({ ...ask.start, before: doneInStarts(ask.before) });
     case "done-before":
-      return doneIn(
-        ask.starts.map(({ plan, context, seconds, ...of }) => ({
-          ...of,
-          fit: fitAt(profileAt(plan, context, seconds), seconds),
-        })),
-      );
-    case "state": {
-      const pieces = piecesOf(ask.fit);
-      const around = surroundingsOf(ask.conditions, ask.training);
-      if (!pieces.some((p) => p.effort > 0)) return null;
-      return stateLine(forecastOf(pieces, around, wholeDay(ask.before, pieces)));
-    }
+      return doneInStarts(ask.starts);
+    case "state":
+      return stateLineOf(ask.fit, ask.conditions, ask.training, ask.before);
     case "curves": {
       const { fit, setting, athlete, before = [] } = ask.input;
       const pieces = piecesOf(fit);
@@ -169,6 +171,14 @@ function answerTo(ask: FitAsk): FitAnswers[keyof FitAnswers] {
       return answerOfPlan(ask);
   }
 }
+
+const doneInStarts = (starts: readonly StartBefore[]) =>
+  doneIn(
+    starts.map(({ plan, day, seconds, ...of }) => ({
+      ...of,
+      fit: fitAt(profileAt(plan, contextOf(day), seconds), seconds),
+    })),
+  );
 
 /** The rest fitted anew; where nothing is left to do and the start has slipped, what brings them back to being ready. */
 function refitOrTopUp({ run, state, now, drills }: Extract<FitAsk, { kind: "refit" }>): Refit | null {

@@ -4,6 +4,7 @@ import { View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { clockWords, useClockAhead } from "~/data/client/clock";
 import { useRun } from "~/data/resources/log";
+import { checkKeptRuns } from "~/data/runs/checkKeptRuns";
 import { useKeeps, useKeptRun, useLink, useOpenRuns } from "~/data/runs/hooks";
 import { isFollowed, type KeptRun } from "~/data/runs/keptRun";
 import { adoptRun, pressRun } from "~/data/runs/press";
@@ -20,6 +21,8 @@ import { RunLive } from "./RunLive";
  * each running order that is followed holds one.
  */
 const BESIDE = 3;
+
+checkKeptRuns();
 
 /** A run: the one kept on this device, with what other phones have pressed; or else the server's, taken up here. */
 export function RunScreen({ id }: { id: string }) {

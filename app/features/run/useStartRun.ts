@@ -1,17 +1,17 @@
-import { type Fit, type FitContext, fitAt, type PlanBody, runPlanOf, withTable } from "@tonodrome/core";
+import type { Fit, FitContext, PlanBody } from "@tonodrome/core";
 import type { ClubEvent, Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { createRun } from "~/data/runs/press";
 import { askFit } from "~/features/fit/askFit";
 
-interface ToRun {
+/** What is run: a plan as it is fitted, or for a time available. */
+export interface ToRun {
   start: Start;
   plan: PlanBody;
-  context: FitContext;
-  fit: Fit;
-  /** False while limits on totals are still being reckoned with. */
-  isBest: boolean;
+  /** The start's own unless given. */
+  context?: FitContext;
+  /** The fit, where the best is known; whole seconds available where it is still to be reckoned. */
+  fit: Fit | number;
   event: ClubEvent | null;
 }
 
@@ -26,34 +26,31 @@ export function useStartRun(): { startRun: (toRun: ToRun) => void; failure: stri
   const callOff = useRef<(() => void) | null>(null);
   useEffect(() => () => callOff.current?.(), []);
   const startRun = useCallback(
-    ({ start, plan, context, fit, isBest, event }: ToRun) => {
+    async (toRun: ToRun) => {
       // Pressed again meanwhile: one run is enough.
       if (callOff.current) return;
-      setFailure(null);
-      const begin = (best: Fit) => {
-        callOff.current = null;
-        const made = runPlanOf(best, start.startsAt, {
-          plan,
-          context,
-          conditions: start.setting,
-          kit: event?.kit ?? [],
-        });
-        router.push(`/run/${createRun(start, made)}`);
+      let over = false;
+      callOff.current = () => {
+        over = true;
       };
-      if (isBest) {
-        begin(fit);
-        return;
-      }
-      const seconds = fit.availableSeconds;
+      setFailure(null);
+      const end = (sentence: string | null) => {
+        callOff.current = null;
+        setFailure(sentence);
+      };
+      const made = await import("./makeRun").catch(() => null);
+      if (over) return;
+      if (!made) return end("The run could not be loaded. Try again in a moment.");
+      const begin = (fit: Fit) => {
+        callOff.current = null;
+        router.push(`/run/${made.makeRun(toRun, fit)}`);
+      };
+      const { fit, plan } = toRun;
+      if (typeof fit !== "number") return begin(fit);
+      const context = made.contextToRun(toRun);
       callOff.current = askFit(
-        { kind: "one-time", plan, context, seconds },
-        {
-          onAnswer: (table) => begin(fitAt(withTable(plan, context, seconds, table), seconds)),
-          onFailure: (sentence) => {
-            callOff.current = null;
-            setFailure(sentence);
-          },
-        },
+        { kind: "one-time", plan, context, seconds: fit },
+        { onAnswer: (table) => begin(made.fitFrom(table, plan, context, fit)), onFailure: end },
       );
     },
     [router],

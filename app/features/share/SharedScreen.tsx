@@ -7,7 +7,7 @@ import { useChanges } from "~/data/client/changes";
 import { useNow } from "~/data/client/useNow";
 import { isLinkOver, useShared } from "~/data/resources/shares";
 import { useFit } from "~/features/fit/useFit";
-import { StateLine } from "~/features/judge/StateLine";
+import { FitStateLine } from "~/features/judge/FitStateLine";
 import { WholeRise } from "~/features/rise/WholeRise";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Stair } from "~/features/stair/Stair";
@@ -63,7 +63,7 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
           </Text>
         )}
         {shared.run ? null : <WholeRise segments={segments} />}
-        {shared.run ? null : <StateLine fit={fit} conditions={shared.conditions} />}
+        {shared.run ? null : <FitStateLine fit={fit} conditions={shared.conditions} />}
       </View>
       <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
         {plan.items.length === 0 ? (

@@ -1,18 +1,15 @@
-import { contextOf, fitTimeline, givenUpLine, spokenLength } from "@tonodrome/core";
+import { spokenLength } from "@tonodrome/core";
 import type { OpenRun, Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
-import { memo, useMemo, useState } from "react";
+import { lazy, memo, Suspense, useRef, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account/account";
-import { useAthletes } from "~/data/resources/athletes";
+import { useNowNear } from "~/data/client/useNow";
 import { useEvents } from "~/data/resources/events";
 import { useRunElsewhere } from "~/data/resources/openRuns";
 import { useMoveStart, useStarts } from "~/data/resources/starts";
 import { useKeptRun, useOpenRun } from "~/data/runs/hooks";
-import { fitWord } from "~/features/fit/stateWord";
-import { useFitAt } from "~/features/fit/useFitAt";
 import { StateLine } from "~/features/judge/StateLine";
-import { useDoneBefore } from "~/features/judge/useDoneBefore";
 import { WholeRise } from "~/features/rise/WholeRise";
 import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
@@ -21,13 +18,16 @@ import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
 import { type DayAxis, isOnAxis } from "./dayAxis";
 import { listedTime } from "./listedTime";
-import { MoveStart } from "./MoveStart";
 import { RiseOnClock } from "./RiseOnClock";
-import { availableFor, type StartView, startView } from "./startView";
+import { availableFor, momentsOf, type StartView, startView } from "./startView";
+import { useGlance } from "./useGlance";
+
+const MoveStart = lazy(() => import("./MoveStart").then((m) => ({ default: m.MoveStart })));
+
+const NONE: readonly Start[] = [];
 
 interface StartCardProps {
   start: Start;
-  now: number;
   /** The next one has its numbers larger. */
   first: boolean;
   /** The clock that the day's starts stand on together; null where each has its own. */
@@ -35,7 +35,9 @@ interface StartCardProps {
 }
 
 /** One start: who, what, where, when to begin, how it stands, and the two taps that move it. */
-export const StartCard = memo(function StartCard({ start, now, first, axis = null }: StartCardProps) {
+export const StartCard = memo(function StartCard({ start, first, axis = null }: StartCardProps) {
+  const near = useRef<readonly number[]>([]);
+  const now = useNowNear(() => near.current);
   const [moving, setMoving] = useState(false);
   /** The start as it was before it was moved here; null where it was not. */
   const [before, setBefore] = useState<Start | null>(null);
@@ -47,11 +49,13 @@ export const StartCard = memo(function StartCard({ start, now, first, axis = nul
   const mayRun = useMay("run");
   const { startRun, failure: runFailure } = useStartRun();
   const event = useEvents().data?.find((e) => e.id === start.eventId) ?? null;
-  const context = useMemo(() => contextOf(start), [start]);
-  const { profile, isBest, failure } = useFitAt(start.plan.body, context, availableFor(start, now));
-  const view = startView(start, now, profile);
-  const over = view.untilStart < 0;
-  const run = () => startRun({ start, plan: start.plan.body, context, fit: view.fit, isBest, event });
+  const available = availableFor(start, now);
+  const over = Date.parse(start.startsAt) <= now - 1000;
+  const isEmpty = start.plan.body.items.length === 0;
+  const { glance, failure } = useGlance(start, over || isEmpty ? null : available, useStarts().data ?? NONE);
+  const view = startView(start, now, glance);
+  near.current = momentsOf(start, view);
+  const run = () => startRun({ start, plan: start.plan.body, fit: available, event });
   const zone = foreignZone(start.zone);
   const day = dayName(start.startsAt, start.zone, now);
   const listed = listedTime(start);
@@ -92,7 +96,6 @@ export const StartCard = memo(function StartCard({ start, now, first, axis = nul
         <Standing
           start={start}
           view={view}
-          isBest={isBest}
           failed={failure !== null}
           over={over}
           now={now}
@@ -109,7 +112,7 @@ export const StartCard = memo(function StartCard({ start, now, first, axis = nul
         ) : first ? (
           <GoLink href={`/start/${start.id}`} label="Warm-up" />
         ) : null}
-        {mayRun && !goesOn && !over && view.fit.workSeconds > 0 ? (
+        {mayRun && !goesOn && !over && (glance?.workSeconds ?? 0) > 0 ? (
           <Button label={words.run} icon="run" onPress={run} />
         ) : null}
         {mayRun ? (
@@ -122,7 +125,11 @@ export const StartCard = memo(function StartCard({ start, now, first, axis = nul
         {before ? <UndoMove start={start} before={before} onDone={() => setBefore(null)} /> : null}
       </View>
       {(runFailure ?? failure) && !over ? <Notice warn text={(runFailure ?? failure) as string} /> : null}
-      {moving ? <MoveStart start={start} onMoved={(was) => setBefore(before ?? was)} /> : null}
+      {moving ? (
+        <Suspense fallback={null}>
+          <MoveStart start={start} onMoved={(was) => setBefore(before ?? was)} />
+        </Suspense>
+      ) : null}
     </View>
   );
 });
@@ -183,8 +190,7 @@ function Latest({ start, view: { latest }, now }: { start: Start; view: StartVie
 interface StandingProps {
   start: Start;
   view: StartView;
-  isBest: boolean;
-  /** Whether the best fit will not be known. */
+  /** Whether the fit will not be known. */
   failed: boolean;
   over: boolean;
   now: number;
@@ -193,6 +199,9 @@ interface StandingProps {
   running: string | null;
 }
 
+/** What is not known yet keeps the room of what will be said, pixels. */
+const UNKNOWN = 84;
+
 /** "Running since 13:02, by Bo Larch." */
 function runningWords({ zone }: Start, begun: string | null, run: OpenRun | null): string {
   const beganAt = run?.beganAt ?? begun;
@@ -200,11 +209,7 @@ function runningWords({ zone }: Start, begun: string | null, run: OpenRun | null
   return `Running${since}${run?.by ? `, by ${run.by}` : ""}`;
 }
 
-function Standing({ start, view, isBest, failed, over, now, axis, running }: StandingProps) {
-  const before = useDoneBefore(start, useStarts().data).done;
-  const { fit } = view;
-  const segments = useMemo(() => fitTimeline(fit), [fit]);
-  const training = useAthletes().data?.find((a) => a.id === start.athlete.id)?.profile ?? null;
+function Standing({ start, view, failed, over, now, axis, running }: StandingProps) {
   if (over) {
     return (
       <Text className="pt-1 font-text text-body text-muted">Started {roughLength(-view.untilStart)} ago</Text>
@@ -213,12 +218,21 @@ function Standing({ start, view, isBest, failed, over, now, axis, running }: Sta
   if (start.plan.body.items.length === 0) {
     return <Text className="pt-1 font-strong text-body text-ink">No warm-up yet. Open it to build one.</Text>;
   }
-  const { beginsAt, untilBegin } = view;
+  const { beginsAt, untilBegin, glance } = view;
   if (running)
     return (
       <Text className="pt-1 font-strong text-body text-ink" testID="running">
         {running}
       </Text>
+    );
+  const available = `${spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available`;
+  if (!glance)
+    return (
+      <View className="pt-1" style={{ minHeight: UNKNOWN }}>
+        <Text className="font-text text-body text-ink">
+          {failed ? "not fitted" : "fitting …"}, {available}
+        </Text>
+      </View>
     );
   const begin =
     untilBegin > 0
@@ -228,21 +242,20 @@ function Standing({ start, view, isBest, failed, over, now, axis, running }: Sta
     <View className="pt-1">
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
         <Text className={`text-body text-ink ${untilBegin > 0 ? "font-text" : "font-strong"}`}>{begin}</Text>
-        <Text className={`text-body text-ink ${fit.state === "fits" ? "font-text" : "font-strong"}`}>
-          {fitWord(fit, start.plan.body.stepPoints, { isBest, failed })},{" "}
-          {spokenLength(Math.floor(view.availableSeconds / 60) * 60)} available
+        <Text className={`text-body text-ink ${glance.fits ? "font-text" : "font-strong"}`}>
+          {glance.word}, {available}
         </Text>
       </View>
       {axis ? (
-        <RiseOnClock axis={axis} start={start} segments={segments} now={now} />
+        <RiseOnClock axis={axis} start={start} segments={glance.segments} now={now} />
       ) : (
-        <WholeRise segments={segments} />
+        <WholeRise segments={glance.segments} />
       )}
-      <StateLine fit={fit} conditions={start.setting} training={training} before={before} />
+      {glance.state ? <StateLine line={glance.state} /> : null}
       <Latest start={start} view={view} now={now} />
-      {fit.state === "fits" ? null : (
+      {glance.fits ? null : (
         <Text className="font-text text-small text-muted" numberOfLines={2}>
-          {givenUpLine(fit, start.plan.body.stepPoints)}
+          {glance.givenUp}
         </Text>
       )}
     </View>

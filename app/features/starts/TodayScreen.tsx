@@ -2,11 +2,12 @@ import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { View } from "react-native";
 import { useMay, useMembership } from "~/data/account/account";
-import { useNow } from "~/data/client/useNow";
+import { useNow, useNowNear } from "~/data/client/useNow";
 import { useDrills } from "~/data/resources/drills";
 import { useDeletedStart, useRestoreStart, useStarts } from "~/data/resources/starts";
 import { ThemeButton } from "~/features/nav/Frame";
 import { Button } from "~/ui/Button";
+import { useGrowing } from "~/ui/hooks/useGrowing";
 import { useSame } from "~/ui/hooks/useSame";
 import { useWide } from "~/ui/hooks/useWide";
 import { Loaded } from "~/ui/layout/Loading";
@@ -23,7 +24,7 @@ export function TodayScreen() {
   const club = useMembership();
   const mayBuild = useMay("build");
   const wide = useWide();
-  const now = useNow();
+  const now = useNowNear(() => (starts.data ?? []).map((s) => Date.parse(s.startsAt)));
   const add = () => router.push("/start/new");
   return (
     <Screen
@@ -36,7 +37,7 @@ export function TodayScreen() {
         </View>
       }
     >
-      {mayBuild ? <Deleted now={now} /> : null}
+      {mayBuild ? <Deleted /> : null}
       {starts.error && starts.data ? <Notice warn text={starts.error.message} /> : null}
       <Loaded query={starts}>
         {(list) => <StartList starts={list} now={now} onAdd={mayBuild ? add : null} />}
@@ -46,8 +47,8 @@ export function TodayScreen() {
 }
 
 /** For a minute the start that was just deleted can be had back. */
-function Deleted({ now }: { now: number }) {
-  const start = useDeletedStart(now);
+function Deleted() {
+  const start = useDeletedStart(useNow());
   const restore = useRestoreStart();
   if (!start) return null;
   return (
@@ -61,6 +62,9 @@ function Deleted({ now }: { now: number }) {
     />
   );
 }
+
+/** Starts that are in sight at once, on a phone and on a wide screen. */
+const IN_SIGHT = { phone: 2, wide: 4 };
 
 /** Where nothing is on the shelf yet, the way in is the first warm-up; else another start. */
 function NewOrFirst({ onAdd }: { onAdd: () => void }) {
@@ -89,6 +93,7 @@ function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd
   const key = ahead.map((s) => s.stamp).join();
   const found = wide ? dayAxisOf(ahead, now) : null;
   const axis = useSame(found, `${key} ${found?.from} ${found?.to}`);
+  const shown = useGrowing(starts.length, wide ? IN_SIGHT.wide : IN_SIGHT.phone);
   if (starts.length === 0 && !onAdd) return <Notice text="No starts ahead." />;
   if (starts.length === 0 && onAdd) {
     return (
@@ -100,12 +105,12 @@ function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd
   }
   return (
     <View className="gap-4">
-      {ahead.map((start, i) => (
-        <StartCard key={start.id} start={start} now={now} first={i === 0} axis={axis} />
+      {ahead.slice(0, shown).map((start, i) => (
+        <StartCard key={start.id} start={start} first={i === 0} axis={axis} />
       ))}
       {ahead.length === 0 ? <Notice text="No more starts ahead today." /> : null}
-      {past.map((start) => (
-        <StartCard key={start.id} start={start} now={now} first={false} />
+      {past.slice(0, Math.max(0, shown - ahead.length)).map((start) => (
+        <StartCard key={start.id} start={start} first={false} />
       ))}
     </View>
   );

@@ -1,13 +1,14 @@
-import { type Fit, type FitProfile, fitAt } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
+import type { Glance } from "@tonodrome/core/judge";
 
 /** A start as it stands at a moment. */
 export interface StartView {
-  fit: Fit;
   /** Seconds that can really be used: from being ready, or from now, whichever is later. */
   availableSeconds: number;
   untilStart: number;
-  /** When the first drill begins, milliseconds since the epoch; the start itself for an empty plan. */
+  /** Null while it is not known. */
+  glance: Glance | null;
+  /** When the first drill begins, milliseconds since the epoch; the start itself for an empty plan, or while it is not known. */
   beginsAt: number;
   /** Seconds until then; negative when it should be under way. */
   untilBegin: number;
@@ -28,26 +29,22 @@ export function availableFor({ startsAt, readyAt }: Start, now: number): number 
 /**
  * How a start stands at a moment.
  * @param now milliseconds since the epoch
- * @param profile of its plan, for the time available then
+ * @param glance at its plan, for the time available then
  */
-export function startView(start: Start, now: number, profile: FitProfile): StartView {
+export function startView(start: Start, now: number, glance: Glance | null): StartView {
   const startsAt = Date.parse(start.startsAt);
-  const untilStart = Math.floor((startsAt - now) / 1000);
-  const availableSeconds = availableFor(start, now);
-  const fit = fitAt(profile, availableSeconds);
-  const { needs } = profile;
-  const beginsAt = startsAt + fit.beginSeconds * 1000;
+  const before = (seconds: number | null | undefined) => (seconds ? startsAt - seconds * 1000 : null);
+  const beginsAt = startsAt + (glance?.beginSeconds ?? 0) * 1000;
   return {
-    fit,
-    availableSeconds,
-    untilStart,
+    availableSeconds: availableFor(start, now),
+    untilStart: Math.floor((startsAt - now) / 1000),
+    glance,
     beginsAt,
     untilBegin: Math.floor((beginsAt - now) / 1000),
-    latest: { full: latestFor(needs.full, startsAt), essentials: latestFor(needs.essentials, startsAt) },
+    latest: { full: before(glance?.needs.full), essentials: before(glance?.needs.essentials) },
   };
 }
 
-/** The last moment to begin what needs so many seconds; null when there is nothing to begin, or it never fits. */
-function latestFor(seconds: number, startsAt: number): number | null {
-  return seconds > 0 && Number.isFinite(seconds) ? startsAt - seconds * 1000 : null;
-}
+/** The moments that a start's card counts to or from, milliseconds since the epoch. */
+export const momentsOf = ({ startsAt }: Start, { beginsAt, latest }: StartView): number[] =>
+  [Date.parse(startsAt), beginsAt, latest.full, latest.essentials].filter((at) => at !== null);

@@ -1,5 +1,6 @@
 import { act, renderHook } from "@testing-library/react-native/pure";
-import { useNow } from "~/data/client/useNow";
+import { timeNow } from "~/data/client/clock";
+import { useNow, useNowNear } from "~/data/client/useNow";
 
 beforeEach(() => jest.useFakeTimers({ now: Date.parse("2026-06-01T10:30:00.123Z") }));
 afterEach(() => jest.useRealTimers());
@@ -28,5 +29,30 @@ it("is right at once when a tab in the background comes into sight again", () =>
   jest.setSystemTime(Date.now() + 600_000);
   act(() => void document.dispatchEvent(new Event("visibilitychange")));
   expect(Date.now() - result.current).toBeLessThan(100);
+  unmount();
+});
+
+it("looks at the clock only when a length of time reads differently: each minute, and each second of the last", () => {
+  const at = timeNow() + 150_000;
+  let looks = 0;
+  const { result, unmount } = renderHook(() => {
+    looks++;
+    return useNowNear(() => [at]);
+  });
+  const lookedIn = (ms: number) => {
+    const before = looks;
+    for (let i = 0; i < ms; i += 500) act(() => void jest.advanceTimersByTime(Math.min(500, ms - i)));
+    return looks - before;
+  };
+  expect(lookedIn(29_000)).toBe(0);
+  // From "2 min" to "1 min", as soon as it is.
+  expect(lookedIn(1_001)).toBe(1);
+  expect(Math.floor((at - result.current) / 60_000)).toBe(1);
+  expect(lookedIn(58_000)).toBe(0);
+  expect(lookedIn(63_000)).toBeGreaterThanOrEqual(60);
+  // Passed by more than a minute it counts up as slowly.
+  act(() => void jest.advanceTimersByTime(61_000));
+  expect(lookedIn(120_000)).toBe(2);
+  expect(Math.floor((result.current - at) / 60_000)).toBe(Math.floor((timeNow() - at) / 60_000));
   unmount();
 });

@@ -39,9 +39,9 @@ beforeEach(() => {
   for (const list of [mockMade, mockWent, mockAsked]) list.length = 0;
 });
 
-it("goes to a run of the fit at once where that is the best", () => {
+it("goes to a run of the fit at once where that is the best", async () => {
   const { result } = renderHook(() => useStartRun());
-  result.current.startRun({ start, plan, context, fit, isBest: true, event: null });
+  await act(async () => result.current.startRun({ start, plan, context, fit, event: null }));
   expect(mockMade[0]?.drills.map((d) => d.name)).toEqual(["Laps"]);
   expect(mockWent).toEqual(["/run/run-1"]);
   expect(mockAsked).toEqual([]);
@@ -49,14 +49,16 @@ it("goes to a run of the fit at once where that is the best", () => {
 
 it("waits for the worker's answer where it is not, makes one run however often it is pressed, and none once left", async () => {
   const { result, unmount } = renderHook(() => useStartRun());
-  const press = () => result.current.startRun({ start, plan, context, fit, isBest: false, event: null });
-  press();
-  press();
+  const press = () => result.current.startRun({ start, plan, context, fit: 600, event: null });
+  await act(async () => {
+    press();
+    press();
+  });
   expect(mockAsked.map(({ ask }) => ask)).toEqual([{ kind: "one-time", plan, context, seconds: 600 }]);
   expect(mockWent).toEqual([]);
   await act(async () => mockAsked[0]?.answer(tableAt(plan, context, 600)));
   expect(mockWent).toEqual(["/run/run-1"]);
-  press();
+  await act(async () => press());
   unmount();
   expect(mockAsked.at(-1)?.calledOff).toBe(true);
 });
@@ -64,7 +66,7 @@ it("waits for the worker's answer where it is not, makes one run however often i
 it("says why where the worker breaks, makes no run, and tries again at the next press", async () => {
   const { result } = renderHook(() => useStartRun());
   const press = () =>
-    act(async () => result.current.startRun({ start, plan, context, fit, isBest: false, event: null }));
+    act(async () => result.current.startRun({ start, plan, context, fit: 600, event: null }));
   await press();
   await act(async () => mockAsked[0]?.fail("It broke."));
   expect(result.current.failure).toBe("It broke.");
@@ -73,4 +75,12 @@ it("says why where the worker breaks, makes no run, and tries again at the next 
   expect(result.current.failure).toBeNull();
   await act(async () => mockAsked[1]?.answer(tableAt(plan, context, 600)));
   expect(mockWent).toEqual(["/run/run-1"]);
+});
+
+it("makes no run of what was left before it could be made", async () => {
+  const { result, unmount } = renderHook(() => useStartRun());
+  result.current.startRun({ start, plan, context, fit, event: null });
+  unmount();
+  await act(async () => undefined);
+  expect(mockMade).toEqual([]);
 });

@@ -38,3 +38,6 @@ export const MOST = {
   /** Entries of one page: audit trail, edits, log. */
   page: 50,
 } as const;
+
+/** A press may be stamped so far ahead of the server's clock, milliseconds: a phone's may be a little fast. Custom. */
+export const MOST_AHEAD = 120_000;

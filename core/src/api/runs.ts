@@ -14,9 +14,6 @@ export const runInputSchema = z.strictObject({
   plan: runPlanSchema,
 });
 
-/** A press may be stamped so far ahead of the server's clock, milliseconds: a phone's may be a little fast. Custom. */
-export const MOST_AHEAD = 120_000;
-
 /** Presses sent together. */
 export const runEventsInputSchema = z.strictObject({
   events: z.array(runEventSchema).min(1).max(MOST.pressesTogether),

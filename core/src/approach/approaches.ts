@@ -202,8 +202,27 @@ function inWeather({ sides }: Approach, weather: Weather | null): number {
 
 type Weather = Parameters<typeof isHot>[0] & Parameters<typeof coldBandOf>[0];
 
-/** Those that suit an event and the weather first, otherwise in the order they are offered. */
-export function suitedFirst(effort: EffortProfile | null, weather: Weather | null = null): Approach[] {
+/** How far what an approach usually takes is from the time that there is, minutes; what it does not fit into at the least is last. */
+function offTime({ minutes }: Approach, available: number | null): number {
+  if (available === null) return 0;
+  return available < minutes.least ? Number.MAX_SAFE_INTEGER : Math.abs(available - minutes.usual);
+}
+
+/**
+ * Those that suit an event and the weather first, of them those that come nearest to the time that there is, otherwise in
+ * the order they are offered.
+ * @param available minutes of drills that there is time for; null where that does not matter
+ */
+export function suitedFirst(
+  effort: EffortProfile | null,
+  weather: Weather | null = null,
+  available: number | null = null,
+): Approach[] {
   const suits = (a: Approach) => (effort && a.suits.includes(effort) ? 0 : 1);
-  return APPROACHES.toSorted((a, b) => suits(a) - suits(b) || inWeather(a, weather) - inWeather(b, weather));
+  return APPROACHES.toSorted(
+    (a, b) =>
+      suits(a) - suits(b) ||
+      inWeather(a, weather) - inWeather(b, weather) ||
+      offTime(a, available) - offTime(b, available),
+  );
 }

@@ -2,9 +2,7 @@ import { z } from "zod";
 import { tagsSchema } from "../drill/details";
 import { intensitySchema } from "../words/intensity";
 import { nameSchema } from "../words/text";
-
-/** What is further back than this is forgotten: the body has nothing left of it, seconds. Custom. */
-export const REMEMBERED = 12 * 3600;
+import { REMEMBERED } from "./memory";
 
 /** Most that is remembered of a day: three starts with long warm-ups. */
 const MOST_DONE = 400;

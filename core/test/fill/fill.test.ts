@@ -392,6 +392,9 @@ it("gives the young fewer of each of the sport's own, by the figures of the chec
 it("offers what suits an event first, and every approach takes a side in every question", () => {
   expect(suitedFirst("short-explosive")[0]?.suits).toContain("short-explosive");
   expect(suitedFirst(null)).toEqual(APPROACHES);
+  // With the time for it nobody is sent out with the shortest, and without it nobody with a long one.
+  const usual = (minutes: number) => suitedFirst("precision", null, minutes)[0]?.minutes.usual;
+  expect([usual(8), usual(20), usual(45)]).toEqual([9, 20, 25]);
   for (const { portions, minutes } of APPROACHES) {
     expect(Object.values(portions).reduce((a, b) => a + b, 0)).toBeCloseTo(1);
     expect(minutes.least < minutes.usual && minutes.usual < minutes.most).toBe(true);

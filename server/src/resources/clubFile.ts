@@ -5,7 +5,7 @@ import {
   exportQuerySchema,
   importQuerySchema,
   rolesThat,
-  topicSchema,
+  TOPICS,
 } from "@tonodrome/core/api";
 import { QueryTypes } from "sequelize";
 import { placeOf } from "../access/access";
@@ -82,7 +82,7 @@ export const clubFile: Resource = (context) => (app, _options, done) => {
         { databaseUrl, clubId, importer },
         importWorker,
       );
-      for (const topic of topicSchema.options) changes.publish({ clubId, topic });
+      for (const topic of TOPICS) changes.publish({ clubId, topic });
       return { done: true as const };
     },
   );

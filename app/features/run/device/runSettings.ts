@@ -43,7 +43,9 @@ const USUAL: RunSettings = {
 };
 
 const KEY = "run-settings";
-const store = createStore<RunSettings>(() => readKept(KEY, settingsSchema) ?? USUAL);
+const store = createStore<RunSettings>(
+  () => readKept(KEY, (kept) => settingsSchema.safeParse(kept).data) ?? USUAL,
+);
 
 /** Changes some of the settings and keeps them on this device. */
 export function changeRunSettings(more: Partial<RunSettings>): void {

@@ -2,13 +2,13 @@ import {
   type Finding,
   type Fit,
   fitTimeline,
+  fitWord,
   formatLength,
   givenUpLine,
   type Segment,
 } from "@tonodrome/core";
 import { memo, useCallback, useEffect, useMemo, useState } from "react";
 import { Pressable, Text, View } from "react-native";
-import { fitWord } from "~/features/fit/stateWord";
 import { FindingsPress, StatePress } from "~/features/judge/JudgementLine";
 import type { RiseProps } from "~/features/rise/Rise";
 import { RiseSlider } from "~/features/rise/RiseSlider";

@@ -1,6 +1,6 @@
 import { useInfiniteQuery } from "@tanstack/react-query";
 import type { PlanBody } from "@tonodrome/core";
-import { type PlanEdit, planEditListSchema } from "@tonodrome/core/api";
+import type { PlanEdit } from "@tonodrome/core/api";
 import { useState } from "react";
 import { Text, View } from "react-native";
 import { useClubAsk } from "~/data/queries/clubAsk";
@@ -69,7 +69,7 @@ function useEdits(planId: string, shown: Shown) {
         ...(shown === "refused" ? { outcome: "refused" } : {}),
         ...(pageParam ? { before: pageParam } : {}),
       });
-      return ask(planEditListSchema, "GET", `/plans/${planId}/edits?${query}`);
+      return ask("planEditList", "GET", `/plans/${planId}/edits?${query}`);
     },
     initialPageParam: "",
     getNextPageParam: (page) => page.next,

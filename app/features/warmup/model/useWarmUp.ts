@@ -167,7 +167,14 @@ export function useWarmUp(start: Start, first: OpenSheet = null): WarmUpModel {
         shownStops.current = stopsKey;
         open("stops");
       } else if (fit.workSeconds === 0) open(body.items.length === 0 ? "shelf" : "given-up");
-      else startRun({ start, plan: body, context, fit, isBest, event: known.event });
+      else
+        startRun({
+          start,
+          plan: body,
+          context,
+          fit: isBest ? fit : fit.availableSeconds,
+          event: known.event,
+        });
     }),
   };
 }

@@ -1,5 +1,4 @@
-import { fitPlan, type PlanItem } from "@tonodrome/core";
-import { fitWord } from "~/features/fit/stateWord";
+import { fitPlan, fitWord, type PlanItem } from "@tonodrome/core";
 import { twoMinutePlan } from "~/test/made/makeStart";
 
 const [laps] = twoMinutePlan.items as [PlanItem];

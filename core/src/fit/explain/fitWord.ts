@@ -1,4 +1,5 @@
-import { type Fit, steepLeftOut } from "@tonodrome/core";
+import type { Fit } from "../fit";
+import { steepLeftOut } from "./steepLeftOut";
 
 const WORDS: Record<Fit["state"], string> = {
   fits: "fits",

@@ -1,0 +1,73 @@
+import { skipToken, useQuery, useQueryClient } from "@tanstack/react-query";
+import type { Start } from "@tonodrome/core/api";
+import type { Glance } from "@tonodrome/core/judge";
+import { useEffect, useState } from "react";
+import { useAthletes } from "~/data/resources/athletes";
+import { useEvents } from "~/data/resources/events";
+import { askInTurn } from "~/features/fit/askInTurn";
+import { startsBefore } from "~/features/judge/startsBefore";
+import { useStable } from "~/ui/hooks/useStable";
+
+/** A glance as the device keeps it. */
+interface KeptGlance {
+  /** Of which reading of the start it is. */
+  stamp: string;
+  /** All that it was reckoned for. */
+  of: string;
+  glance: Glance;
+}
+
+/** A time counting down is fitted anew only once a minute: a plan that begins within the minute below holds too. */
+const MINUTE = 60;
+
+/**
+ * How a start stands: fitted in a worker, one start after the other, and kept on the device, so that a list that is opened
+ * again says at once when to begin. What was found before stands until it is found anew, as long as the start is the same.
+ * @param availableSeconds time available; null where it does not matter any more
+ * @param others the club's starts
+ */
+export function useGlance(
+  start: Start,
+  availableSeconds: number | null,
+  others: readonly Start[],
+): { glance: Glance | null; failure: string | null } {
+  const client = useQueryClient();
+  const key = ["glance", start.id];
+  const { data: kept } = useQuery<KeptGlance>({ queryKey: key, queryFn: skipToken });
+  const [failed, setFailed] = useState<{ of: string; sentence: string } | null>(null);
+  const events = useEvents().data;
+  const training = useAthletes().data?.find((a) => a.id === start.athlete.id)?.profile ?? null;
+  const before = startsBefore(start, others);
+  const seconds = availableSeconds === null ? null : availableSeconds - (availableSeconds % MINUTE);
+  const of =
+    seconds === null
+      ? null
+      : [
+          start.stamp,
+          seconds,
+          before.key,
+          before.key && events ? events.length : "",
+          JSON.stringify(training),
+        ].join(" ");
+  const isKnown = of === null || kept?.of === of;
+  const ask = useStable(() => {
+    const { startsAt, setting, facts, stamp } = start;
+    return askInTurn(
+      {
+        kind: "glance",
+        start: { plan: start.plan.body, day: { startsAt, setting, facts }, seconds: seconds ?? 0, training },
+        before: before.starts(events),
+      },
+      {
+        onAnswer: (glance) => client.setQueryData<KeptGlance>(key, { stamp, of: of ?? "", glance }),
+        onFailure: (sentence) => setFailed({ of: of ?? "", sentence }),
+      },
+    );
+  });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked anew when it is for something else
+  useEffect(() => (isKnown ? undefined : ask()), [isKnown, of, ask]);
+  return {
+    glance: kept?.stamp === start.stamp ? kept.glance : null,
+    failure: failed && failed.of === of ? failed.sentence : null,
+  };
+}

@@ -1,0 +1,2 @@
+/** What is further back than this is forgotten: the body has nothing left of it, seconds. Custom. */
+export const REMEMBERED = 12 * 3600;
