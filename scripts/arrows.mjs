@@ -17,7 +17,7 @@ const ROOMS = [
   "server/bench",
   "e2e",
 ];
-const APP = ["app", "data", "features", "test", "ui"].map((room) => `app/${room}`);
+const APP = ["app", "data", "early", "features", "test", "ui"].map((room) => `app/${room}`);
 const bin = (name) => inRoot("node_modules", ".bin", name);
 
 main(async () => {

@@ -132,7 +132,7 @@ export {
 } from "./time/zone";
 export { fitTimeline } from "./timeline/fitTimeline";
 export { riseWords } from "./timeline/riseWords";
-export { idleBefore, type Segment, waitBeforeStart } from "./timeline/segment";
+export { idleBefore, type RiseSegment, type Segment, waitBeforeStart } from "./timeline/segment";
 export { type FitContext, fitContextSchema, LONGEST_DAY, openDay } from "./venue/context";
 export { contextOf, type DayFacts, type DayOf } from "./venue/contextOf";
 export type { Venue, VenuePlace, VenueWindow } from "./venue/venue";

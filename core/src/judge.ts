@@ -8,7 +8,7 @@ export { type CurvePoint, curvesOf, forecastOf } from "./forecast/forecast";
 export { surroundingsOf, type Training } from "./forecast/model/surroundings";
 export { piecesOf } from "./forecast/piecesOf";
 export { stateLineOf } from "./forecast/stateLineOf";
-export { type Glance, type GlanceOf, glanceOf } from "./glance/glance";
+export { type Glance, type GlanceOf, glanceOf, quickGlanceOf } from "./glance/glance";
 export type { ShelfContent } from "./plan/drillContent";
 export type { DoneBefore } from "./rewarm/doneBefore";
 export { doneIn } from "./rewarm/doneIn";

@@ -20,6 +20,7 @@ export async function ensureBuilt() {
   say("Building the application …");
   const fresh = await exported("dist.new");
   splitCommon(fresh);
+  await addEarly(fresh);
   await addServiceWorker(fresh);
   compress(fresh);
   writeFileSync(path.join(fresh, ".sources"), sources);
@@ -68,6 +69,28 @@ async function exported(name, env = {}) {
   return dir;
 }
 
+/** What runs while the application is still loading; the page has it before everything else. */
+async function addEarly(dir) {
+  const { build } = await import("esbuild");
+  await build({
+    entryPoints: [inRoot("app", "early", "early.ts")],
+    outfile: path.join(dir, "early.js"),
+    ...{ bundle: true, minify: true, target: "es2022", logLevel: "error" },
+  });
+  const page = path.join(dir, "index.html");
+  const html = readFileSync(page, "utf8");
+  // The application's own scripts are on their way at once; what runs early runs them, in their order.
+  const scripts = [...html.matchAll(/<script src="([^"]+)" defer><\/script>/g)];
+  const files = scripts.map(([, src]) => src);
+  const hints = files.map((src) => `<link rel="preload" href="${src}" as="script">`).join("");
+  const early = `<script src="/early.js" data-then="${files.join(" ")}"></script>`;
+  const without = scripts.reduce((page, [tag]) => page.replace(tag, ""), html);
+  writeFileSync(
+    page,
+    without.replace("</head>", `${hints}</head>`).replace('<div id="root"></div>', `$&${early}`),
+  );
+}
+
 /** What keeps the application on the device, with the list of every file it is made of. */
 async function addServiceWorker(dir) {
   const [{ build }, { injectManifest }] = await Promise.all([import("esbuild"), import("workbox-build")]);
@@ -106,7 +129,7 @@ function sourcesHash() {
     inRoot("package-lock.json"),
     ...files(inRoot("app")),
     ...files(inRoot("core", "src")),
-    inRoot("scripts", "lib", "splitCommon.mjs"),
+    ...["build.mjs", "splitCommon.mjs"].map((name) => inRoot("scripts", "lib", name)),
   ]) {
     if (/\.test\.tsx?$/.test(file)) continue;
     hash.update(`${path.relative(inRoot(), file)}\n`).update(readFileSync(file));

@@ -200,13 +200,20 @@ describe("Today", () => {
     expect(stampOf(after, 0)).not.toBe(stampOf(before, 0));
     expect(stampOf(after, 1)).toBe(stampOf(before, 1));
     const ids = starts.map((s) => s.id).join(",");
-    const whole = (await ask("GET", `/api/:club/starts/whole?ids=${ids}`)).body.starts;
+    const { starts: whole, glances } = (await ask("GET", `/api/:club/starts/whole?ids=${ids}`)).body;
+    // How the next of them stand is told with them: when to begin, of those that have a warm-up.
+    expect(glances).toEqual([
+      expect.objectContaining({ id: starts[0]?.id, stamp: stampOf(after, 0), glance: expect.any(Object) }),
+    ]);
+    expect(glances[0].glance).toMatchObject({ fits: true, state: null });
+    expect(glances[0].glance.beginSeconds).toBeLessThan(0);
     expect(whole.map((s: { stamp: string }) => s.stamp).sort()).toEqual(
       after.map((s: { stamp: string }) => s.stamp).sort(),
     );
     expect(whole.every((s: { plan: { body: object } }) => s.plan.body)).toBe(true);
     // Another club's are not among them.
-    expect((await server.ask("GET", `/api/:club/starts/whole?ids=${ids}`)).body.starts).toEqual([]);
+    const others = (await server.ask("GET", `/api/:club/starts/whole?ids=${ids}`)).body;
+    expect(others).toEqual({ starts: [], glances: [] });
     const many = Array.from({ length: 21 }, () => randomUUID()).join(",");
     expect((await ask("GET", `/api/:club/starts/whole?ids=${many}`)).status).toBe(400);
   });

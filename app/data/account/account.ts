@@ -1,6 +1,7 @@
 import { type Action, type Me, type Membership, may } from "@tonodrome/core/api";
 import { createStore, useStore } from "zustand";
 import { ApiFailure, ask, whenSignedOut } from "~/data/client/api";
+import { earlyBody } from "~/data/client/early";
 import { forget, isRecord, keep, readKept } from "~/data/device/storage";
 
 const ME = "me";
@@ -21,7 +22,9 @@ interface Account {
  * Whoever is signed in, also kept on this device: without a connection the hall's phone goes on where it was. The
  * server decides anew with every request.
  */
-const store = createStore<Account>(() => accountOf(readKept(ME, meIn) ?? undefined));
+const store = createStore<Account>(() =>
+  accountOf(readKept(ME, meIn) ?? meIn(earlyBody("/me")) ?? undefined),
+);
 
 /** Whoever was signed in, as this device kept them. */
 function meIn(kept: unknown): Me | null {

@@ -1,6 +1,7 @@
 import type { ApiError, ErrorCode } from "@tonodrome/core/api";
 import { type AnswerName, type AnswerOf, checked, loadChecks } from "./answers";
 import { askedNow, hearServerTime } from "./clock";
+import { takeEarly } from "./early";
 import { heard } from "./reach";
 
 /** A request that did not do what was asked, in words for the person. */
@@ -75,10 +76,12 @@ async function request<Name extends AnswerName>(
   { patience = PATIENCE, atSight = false }: Asking,
 ): Promise<AnswerOf<Name>> {
   const asked = askedNow();
-  const answer = await fetch(`/api${path}`, { ...init, signal: AbortSignal.timeout(patience) }).catch(
-    () => null,
-  );
-  hearServerTime(answer?.headers?.get("date") ?? null, asked);
+  const early = init.method === "GET" ? await takeEarly(path) : null;
+  const answer =
+    early ??
+    (await fetch(`/api${path}`, { ...init, signal: AbortSignal.timeout(patience) }).catch(() => null));
+  // What was asked early says what the time was then.
+  if (!early) hearServerTime(answer?.headers?.get("date") ?? null, asked);
   const data: unknown = await answer?.json().catch(() => null);
   heard(answer !== null && data !== null && data !== undefined);
   if (!answer || data === null || data === undefined) throw unreachable();

@@ -7,13 +7,15 @@ import {
   type StartRow,
   type StartWrite,
 } from "@tonodrome/core/api";
+import { useMembership } from "~/data/account/account";
+import type { AnswerName, AnswerOf } from "~/data/client/answers";
 import { ApiFailure } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
+import { earlyBody } from "~/data/client/early";
 import { useSendOnce } from "~/data/client/useSendOnce";
 import { type ClubAsk, useClubAsk } from "~/data/queries/clubAsk";
-
-/** Starts are listed until so long after they have passed, milliseconds. */
-const LOOK_BACK = 3 * 3_600_000;
+import { putGlance } from "~/data/queries/glances";
+import { LOOK_BACK, startsPath, wholePath } from "~/early/asks";
 
 /** Today opens with them. */
 const AT_SIGHT = { atSight: true };
@@ -39,27 +41,37 @@ async function wholeStarts(client: QueryClient, ask: ClubAsk, rows: readonly Sta
   const known = (id: string) => client.getQueryData<Start>(["start", id]);
   const stale = rows.filter((row) => known(row.id)?.stamp !== row.stamp).map((row) => row.id);
   for (let i = 0; i < stale.length; i += MOST.startsTogether) {
-    const ids = stale.slice(i, i + MOST.startsTogether).join(",");
-    for (const start of (await ask("wholeStarts", "GET", `/starts/whole?ids=${ids}`, undefined, AT_SIGHT))
-      .starts)
-      client.setQueryData(["start", start.id], start);
+    const path = wholePath(stale.slice(i, i + MOST.startsTogether));
+    const { starts, glances } = await ask("wholeStarts", "GET", path, undefined, AT_SIGHT);
+    for (const { id, ...found } of glances) putGlance(client, id, found);
+    for (const start of starts) client.setQueryData(["start", start.id], start);
   }
   return rows.flatMap((row) => known(row.id) ?? []);
+}
+
+/** The starts as they were asked for before the application was there; undefined where they were not, or not all of them. */
+function earlyStarts(client: QueryClient, clubId: string): Start[] | undefined {
+  const bodyAt = <Name extends AnswerName>(path: string) =>
+    earlyBody(`/clubs/${clubId}${path}`) as AnswerOf<Name> | undefined;
+  const rows = bodyAt<"startList">(startsPath(Date.now()))?.starts ?? [];
+  const whole = bodyAt<"wholeStarts">(wholePath(rows.map((row) => row.id)));
+  if (!whole || whole.starts.length < rows.length) return undefined;
+  for (const { id, ...found } of whole.glances) putGlance(client, id, found);
+  for (const start of whole.starts) client.setQueryData(["start", start.id], start);
+  return whole.starts;
 }
 
 /** Starts from three hours ago on, soonest first. */
 export function useStarts() {
   const client = useQueryClient();
   const ask = useClubAsk();
+  const { id } = useMembership();
   return useQuery({
     queryKey: ["starts"],
+    initialData: () => earlyStarts(client, id),
     queryFn: async () => {
-      const from = new Date(Date.now() - LOOK_BACK).toISOString();
-      return wholeStarts(
-        client,
-        ask,
-        (await ask("startList", "GET", `/starts?from=${from}`, undefined, AT_SIGHT)).starts,
-      );
+      const { starts } = await ask("startList", "GET", startsPath(Date.now()), undefined, AT_SIGHT);
+      return wholeStarts(client, ask, starts);
     },
     refetchInterval: 15_000,
   });

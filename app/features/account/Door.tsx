@@ -4,6 +4,7 @@ import { usePathname, useRouter } from "expo-router";
 import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { View } from "react-native";
 import { arrived, refreshMe, useAccount } from "~/data/account/account";
+import { dropSight } from "~/data/device/sight";
 import "~/data/forgetting";
 import { keepQueries } from "~/data/queries/keptQueries";
 import { makeQueryClient } from "~/data/queries/queryClient";
@@ -28,6 +29,11 @@ export function Door({ children }: { children: ReactNode }) {
   useEffect(() => {
     void refreshMe();
   }, []);
+  // What was seen last is not for whoever is not in.
+  const isIn = me === undefined ? failure === null : Boolean(me && club);
+  useEffect(() => {
+    if (!isIn || path !== "/") dropSight();
+  }, [isIn, path]);
   if (OPEN.test(path)) return <>{children}</>;
   if (me === undefined) {
     return (

@@ -1,10 +1,10 @@
-import { formatMinus, riseWords, type Segment } from "@tonodrome/core";
+import { formatMinus, type RiseSegment, riseWords } from "@tonodrome/core";
 import { memo } from "react";
 import { toneClasses } from "~/ui/tone";
 
 export interface RiseProps {
   /** The warm-up as it fits, from its first drill to the start. */
-  segments: readonly Segment[];
+  segments: readonly RiseSegment[];
   /** Length of the line of time, seconds: from so long before the start to the start. */
   spanSeconds: number;
   /** Pixels of the hardest effort. */
@@ -77,7 +77,7 @@ export const Rise = memo(function Rise(props: RiseProps) {
 });
 
 interface BarProps {
-  segment: Segment;
+  segment: RiseSegment;
   left: string;
   width: string;
   selected: boolean;

@@ -1,8 +1,8 @@
-import type { Segment } from "@tonodrome/core";
+import type { RiseSegment } from "@tonodrome/core";
 import { Rise } from "./Rise";
 
 interface WholeRiseProps {
-  segments: readonly Segment[];
+  segments: readonly RiseSegment[];
   /** Pixels of the hardest effort. */
   height?: number;
 }

@@ -1,4 +1,4 @@
-import type { Segment } from "@tonodrome/core";
+import type { RiseSegment } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { Rise } from "~/features/rise/Rise";
 import { clockTime } from "~/ui/dates";
@@ -11,7 +11,7 @@ const HEIGHT = 36;
 interface RiseOnClockProps {
   axis: DayAxis;
   start: Start;
-  segments: readonly Segment[];
+  segments: readonly RiseSegment[];
   /** Milliseconds since the epoch. */
   now: number;
 }

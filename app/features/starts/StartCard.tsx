@@ -1,10 +1,11 @@
 import { spokenLength } from "@tonodrome/core";
 import type { OpenRun, Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
-import { lazy, memo, Suspense, useRef, useState } from "react";
+import { lazy, memo, Suspense, useEffect, useRef, useState } from "react";
 import { Text, View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { useNowNear } from "~/data/client/useNow";
+import { dropSight, MOMENT } from "~/data/device/sight";
 import { useEvents } from "~/data/resources/events";
 import { useRunElsewhere } from "~/data/resources/openRuns";
 import { useMoveStart, useStarts } from "~/data/resources/starts";
@@ -55,6 +56,10 @@ export const StartCard = memo(function StartCard({ start, first, axis = null }: 
   const { glance, failure } = useGlance(start, over || isEmpty ? null : available, useStarts().data ?? NONE);
   const view = startView(start, now, glance);
   near.current = momentsOf(start, view);
+  const isKnown = glance !== null || failure !== null || over || isEmpty;
+  useEffect(() => {
+    if (first && isKnown) dropSight();
+  }, [first, isKnown]);
   const run = () => startRun({ start, plan: start.plan.body, fit: available, event });
   const zone = foreignZone(start.zone);
   const day = dayName(start.startsAt, start.zone, now);
@@ -63,6 +68,7 @@ export const StartCard = memo(function StartCard({ start, first, axis = null }: 
     <View
       role="group"
       aria-label={`${start.athlete.name}, ${start.title}`}
+      dataSet={{ start: start.id }}
       className="border-t-2 border-line pt-3"
     >
       <Link href={`/start/${start.id}`} className="flex w-full flex-col">
@@ -212,7 +218,9 @@ function runningWords({ zone }: Start, begun: string | null, run: OpenRun | null
 function Standing({ start, view, failed, over, now, axis, running }: StandingProps) {
   if (over) {
     return (
-      <Text className="pt-1 font-text text-body text-muted">Started {roughLength(-view.untilStart)} ago</Text>
+      <Text className="pt-1 font-text text-body text-muted" dataSet={MOMENT}>
+        Started {roughLength(-view.untilStart)} ago
+      </Text>
     );
   }
   if (start.plan.body.items.length === 0) {
@@ -234,16 +242,17 @@ function Standing({ start, view, failed, over, now, axis, running }: StandingPro
         </Text>
       </View>
     );
-  const begin =
-    untilBegin > 0
-      ? `Begin at ${clockTime(beginsAt, start.zone)}, in ${roughLength(untilBegin)}`
-      : "Begin now";
+  const begin = untilBegin > 0 ? `Begin at ${clockTime(beginsAt, start.zone)}` : "Begin now";
   return (
     <View className="pt-1">
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
-        <Text className={`text-body text-ink ${untilBegin > 0 ? "font-text" : "font-strong"}`}>{begin}</Text>
+        <Text className={`text-body text-ink ${untilBegin > 0 ? "font-text" : "font-strong"}`}>
+          {begin}
+          {untilBegin > 0 ? <Text dataSet={MOMENT}>, in {roughLength(untilBegin)}</Text> : null}
+        </Text>
         <Text className={`text-body text-ink ${glance.fits ? "font-text" : "font-strong"}`}>
-          {glance.word}, {available}
+          {glance.word}
+          <Text dataSet={MOMENT}>, {available}</Text>
         </Text>
       </View>
       {axis ? (

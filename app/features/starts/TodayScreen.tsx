@@ -1,8 +1,10 @@
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
+import { useEffect } from "react";
 import { View } from "react-native";
 import { useMay, useMembership } from "~/data/account/account";
 import { useNow, useNowNear } from "~/data/client/useNow";
+import { dropSight } from "~/data/device/sight";
 import { useDrills } from "~/data/resources/drills";
 import { useDeletedStart, useRestoreStart, useStarts } from "~/data/resources/starts";
 import { ThemeButton } from "~/features/nav/Frame";
@@ -16,6 +18,7 @@ import { Screen } from "~/ui/layout/Screen";
 import { words } from "~/ui/words";
 import { dayAxisOf } from "./dayAxis";
 import { StartCard } from "./StartCard";
+import { useSight } from "./useSight";
 
 /** The next starts, soonest first. */
 export function TodayScreen() {
@@ -26,6 +29,7 @@ export function TodayScreen() {
   const wide = useWide();
   const now = useNowNear(() => (starts.data ?? []).map((s) => Date.parse(s.startsAt)));
   const add = () => router.push("/start/new");
+  useSight(starts.data);
   return (
     <Screen
       title={words.today}
@@ -94,6 +98,11 @@ function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd
   const found = wide ? dayAxisOf(ahead, now) : null;
   const axis = useSame(found, `${key} ${found?.from} ${found?.to}`);
   const shown = useGrowing(starts.length, wide ? IN_SIGHT.wide : IN_SIGHT.phone);
+  // The first start ahead says itself when it is as it was seen last.
+  const isNone = ahead.length === 0;
+  useEffect(() => {
+    if (isNone) dropSight();
+  }, [isNone]);
   if (starts.length === 0 && !onAdd) return <Notice text="No starts ahead." />;
   if (starts.length === 0 && onAdd) {
     return (

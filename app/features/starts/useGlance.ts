@@ -1,21 +1,16 @@
-import { skipToken, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import type { Start } from "@tonodrome/core/api";
 import type { Glance } from "@tonodrome/core/judge";
 import { useEffect, useState } from "react";
+import { putGlance, useKeptGlance } from "~/data/queries/glances";
 import { useAthletes } from "~/data/resources/athletes";
 import { useEvents } from "~/data/resources/events";
 import { askInTurn } from "~/features/fit/askInTurn";
+import type { StartBefore } from "~/features/fit/fitWorker";
 import { startsBefore } from "~/features/judge/startsBefore";
 import { useStable } from "~/ui/hooks/useStable";
 
-/** A glance as the device keeps it. */
-interface KeptGlance {
-  /** Of which reading of the start it is. */
-  stamp: string;
-  /** All that it was reckoned for. */
-  of: string;
-  glance: Glance;
-}
+const NOTHING: readonly StartBefore[] = [];
 
 /** A time counting down is fitted anew only once a minute: a plan that begins within the minute below holds too. */
 const MINUTE = 60;
@@ -32,40 +27,36 @@ export function useGlance(
   others: readonly Start[],
 ): { glance: Glance | null; failure: string | null } {
   const client = useQueryClient();
-  const key = ["glance", start.id];
-  const { data: kept } = useQuery<KeptGlance>({ queryKey: key, queryFn: skipToken });
+  const kept = useKeptGlance(start.id);
   const [failed, setFailed] = useState<{ of: string; sentence: string } | null>(null);
-  const events = useEvents().data;
-  const training = useAthletes().data?.find((a) => a.id === start.athlete.id)?.profile ?? null;
-  const before = startsBefore(start, others);
+  const { data: events, isPending: readsEvents } = useEvents();
+  const { data: athletes, isPending: readsAthletes } = useAthletes();
+  const training = athletes?.find((a) => a.id === start.athlete.id)?.profile ?? null;
+  const found = startsBefore(start, others);
+  const before = found.key ? found.starts(events) : NOTHING;
   const seconds = availableSeconds === null ? null : availableSeconds - (availableSeconds % MINUTE);
   const of =
     seconds === null
       ? null
-      : [
-          start.stamp,
-          seconds,
-          before.key,
-          before.key && events ? events.length : "",
-          JSON.stringify(training),
-        ].join(" ");
-  const isKnown = of === null || kept?.of === of;
+      : [start.stamp, seconds, found.key, JSON.stringify([before.map((b) => b.event), training])].join(" ");
+  // Asked once, of everything that it goes by.
+  const isAsked = of !== null && kept?.of !== of && !readsEvents && !readsAthletes;
   const ask = useStable(() => {
     const { startsAt, setting, facts, stamp } = start;
     return askInTurn(
       {
         kind: "glance",
         start: { plan: start.plan.body, day: { startsAt, setting, facts }, seconds: seconds ?? 0, training },
-        before: before.starts(events),
+        before,
       },
       {
-        onAnswer: (glance) => client.setQueryData<KeptGlance>(key, { stamp, of: of ?? "", glance }),
+        onAnswer: (glance) => putGlance(client, start.id, { stamp, of: of ?? "", glance }),
         onFailure: (sentence) => setFailed({ of: of ?? "", sentence }),
       },
     );
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked anew when it is for something else
-  useEffect(() => (isKnown ? undefined : ask()), [isKnown, of, ask]);
+  useEffect(() => (isAsked ? ask() : undefined), [isAsked, of, ask]);
   return {
     glance: kept?.stamp === start.stamp ? kept.glance : null,
     failure: failed && failed.of === of ? failed.sentence : null,

@@ -238,7 +238,8 @@ describe("what is read comes from where it is, and of it what is listed", () => 
 
   it("an athlete's starts before one, whole", async () => {
     const start = makeStart();
-    answers = ({ path }) => ({ starts: path.includes("whole") ? [start] : [rowOf(start)] });
+    answers = ({ path }) =>
+      path.includes("whole") ? { starts: [start], glances: [] } : { starts: [rowOf(start)] };
     const result = hook(() => startsOf.useStartsBefore(start.athlete.id, start.startsAt));
     await waitFor(() => expect(result.current.data).toEqual([start]));
     expect(asked.map((r) => r.path)).toEqual([

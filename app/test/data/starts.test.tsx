@@ -17,9 +17,11 @@ jest.mock("~/data/client/changes", () => ({
   },
 }));
 
+import { putGlance, useKeptGlance } from "~/data/queries/glances";
 import { useCreateAthlete } from "~/data/resources/athletes";
 import { useLiveClub } from "~/data/resources/liveClub";
 import { useStarts } from "~/data/resources/starts";
+import { startsPath, wholePath } from "~/early/asks";
 
 const idOf = (n: number) => `22222222-2222-4222-8222-${String(n).padStart(12, "0")}`;
 const startAt = (n: number, stamp = "1.1.1.0") =>
@@ -29,12 +31,15 @@ let starts: Start[];
 let asked: string[];
 let fails = false;
 const bodies: unknown[] = [];
+let glances: object[] = [];
 
 beforeEach(() => {
   jest.useRealTimers();
   starts = Array.from({ length: 25 }, (_, i) => startAt(i + 1));
   asked = [];
   bodies.length = 0;
+  glances = [];
+  globalThis.tonodromeEarly = undefined;
   fails = false;
   Object.assign(AbortSignal, { timeout: () => undefined });
   Object.assign(globalThis, {
@@ -52,7 +57,7 @@ function answer(path: string, body: string | undefined): unknown {
   if (path.startsWith("/starts?"))
     return { starts: starts.map(({ setting: _, facts: __, plan: ___, ...row }) => row) };
   const ids = /ids=(.*)$/.exec(path)?.[1]?.split(",");
-  if (ids) return { starts: starts.filter((s) => ids.includes(s.id)) };
+  if (ids) return { starts: starts.filter((s) => ids.includes(s.id)), glances };
   const id = /\/starts\/(.+)$/.exec(path)?.[1];
   if (id) return starts.find((s) => s.id === id);
   return { version: 1, profile: noProfile(), ...JSON.parse(body ?? "{}") };
@@ -79,6 +84,43 @@ it("reads the bodies of starts several at once, and again only of those that cha
   await act(() => client.invalidateQueries({ queryKey: ["starts"] }));
   expect(asked).toEqual(["GET /starts?from", `GET /starts/whole?ids=${idOf(4)}`]);
   await waitFor(() => expect(result.current.data?.[3]?.title).toBe("Another title"));
+});
+
+const glance = (word: string) => ({
+  ...{ beginSeconds: -600, workSeconds: 300, word, fits: true, givenUp: "", segments: [] },
+  ...{ needs: { full: 600, essentials: 300 }, state: null },
+});
+
+it("has with the first of them how they stand, until that is reckoned here", async () => {
+  glances = [{ id: idOf(1), stamp: "1.1.1.0", glance: glance("as told") }];
+  const { client, result } = wrapped(() => [useStarts().data, useKeptGlance(idOf(1))] as const);
+  await waitFor(() => expect(result.current[1]?.glance.word).toBe("as told"));
+  act(() => putGlance(client, idOf(1), { stamp: "1.1.1.0", of: "all", glance: glance("reckoned") }));
+  act(() => putGlance(client, idOf(1), { stamp: "1.1.1.0", glance: glance("told again") }));
+  await waitFor(() => expect(result.current[1]?.glance.word).toBe("reckoned"));
+  act(() => putGlance(client, idOf(1), { stamp: "2.1.1.0", glance: glance("of another reading") }));
+  await waitFor(() => expect(result.current[1]?.glance.word).toBe("of another reading"));
+});
+
+it("opens with what was asked before the application was there, where that is all of it", async () => {
+  starts = starts.slice(0, 2);
+  const asIf = (listed: Start[], whole: Start[]) => {
+    const at = `/clubs/${CLUB}`;
+    const rows = listed.map(({ setting: _, facts: __, plan: ___, ...row }) => row);
+    const bodies = new Map<string, unknown>([
+      [at + startsPath(Date.now()), { starts: rows }],
+      [at + wholePath(listed.map((s) => s.id)), { starts: whole, glances: [] }],
+    ]);
+    globalThis.tonodromeEarly = { since: Date.now(), answers: new Map(), bodies, sight: null };
+  };
+  asIf(starts, starts);
+  expect(wrapped(() => useStarts()).result.current.data).toEqual(starts);
+  asIf(starts, starts.slice(1));
+  expect(wrapped(() => useStarts()).result.current.data).toBeUndefined();
+  // What was asked long ago is asked again.
+  asIf(starts, starts);
+  if (globalThis.tonodromeEarly) globalThis.tonodromeEarly.since -= 60_000;
+  expect(wrapped(() => useStarts()).result.current.data).toBeUndefined();
 });
 
 it("reads one start alone when it is told that it changed, and puts it in its place", async () => {

@@ -5,7 +5,8 @@ import { makeMe } from "./makeMe";
 
 type Runs = typeof import("~/data/runs/store") &
   typeof import("~/data/runs/send") &
-  typeof import("~/data/runs/press");
+  typeof import("~/data/runs/press") &
+  typeof import("~/data/runs/checkKeptRuns");
 
 /** A device with nothing kept on it, signed in, beside a server that it can reach; time stands still. */
 export function freshDevice(start: Start): FakeRuns {
@@ -27,6 +28,7 @@ export function openApplication(): { account: typeof import("~/data/account/acco
       ...require("~/data/runs/store"),
       ...require("~/data/runs/send"),
       ...require("~/data/runs/press"),
+      ...require("~/data/runs/checkKeptRuns"),
     };
     opened = { account, runs };
   });

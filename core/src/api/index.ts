@@ -12,6 +12,7 @@ export * from "./drills";
 export * from "./error";
 export * from "./events";
 export * from "./figures";
+export * from "./glance";
 export * from "./invites";
 export * from "./judge";
 export * from "./members";

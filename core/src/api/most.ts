@@ -35,6 +35,8 @@ export const MOST = {
   listedBefore: 20,
   /** Starts asked for whole at once. */
   startsTogether: 20,
+  /** Of these, how many are told with how they stand: those in sight. */
+  glances: 3,
   /** Entries of one page: audit trail, edits, log. */
   page: 50,
 } as const;

@@ -5,6 +5,7 @@ import { isTimeZone } from "../time/zone";
 import { nameSchema, noteSchema } from "../words/text";
 import { athleteRefSchema } from "./athletes";
 import { instantSchema, newIdSchema, versionSchema } from "./common";
+import { startGlanceSchema } from "./glance";
 import { MOST } from "./most";
 import { planSchema } from "./plans";
 
@@ -119,7 +120,11 @@ export const wholeStartsQuerySchema = z.strictObject({
     .regex(new RegExp(`^${uuids}(,${uuids})*$`), { error: "Give ids with commas between, at most 20." }),
 });
 /** Those of them that there are. */
-export const wholeStartsSchema = z.strictObject({ starts: z.array(startSchema).max(MOST.startsTogether) });
+export const wholeStartsSchema = z.strictObject({
+  starts: z.array(startSchema).max(MOST.startsTogether),
+  /** How the next of them stand, as far as that is quickly told. */
+  glances: z.array(startGlanceSchema).max(MOST.glances),
+});
 
 export type StartMove = z.infer<typeof startMoveSchema>;
 export type StartInput = z.infer<typeof startInputSchema>;

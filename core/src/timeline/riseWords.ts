@@ -1,12 +1,11 @@
 import { spokenLength } from "../time/clock";
-import type { Segment } from "./segment";
-import { waitBeforeStart } from "./segment";
+import { type RiseSegment, waitBeforeStart } from "./segment";
 
 /**
  * A warm-up's rise in one sentence, for those who listen: how much, how long, from where to where, and the wait.
  * @example riseWords(fitTimeline(fit)) // "12 drills in 30 min, from 20 up to 90 %, then 5 min of wait"
  */
-export function riseWords(segments: readonly Segment[]): string {
+export function riseWords(segments: readonly RiseSegment[]): string {
   const work = segments.filter((s) => s.kind === "drill" && s.phase !== "kit" && s.intensity > 0);
   const [first] = segments;
   if (!first || work.length === 0) return "Nothing is done";

@@ -29,6 +29,12 @@ export interface Segment {
   outcome: DrillOutcome;
 }
 
+/** What of it a picture of the whole shows. */
+export type RiseSegment = Pick<
+  Segment,
+  "kind" | "key" | "itemId" | "phase" | "intensity" | "fromSeconds" | "toSeconds"
+>;
+
 /** Segments of one drill, a ladder's rungs together, and each stretch of idle time by itself, in order. */
 export function byItem(segments: readonly Segment[]): Segment[][] {
   const groups: Segment[][] = [];
@@ -50,7 +56,7 @@ export function idleBefore(segments: readonly Segment[], itemId: string): Segmen
 }
 
 /** Idle time that ends with the start; undefined when something is done until then. */
-export function waitBeforeStart(segments: readonly Segment[]): Segment | undefined {
+export function waitBeforeStart<S extends RiseSegment>(segments: readonly S[]): S | undefined {
   const last = segments.at(-1);
   return last?.kind === "idle" && last.toSeconds === 0 ? last : undefined;
 }

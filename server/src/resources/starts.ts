@@ -25,6 +25,7 @@ import { Op, type Transaction, type WhereOptions } from "sequelize";
 import { type Place, placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
+import { glancesOf } from "../answers/glances";
 import { toPlan } from "../answers/plan";
 import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors/refusal";
@@ -159,7 +160,8 @@ export const starts: Resource = (context) => (app, _options, done) => {
     },
     async (request) => {
       const id = [...new Set(request.query.ids.split(","))];
-      return { starts: await findWhole(placeOf(request), { id }) };
+      const whole = await findWhole(placeOf(request), { id });
+      return { starts: whole, glances: glancesOf(whole, Date.now()) };
     },
   );
 

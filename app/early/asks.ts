@@ -1,0 +1,18 @@
+/** What Today opens with, as it is asked: early, before the application is there, and by the application. */
+
+/** Starts are listed until so long after they have passed, milliseconds. */
+export const LOOK_BACK = 3 * 3_600_000;
+const MINUTE = 60_000;
+
+/** Who is signed in. */
+export const ME = "/me";
+
+/** The starts of a club from three hours ago on, below its address. @param now milliseconds since the epoch */
+export function startsPath(now: number): string {
+  const from = now - LOOK_BACK;
+  // By the minute, so that what was asked a moment before is the same question.
+  return `/starts?from=${new Date(from - (from % MINUTE)).toISOString()}`;
+}
+
+/** Some of them whole. */
+export const wholePath = (ids: readonly string[]): string => `/starts/whole?ids=${ids.join(",")}`;
