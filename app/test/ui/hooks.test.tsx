@@ -1,6 +1,7 @@
 import { act, renderHook } from "@testing-library/react-native";
 import { applyKeptTheme, useTheme } from "~/data/device/theme";
 import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
+import { useGrowing } from "~/ui/hooks/useGrowing";
 import { useKeys } from "~/ui/hooks/useKeys";
 import { useSame } from "~/ui/hooks/useSame";
 import { useStable } from "~/ui/hooks/useStable";
@@ -89,4 +90,32 @@ it("keeps the look that was chosen, and without a choice has the device's own", 
   delete root.dataset.theme;
   applyKeptTheme();
   expect(root.dataset.theme).toBe("light");
+});
+
+it("draws of a long list what is in sight, then one more whenever nothing else is to do, and no more than there are", () => {
+  const idle: (() => void)[] = [];
+  const given = {
+    requestIdleCallback: (act: () => void) => idle.push(act),
+    cancelIdleCallback: () => idle.pop(),
+  };
+  Object.assign(globalThis, given);
+  const { result, rerender, unmount } = renderHook(({ length }: { length: number }) => useGrowing(length, 2), {
+    initialProps: { length: 4 },
+  });
+  const next = () => act(() => idle.shift()?.());
+  expect(result.current).toBe(2);
+  next();
+  expect(result.current).toBe(3);
+  next();
+  expect([result.current, idle.length]).toEqual([4, 0]);
+  rerender({ length: 1 });
+  expect([result.current, idle.length]).toEqual([1, 0]);
+  // One more start than before is drawn as well.
+  rerender({ length: 5 });
+  next();
+  expect(result.current).toBe(5);
+  rerender({ length: 6 });
+  unmount();
+  expect(idle).toEqual([]);
+  for (const name of Object.keys(given)) Reflect.deleteProperty(globalThis, name);
 });
