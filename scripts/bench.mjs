@@ -21,6 +21,7 @@ main(async () => {
   await tsx(inRoot("core", "bench", "run.ts"));
   await tsx(inRoot("core", "bench", "forecast.ts"));
   await tsx(inRoot("core", "bench", "checks.ts"));
+  await tsx(inRoot("core", "bench", "day.ts"));
   await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
   await ensureBuilt();
   const empty = await ensureEmptyBuilt();

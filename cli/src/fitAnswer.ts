@@ -10,7 +10,7 @@ import {
   profileAt,
   whyNot,
 } from "@tonodrome/core/fitting";
-import stringWidth from "string-width";
+import { tableText } from "./tableText";
 
 /** A fitted plan as it is printed. All times in seconds; begins are from the start, negative. */
 export interface FitAnswer {
@@ -117,15 +117,7 @@ export function fitTableText(answer: FitAnswer): string {
     });
   });
   const head = ["begin", "takes", "drill", "dose", "why"];
-  const all = [head, ...rows.map((r) => r.cells)];
-  const widths = head.map((_, c) => Math.max(...all.map((r) => stringWidth(r[c] ?? ""))));
-  const blanks = (cell: string, c: number) => " ".repeat((widths[c] ?? 0) - stringWidth(cell));
-  const lines = all.map((r) =>
-    r
-      .map((cell, c) => (c < 2 ? blanks(cell, c) + cell : cell + blanks(cell, c)))
-      .join("  ")
-      .trimEnd(),
-  );
+  const lines = tableText([head, ...rows.map((r) => r.cells)], 2);
   const over =
     answer.waitOverSeconds > 0
       ? `, the wait ${spokenLength(answer.waitOverSeconds)} longer than tolerated`

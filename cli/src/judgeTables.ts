@@ -1,6 +1,6 @@
 import { formatMinus } from "@tonodrome/core";
 import { type FindingAnswer, type ForecastAnswer, LANES } from "@tonodrome/core/judge-answers";
-import stringWidth from "string-width";
+import { tableText } from "./tableText";
 
 const MINUTE = 60;
 
@@ -18,13 +18,7 @@ export function forecastTableText({
     ["on time", ...LANES.map((lane) => atStart[lane].word)],
     ...delays.map((d) => [formatMinus(d.delaySeconds), ...LANES.map((lane) => d[lane].word)]),
   ];
-  const widths = [0, 1, 2, 3].map((c) => Math.max(...rows.map((r) => stringWidth(r[c] ?? ""))));
-  const lines = rows.map((r) =>
-    r
-      .map((cell, c) => cell + " ".repeat((widths[c] ?? 0) - stringWidth(cell)))
-      .join("  ")
-      .trimEnd(),
-  );
+  const lines = tableText(rows);
   const wait = bestWait
     ? `The wait that suits it best: ${Math.round(bestWait.fromSeconds / MINUTE)} to ${Math.round(bestWait.toSeconds / MINUTE)} min.`
     : "";

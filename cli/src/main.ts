@@ -1,25 +1,30 @@
 import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
-import { LONGEST_DAY, pathText } from "@tonodrome/core";
+import { type Fault, LONGEST_DAY, pathText } from "@tonodrome/core";
+import { type DayFile, readDayFile } from "@tonodrome/core/day";
 import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
 import { CHECKS, checkAnswer, fixedFile, forecastAnswer } from "@tonodrome/core/judge-answers";
+import { dayAnswer, dayTableText } from "./dayAnswer";
 import { fitAnswer, fitTableText } from "./fitAnswer";
 import { checkTableText, forecastTableText } from "./judgeTables";
 
 const HELP = `tonodrome fit FILE|-        fits a plan to its day and prints it
 tonodrome forecast FILE|-   says what state they will be in at the start, and if it slips
 tonodrome check FILE|-      names what there is to say against a plan, gravest first
+tonodrome day FILE|-        counts a whole day back from its start, as usual and if it goes badly
 
   --seconds N   the time available, instead of the file's
   --table       a table to be read, instead of JSON
   --fix CODE    (check) prints the file with every finding of this code mended that can be
 
-FILE is JSON in the format of docs/schema/fit.schema.json; - reads standard input.
+FILE is JSON in the format of docs/schema/fit.schema.json, of day in that of docs/schema/day.schema.json; - reads
+standard input.
 fit ends with 0 when it fits, 1 when it does not (the best reduced plan is printed); forecast with 0 when they will be
-warm, 1 when not; check with 0 when there is nothing to stop or warn of, 1 when there is; 2 is bad input.
+warm, 1 when not; check with 0 when there is nothing to stop or warn of, 1 when there is; day with 0 when everything holds together in
+both, 1 when not; 2 is bad input.
 `;
 
-const COMMANDS = ["fit", "forecast", "check"];
+const COMMANDS = ["fit", "forecast", "check", "day"];
 
 /** What of the process the commands use. */
 export interface Terminal {
@@ -64,9 +69,15 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
   } catch {
     return refuse([`${from === "-" ? "What was given" : from} is not UTF-8: save it in that encoding.`]);
   }
+  const faulty = (faults: readonly Fault[]) =>
+    refuse(faults.map((f) => `${pathText(f.path) || "(the file)"}: ${f.message}`));
+  if (command === "day") {
+    if (values.seconds !== undefined) return refuse(["--seconds is not for day."]);
+    const read = readDayFile(text);
+    return "faults" in read ? faulty(read.faults) : day(read.file, values.table ?? false, stdout);
+  }
   const read = readFitFile(text);
-  if ("faults" in read)
-    return refuse(read.faults.map((f) => `${pathText(f.path) || "(the file)"}: ${f.message}`));
+  if ("faults" in read) return faulty(read.faults);
   const { file } = read;
   if (values.seconds !== undefined) {
     const seconds = Number(values.seconds);
@@ -115,6 +126,13 @@ function forecast(file: FitFile, table: boolean, stdout: Terminal["stdout"]): nu
   const answer = forecastAnswer(file);
   stdout.write(`${table ? forecastTableText(answer) : JSON.stringify(answer, null, 2)}\n`);
   return answer.atStart.warmth.word === "warm" ? 0 : 1;
+}
+
+/** Counts a day back from its start. */
+function day(file: DayFile, table: boolean, stdout: Terminal["stdout"]): number {
+  const answer = dayAnswer(file);
+  stdout.write(`${table ? dayTableText(answer) : JSON.stringify(answer, null, 2)}\n`);
+  return answer.versions.every((v) => v.holds) ? 0 : 1;
 }
 
 /** Says what there is to say against a plan, gravest first. */

@@ -2,7 +2,11 @@
 import { writeFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
 import { checksText } from "./checksText";
-import { schemaText } from "./schemaText";
+import { SCHEMAS, schemaText } from "./schemaText";
 
-writeFileSync(fileURLToPath(new URL("../../docs/schema/fit.schema.json", import.meta.url)), schemaText());
-writeFileSync(fileURLToPath(new URL("../../docs/checks.md", import.meta.url)), checksText());
+const write = (file: string, text: string) =>
+  writeFileSync(fileURLToPath(new URL(`../../docs/${file}`, import.meta.url)), text);
+
+for (const name of Object.keys(SCHEMAS) as (keyof typeof SCHEMAS)[])
+  write(`schema/${name}`, schemaText(name));
+write("checks.md", checksText());

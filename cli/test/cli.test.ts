@@ -2,7 +2,7 @@ import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import path from "node:path";
 import { checksText } from "../src/checksText";
-import { schemaText } from "../src/schemaText";
+import { SCHEMAS, schemaText } from "../src/schemaText";
 
 const root = path.join(__dirname, "..", "..");
 const bin = path.join(root, "cli", "bin", "tonodrome.mjs");
@@ -141,7 +141,8 @@ it("answers for no drills at all", () => {
 });
 
 it("is published as JSON Schema as it is read: npm run schema", () => {
-  expect(readFileSync(path.join(root, "docs", "schema", "fit.schema.json"), "utf8")).toBe(schemaText());
+  for (const name of Object.keys(SCHEMAS) as (keyof typeof SCHEMAS)[])
+    expect(readFileSync(path.join(root, "docs", "schema", name), "utf8")).toBe(schemaText(name));
 });
 
 it("has every check on the page of checks, as it is: npm run schema", () => {
@@ -341,5 +342,56 @@ describe("judging", () => {
       expect(JSON.parse(stdout).atStart.readiness.middle).toEqual(expect.any(Number));
     }
     expect(JSON.parse(answers[1]?.stdout ?? "").line).toBeNull();
+  });
+});
+
+describe("a day", () => {
+  const file = path.join(root, "docs", "examples", "day.json");
+  const dayText = readFileSync(file, "utf8");
+  const dayChanged = (change: (day: ReturnType<typeof JSON.parse>) => void) => {
+    const day = JSON.parse(dayText);
+    change(day);
+    return JSON.stringify(day);
+  };
+
+  it("is counted back from its start on the venue's clock, as usual and if it goes badly, with 0 where both hold", () => {
+    const { status, stdout } = tonodrome(["day", file]);
+    const { versions } = JSON.parse(stdout);
+    const travel = (v: { steps: { id: string; begin: string }[] }) =>
+      v.steps.find((s) => s.id === "travel")?.begin;
+    // An hour and a half before 14:20, less 25 min on the road, or 40.
+    expect([status, ...versions.map(travel)]).toEqual([0, "2026-12-05 12:25", "2026-12-05 12:10"]);
+    expect(tonodrome(["day", "-", "--table"], dayText).stdout).toMatch(/2026-12-05 12:25 +12:50 +−1:55:00/);
+  });
+
+  it("ends with 1 and names what cannot hold together", () => {
+    const late = dayChanged((day) => {
+      day.steps[3].rules.push({ kind: "clock", edge: "begin", day: 0, notBefore: "11:30" });
+    });
+    const { status, stdout } = tonodrome(["day", "-"], late);
+    const [usual] = JSON.parse(stdout).versions;
+    expect([status, usual.holds, usual.contradiction.because.length]).toEqual([1, false, 3]);
+    expect(usual.contradiction.words).toMatch(/^These cannot hold together, by .*Wake up/);
+  });
+
+  it("refuses what is no day, and names where: two starts, a step twice, rules of nothing, odd fields", () => {
+    const faults = (change: (day: ReturnType<typeof JSON.parse>) => void) =>
+      tonodrome(["day", "-"], dayChanged(change));
+    const two = faults((day) => day.steps.push({ ...day.steps[9], id: "again" }));
+    expect([two.status, two.stderr]).toEqual([2, "steps: A day has one step of the kind start, not 2.\n"]);
+    const twice = faults((day) => day.steps.push({ ...day.steps[10] }));
+    expect(twice.stderr).toBe("steps.11.id: Another step is called “cool-down”.\n");
+    const nothing = faults((day) => {
+      day.steps[3].rules[0].of = "nowhere";
+      day.steps[4].rules[0].of = "breakfast";
+    });
+    expect(nothing.stderr).toBe(
+      "steps.3.rules.0.of: There is no step “nowhere”.\nsteps.4.rules.0.of: A step has no rule to itself.\n",
+    );
+    expect(faults((day) => (day.zone = "Mars/Base")).stderr).toContain("zone: This time zone is not known");
+    expect(faults((day) => (day.steps[0].colour = "red")).status).toBe(2);
+    expect(faults((day) => (day.steps = [])).status).toBe(2);
+    expect(tonodrome(["day", "-"], "{").status).toBe(2);
+    expect(tonodrome(["day", "-", "--seconds", "5"], dayText).stderr).toBe("--seconds is not for day.\n");
   });
 });

@@ -12,9 +12,7 @@ import { daySchema } from "../time/instant";
 import { fitContextSchema, LONGEST_DAY, openDay } from "../venue/context";
 import type { Fault } from "../words/fault";
 import { prioritySchema } from "../words/priority";
-
-/** Most characters a file may have: far more than the largest plan that is taken. */
-export const LONGEST_FILE = 4_000_000;
+import { readJson } from "./readJson";
 
 /** Most drills of a shelf in a file, and most warm-ups before. */
 const MOST_ON_SHELF = 500;
@@ -65,20 +63,8 @@ export const fitFileSchema = z.strictObject({
 export type FitFile = z.infer<typeof fitFileSchema>;
 
 /** Reads a file strictly: all of it, or what is wrong with it. */
-export function readFitFile(text: string): { file: FitFile } | { faults: Fault[] } {
-  if (text.length > LONGEST_FILE)
-    return { faults: [{ path: [], message: `The file is too long: at most ${LONGEST_FILE} characters.` }] };
-  let data: unknown;
-  try {
-    // Some editors put a byte-order mark before everything.
-    data = JSON.parse(text.replace(/^\ufeff/, ""));
-  } catch (error) {
-    return { faults: [{ path: [], message: `This is not JSON: ${(error as Error).message}` }] };
-  }
-  const read = fitFileSchema.safeParse(data);
-  if (read.success) return { file: read.data };
-  return { faults: read.error.issues.map((i) => ({ path: i.path as Fault["path"], message: i.message })) };
-}
+export const readFitFile = (text: string): { file: FitFile } | { faults: Fault[] } =>
+  readJson(text, fitFileSchema);
 
 /** What a file's plan is judged by. @param fit of it; @param culprit what keeps its essentials apart, where that is known */
 export function judgedFile(file: FitFile, fit: Fit, culprit: NamedCulprit | null): JudgeInput {
