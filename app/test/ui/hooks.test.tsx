@@ -99,9 +99,12 @@ it("draws of a long list what is in sight, then one more whenever nothing else i
     cancelIdleCallback: () => idle.pop(),
   };
   Object.assign(globalThis, given);
-  const { result, rerender, unmount } = renderHook(({ length }: { length: number }) => useGrowing(length, 2), {
-    initialProps: { length: 4 },
-  });
+  const { result, rerender, unmount } = renderHook(
+    ({ length }: { length: number }) => useGrowing(length, 2),
+    {
+      initialProps: { length: 4 },
+    },
+  );
   const next = () => act(() => idle.shift()?.());
   expect(result.current).toBe(2);
   next();

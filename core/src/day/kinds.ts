@@ -19,4 +19,3 @@ export const DAY_KINDS = [
   "call",
   "other",
 ] as const;
-export type DayKind = (typeof DAY_KINDS)[number];

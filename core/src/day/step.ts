@@ -75,7 +75,6 @@ export const stepRuleSchema = z.discriminatedUnion("kind", [
       error: "Give a time not before which, or not after which.",
     }),
 ]);
-export type StepRule = z.infer<typeof stepRuleSchema>;
 
 /** Something of the day that takes its time, in the order in which it is done. */
 export const dayStepSchema = z.strictObject({

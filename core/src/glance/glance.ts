@@ -4,12 +4,12 @@ import { fitWord } from "../fit/explain/fitWord";
 import { type Fit, fitAt } from "../fit/fit";
 import { type FitProfile, profileAt, quickProfileAt } from "../fit/profile";
 import type { Training } from "../forecast/model/surroundings";
-import { stateLineOf } from "../forecast/stateLineOf";
 import type { PlanBody } from "../plan/plan";
 import type { DoneBefore } from "../rewarm/doneBefore";
 import { fitTimeline } from "../timeline/fitTimeline";
 import type { RiseSegment } from "../timeline/segment";
 import { contextOf, type DayOf } from "../venue/contextOf";
+import { stateLineOf } from "./stateLineOf";
 
 /** What a start's glance is made of. */
 export interface GlanceOf {

@@ -1,11 +1,11 @@
 import type { Conditions } from "../conditions/setting";
 import type { Fit } from "../fit/fit";
+import { forecastOf } from "../forecast/forecast";
+import { surroundingsOf, type Training } from "../forecast/model/surroundings";
+import { piecesOf } from "../forecast/piecesOf";
+import { stateLine } from "../forecast/stateLine";
 import type { DoneBefore } from "../rewarm/doneBefore";
 import { wholeDay } from "../rewarm/wholeDay";
-import { forecastOf } from "./forecast";
-import { surroundingsOf, type Training } from "./model/surroundings";
-import { piecesOf } from "./piecesOf";
-import { stateLine } from "./stateLine";
 
 /** The state at the start in a line; null where nothing is done. */
 export function stateLineOf(
