@@ -15,9 +15,14 @@ export type AnswerOf<Name extends AnswerName> = z.infer<Api[`${Name}Schema`]>;
 
 let checks: Api | null = null;
 
-/** The checks of everything that comes and goes, as soon as they are here. @throws where they cannot be loaded */
+/** The checks could not be loaded. */
+export class ChecksMissing extends Error {}
+
+/** The checks of everything that comes and goes, as soon as they are here. @throws ChecksMissing where they cannot be loaded */
 export async function loadChecks(): Promise<Api> {
-  checks ??= await import("@tonodrome/core/api");
+  checks ??= await import("@tonodrome/core/api").catch((cause) => {
+    throw new ChecksMissing("The checks of answers could not be loaded.", { cause });
+  });
   return checks;
 }
 

@@ -1,5 +1,5 @@
 import type { ApiError, ErrorCode } from "@tonodrome/core/api";
-import { type AnswerName, type AnswerOf, checked, loadChecks } from "./answers";
+import { type AnswerName, type AnswerOf, ChecksMissing, checked, loadChecks } from "./answers";
 import { askedNow, hearServerTime } from "./clock";
 import { takeEarly } from "./early";
 import { heard } from "./reach";
@@ -86,12 +86,19 @@ async function request<Name extends AnswerName>(
   heard(answer !== null && data !== null && data !== undefined);
   if (!answer || data === null || data === undefined) throw unreachable();
   if (!answer.ok) {
-    const { apiErrorSchema } = await loadChecks();
+    const { apiErrorSchema } = await here(loadChecks());
     const failure = failureOf(apiErrorSchema.safeParse(data).data);
     if (failure.code === "signed_out") signedOut();
     throw failure;
   }
-  return checked(name, data, atSight);
+  return here(checked(name, data, atSight));
+}
+
+/** What has to be loaded first: where it cannot be, the server cannot be reached. */
+async function here<T>(loaded: Promise<T>): Promise<T> {
+  return loaded.catch((error: unknown) => {
+    throw error instanceof ChecksMissing ? unreachable() : error;
+  });
 }
 
 /**

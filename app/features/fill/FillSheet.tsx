@@ -57,7 +57,8 @@ export default function FillSheet({ from, body, onFill, onKeep }: FillSheetProps
   const { start, athlete, event, drills } = from;
   const preferred = athlete?.profile.approach ?? null;
   const { setting } = start;
-  const minutes = from.availableSeconds / 60;
+  // As it was when this was opened: nothing changes its place under the finger.
+  const [minutes] = useState(from.availableSeconds / 60);
   const approaches = useMemo(
     () =>
       suitedFirst(event?.effort ?? null, setting, minutes).toSorted(

@@ -24,7 +24,8 @@ interface FirstFillProps {
 export default function FirstFill({ from, isReady, isEmpty, onFill, onGood }: FirstFillProps) {
   const { event, start } = from;
   const { setting } = start;
-  const minutes = from.availableSeconds / 60;
+  // As it was when this was opened: nothing changes its place under the finger.
+  const [minutes] = useState(from.availableSeconds / 60);
   const approaches = useMemo(
     () => suitedFirst(event?.effort ?? null, setting, minutes).slice(0, OFFERED),
     [event, setting, minutes],
