@@ -28,13 +28,7 @@ export function timesOf(
   earliest[start] = 0;
   before[start] = 0;
   for (let round = 0; ; round++) {
-    let changed = false;
-    for (const { earlier, later, leastSeconds } of constraints) {
-      const forth = (earliest[earlier] as number) + leastSeconds;
-      if (forth <= (earliest[later] as number)) continue;
-      earliest[later] = forth;
-      changed = true;
-    }
+    let changed = raise(earliest, constraints);
     // Most of them stand in the order of the day: backwards it is soon through.
     for (let i = constraints.length - 1; i >= 0; i--) {
       const c = constraints[i] as DayConstraint;
@@ -62,18 +56,21 @@ export function timesOf(
   });
 }
 
+/** Moves each beginning on as far as those before it ask for, once. @returns whether any moved */
+function raise(begins: Float64Array, constraints: readonly DayConstraint[]): boolean {
+  let changed = false;
+  for (const { earlier, later, leastSeconds } of constraints) {
+    const forth = (begins[earlier] as number) + leastSeconds;
+    if (forth <= (begins[later] as number)) continue;
+    begins[later] = forth;
+    changed = true;
+  }
+  return changed;
+}
+
 /** Whether something that the start has no part in cannot hold together. */
 function growsAside(constraints: readonly DayConstraint[], many: number): boolean {
-  const at = new Float64Array(many);
-  for (let round = 0; round <= many; round++) {
-    let changed = false;
-    for (const { earlier, later, leastSeconds } of constraints) {
-      const forth = (at[earlier] as number) + leastSeconds;
-      if (forth <= (at[later] as number)) continue;
-      at[later] = forth;
-      changed = true;
-    }
-    if (!changed) return false;
-  }
+  const begins = new Float64Array(many);
+  for (let round = 0; round <= many; round++) if (!raise(begins, constraints)) return false;
   return true;
 }
