@@ -1,5 +1,12 @@
 import { formatMinus, wallClock } from "@tonodrome/core";
-import { contradictionWords, type DayFile, type DayVersion, dayPlan, reasonWords } from "@tonodrome/core/day";
+import {
+  contradictionWords,
+  type DayFile,
+  type DayVersion,
+  dayPlan,
+  reasonWords,
+  usualDay,
+} from "@tonodrome/core/day";
 import { tableText } from "./tableText";
 
 /** A day in one version as it is printed; times in seconds from the start, negative before it, and on the venue's clock. */
@@ -30,18 +37,20 @@ export interface DayAnswer {
 
 /** Counts a file's day back from its start. */
 export function dayAnswer(file: DayFile): DayAnswer {
-  const { startsAt, zone } = file;
+  const { startsAt, zone, warmUpSeconds, event = null, travel } = file;
+  const frame = { startsAt, zone, warmUpSeconds };
+  const day = { ...frame, steps: file.steps ?? usualDay({ ...frame, event, travel }) };
   const clock = (seconds: number) => {
     const at = new Date(Date.parse(startsAt) + seconds * 1000).toISOString();
     const { date, time } = wallClock(at, zone);
     return `${date} ${time}`;
   };
   const versions = (["usual", "bad"] as const).map((version): VersionAnswer => {
-    const plan = dayPlan(file, version);
+    const plan = dayPlan(day, version);
     if (!plan.holds) {
       const { constraints, missingSeconds } = plan.contradiction;
-      const because = [...new Set(constraints.map((c) => reasonWords(file, c.why, version)))];
-      const words = contradictionWords(file, plan.contradiction, version);
+      const because = [...new Set(constraints.map((c) => reasonWords(day, c.why, version)))];
+      const words = contradictionWords(day, plan.contradiction, version);
       return { version, holds: false, steps: [], contradiction: { missingSeconds, because, words } };
     }
     const steps = plan.stands.map(({ step, beginSeconds, endSeconds, slackSeconds, isTight }) => ({
@@ -68,14 +77,16 @@ export function dayTableText({ versions }: DayAnswer): string {
   return versions
     .map(({ version, steps, contradiction }) => {
       if (contradiction) return [HEADS[version], contradiction.words].join("\n");
-      const rows = steps.map((s) => [
-        s.begin,
-        s.end.slice(11),
-        formatMinus(s.beginSeconds),
-        s.tight ? "*" : "",
-        s.name,
-        s.slackSeconds === null ? "" : slackWords(s.slackSeconds),
-      ]);
+      const rows = steps
+        .toSorted((a, b) => a.beginSeconds - b.beginSeconds)
+        .map((s) => [
+          s.begin,
+          s.end.slice(11),
+          formatMinus(s.beginSeconds),
+          s.tight ? "*" : "",
+          s.name,
+          s.slackSeconds === null ? "" : slackWords(s.slackSeconds),
+        ]);
       return tableText([[HEADS[version], "to", "start", "", "step", ""], ...rows]).join("\n");
     })
     .concat("* leaves the day no room")

@@ -395,3 +395,17 @@ describe("a day", () => {
     expect(tonodrome(["day", "-", "--seconds", "5"], dayText).stderr).toBe("--seconds is not for day.\n");
   });
 });
+
+it("counts the usual day of an event back where a file has no steps of its own", () => {
+  const file = {
+    ...{ format: "tonodrome-day", version: 1, startsAt: "2026-12-05T13:20:00.000Z" },
+    ...{ zone: "Europe/Vienna", warmUpSeconds: 2160, travel: { usual: 30, bad: 60 } },
+  };
+  const { status, stdout } = tonodrome(["day", "-"], JSON.stringify(file));
+  const [usual, bad] = JSON.parse(stdout).versions;
+  const begin = (v: { steps: { id: string; begin: string }[] }) =>
+    v.steps.find((s) => s.id === "travel")?.begin;
+  expect([status, begin(usual), begin(bad)]).toEqual([0, "2026-12-05 12:20", "2026-12-05 11:50"]);
+  const odd = tonodrome(["day", "-"], JSON.stringify({ ...file, travel: { usual: 30, bad: 20 } }));
+  expect(odd.stderr).toBe("travel.bad: If it goes badly it takes no less.\n");
+});

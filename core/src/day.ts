@@ -3,4 +3,5 @@
 export type { DayVersion } from "./day/constraint";
 export { dayPlan } from "./day/day";
 export { contradictionWords, reasonWords } from "./day/dayWords";
+export { usualDay } from "./day/usualDay";
 export { type DayFile, dayFileSchema, readDayFile } from "./formats/dayFile";

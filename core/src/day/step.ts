@@ -31,6 +31,9 @@ const clockSchema = z
   .max(5)
   .regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: "Give the time as HH:MM, 00:00 to 23:59." });
 
+/** How long the way to a venue takes, minutes. */
+export const travelSchema = minutesSchema(LONGEST_STEP);
+
 /** A step's name for itself, by which rules of others name it. */
 export const stepIdSchema = z
   .string()

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { dayStepSchema, MOST_STEPS } from "../day/step";
+import { type DayStep, dayStepSchema, MOST_STEPS, travelSchema } from "../day/step";
+import { eventTypeSchema } from "../event/eventType";
 import { instantSchema } from "../time/instant";
 import { isTimeZone } from "../time/zone";
 import { LONGEST_DAY } from "../venue/context";
@@ -23,16 +24,26 @@ export const dayFileSchema = z
       .int({ error: "Give whole seconds." })
       .min(0, { error: "0 s or more." })
       .max(LONGEST_DAY, { error: "At most a day, 86400 s." }),
+    /** What is started, for the usual day. */
+    event: eventTypeSchema.optional(),
+    /** The way to the venue, minutes, for the usual day. */
+    travel: z
+      .strictObject({ usual: travelSchema, bad: travelSchema })
+      .refine((t) => t.usual <= t.bad, { path: ["bad"], error: "If it goes badly it takes no less." })
+      .default({ usual: 25, bad: 40 }),
+    /** Left out, the usual day of the event. */
     steps: z
       .array(dayStepSchema)
       .min(1, { error: "A day has at least its start." })
-      .max(MOST_STEPS, { error: `At most ${MOST_STEPS} steps.` }),
+      .max(MOST_STEPS, { error: `At most ${MOST_STEPS} steps.` })
+      .optional(),
   })
   .check(faultsIn(dayFaults));
 export type DayFile = z.infer<typeof dayFileSchema>;
 
 /** What of a day does not hold by itself: one start, steps with ids of their own, rules of steps that are there. */
-function dayFaults({ steps }: Pick<DayFile, "steps">): Fault[] {
+function dayFaults({ steps = [] }: { steps?: readonly DayStep[] }): Fault[] {
+  if (steps.length === 0) return [];
   const faults: Fault[] = [];
   const places = new Map<string, number>();
   steps.forEach(({ id }, i) => {
