@@ -23,7 +23,12 @@ const mutants = [
     "const { meetings } = false ? together",
   ],
   ["theirs is not taken back", draft, "past: past.map(upon), future: future.map(upon)", "past, future"],
-  ["undo outlives leaving", draft, "before?.ours.has(plan.version) ? before :", "false ? before :"],
+  [
+    "undo outlives leaving",
+    "app/data/plan/rememberedEdits.ts",
+    "before?.ours.has(plan.version) ? before :",
+    "false ? before :",
+  ],
   ["a press is sent", `${RUNS}press.ts`, "  sendSoon();\n", ""],
   [
     "a run is the club's that is open",
@@ -82,14 +87,14 @@ const mutants = [
   [
     "a press is kept on the device",
     store,
-    "keep(key, { events, created, recorded, refused, setAside })",
+    "keep(key, { events, created, recorded, refused, setAside, took })",
     "true",
   ],
   [
     "whoever shows runs is told",
     store,
-    "runStore.setState({ runs: new Map(runs).set(run.id, { clubId, athleteId, run, ...pressed }), keeps });",
-    "(runs as Map<string, KeptRun>).set(run.id, { clubId, athleteId, run, ...pressed });",
+    "runs: new Map(runs).set(run.id, { clubId, athleteId, begunHere, run, ...pressed }),",
+    "runs: (runs as Map<string, KeptRun>).set(run.id, { clubId, athleteId, begunHere, run, ...pressed }),",
   ],
   [
     "the next start first",
@@ -138,12 +143,12 @@ const mutants = [
     "hashKey([current.body]) === lastSent.get(plan.id)",
     "false",
   ],
-  ["a conflict is shown", draft, "} else setConflict(current);", "}"],
+  ["a conflict is shown", draft, "if (meetings.length > 0) setConflict({ theirs, by, meetings });", ""],
   [
     "what was edited meanwhile is next",
     draft,
-    "later && later.body !== sent ? { version: saved.version, body: later.body } : null",
-    "null",
+    "put(isLater ? { version: saved.version, base: saved.body, body: later.body } : null);",
+    "put(null);",
   ],
   [
     "leaving the page does not wait",
@@ -182,8 +187,30 @@ const mutants = [
   [
     "athletes' profiles are not kept",
     "app/data/queries/keys.ts",
-    '"events", "drills"]',
-    '"events", "drills", "athletes"]',
+    '"drills", "glance"]',
+    '"drills", "glance", "athletes"]',
+  ],
+  [
+    "what was told in passing replaces nothing better",
+    "app/data/queries/glances.ts",
+    "found.of === undefined ? kept",
+    "false ? kept",
+  ],
+  ["asked early is taken once", "app/data/client/early.ts", "early?.answers.delete(path);", ""],
+  ["and while it is fresh", "app/data/client/early.ts", "Date.now() - early.since < FRESH", "true"],
+  ["early starts are all of them", starts, "whole.starts.length < rows.length", "false"],
+  ["what was pressed is events", `${RUNS}keptRun.ts`, "isEvents(events) &&", ""],
+  [
+    "what cannot be run is not shown",
+    `${RUNS}checkKeptRuns.ts`,
+    "return run && events && setAside ? [",
+    "return true ? [",
+  ],
+  [
+    "a list looks at the clock when it reads differently",
+    "app/data/client/useNow.ts",
+    "(left % MINUTE) + 1",
+    "1000",
   ],
   ["kept apart for everybody", "app/data/queries/keptQueries.ts", "`${personId} ${clubId}`", "`${clubId}`"],
   ["signed out means so", "app/data/client/api.ts", 'if (failure.code === "signed_out") signedOut();', ""],
@@ -237,15 +264,15 @@ const mutants = [
   ],
   [
     "one explanation at a time",
-    "app/features/fit/useExplanation.ts",
+    "app/features/fit/useLatestAnswer.ts",
     "if (!callOff.current) askNext();",
     "askNext();",
   ],
   [
     "the latest is explained next",
-    "app/features/fit/useExplanation.ts",
-    "setFailure(null);\n            if (wanted.current !== asked) askNext();",
-    "setFailure(null);",
+    "app/features/fit/useLatestAnswer.ts",
+    "if (wanted.current !== asked) askNext();",
+    "",
   ],
   [
     "an answer for another plan does not count",
@@ -280,11 +307,11 @@ const mutants = [
 ];
 
 const TESTS = {
-  runs: "data/(runStore|refusedPresses|manyRuns)",
-  client: "data/(clock|runStore|api|starts|account)",
+  runs: "data/(runStore|refusedPresses|manyRuns|checkKeptRuns)",
+  client: "(data/(clock|runStore|api|starts|account|useNow)|early/)",
   plan: "data/planDraft",
   resources: "(data/starts|starts/startView|run/useFollowedStart)",
-  queries: "data/keptQueries",
+  queries: "data/(keptQueries|starts)",
   account: "data/(account|forgetting|runStore)",
   fit: "fit/",
   run: "run/",
@@ -297,6 +324,6 @@ export default {
   project: "app",
   // One batch of runs pressed at random.
   runs: 50,
-  tests: "app/test/(data|fit|run)",
+  tests: "app/test/(data|early|fit|run)",
   mutants: mutants.map(([what, file, from, to]) => [what, file, from, to, testsOf(file)]),
 };

@@ -148,7 +148,7 @@ const mutants = [
   ["a run is over when it was ended", `${LOG}isOver.ts`, 'e.kind === "end"', "false"],
   ["the last press counts, not the first", `${LOG}isOver.ts`, "Math.max(latest", "Math.min(latest"],
   ["waits are no drills", `${LOG}runSummary.ts`, "!s.drill.wait", "true"],
-  ["done is counted", `${LOG}runSummary.ts`, 'done: count("done")', 'done: count("skipped")'],
+  ["done is counted", `${LOG}runSummary.ts`, "done: done.length", "done: skipped.length"],
   ["real time is what it took", `${LOG}runSummary.ts`, "(s.realSeconds ?? 0)", "s.plannedSeconds"],
   ["what a stand-in told is marked", `${LOG}runDay.ts`, "if (event.simulated) moves.simulated++;", ""],
   ["the least rate", `${LOG}runDay.ts`, "Math.min(rates.least, rate)", "rates.least"],

@@ -1,0 +1,120 @@
+const DAY = "core/src/day/";
+const GLANCE = "core/src/glance/glance.ts";
+
+/** A whole day counted back from its start, and how a start stands in a list. */
+const mutants = [
+  ["each is over before the next", `${DAY}constraint.ts`, "add(i, next, long(i),", "add(i, next, 0,"],
+  ["what is beside waits for nobody", `${DAY}constraint.ts`, "step.beside ? [] : [i]", "[i]"],
+  ["badly it takes longer", `${DAY}constraint.ts`, 'version === "bad" ?', 'version === "usual" ?'],
+  [
+    "the warm-up ends with the start",
+    `${DAY}constraint.ts`,
+    "add(i, start, warmUpSeconds,",
+    "add(i, start, 0,",
+  ],
+  [
+    "no later than it is fitted",
+    `${DAY}constraint.ts`,
+    "add(start, i, -warmUpSeconds,",
+    "add(start, i, -2 * warmUpSeconds,",
+  ],
+  ["straight before is not long before", `${DAY}constraint.ts`, "add(of, i, -long(i), why);", ""],
+  ["its own end counts", `${DAY}constraint.ts`, "MINUTE + own - others", "MINUTE - others"],
+  [
+    "at most so long before",
+    `${DAY}constraint.ts`,
+    "others - own - rule.mostMinutes * MINUTE",
+    "Number.NEGATIVE_INFINITY",
+  ],
+  [
+    "not after a time",
+    `${DAY}constraint.ts`,
+    "own - clockAt(rule.day, rule.notAfter)",
+    "Number.NEGATIVE_INFINITY",
+  ],
+  [
+    "not before a time",
+    `${DAY}constraint.ts`,
+    "clockAt(rule.day, rule.notBefore) - own",
+    "Number.NEGATIVE_INFINITY",
+  ],
+  [
+    "the day before is the venue's",
+    `${DAY}constraint.ts`,
+    "T00:00:00.000Z`) + days *",
+    "T00:00:00.000Z`) + 0 *",
+  ],
+  [
+    "the latest that all allow",
+    `${DAY}times.ts`,
+    "if (back > (before[earlier] as number)) {",
+    "if (before[earlier] === Number.NEGATIVE_INFINITY) {",
+  ],
+  [
+    "what asks for too much is found",
+    `${DAY}times.ts`,
+    "if (round >= many) return null;",
+    "if (round >= many) break;",
+  ],
+  [
+    "also where the start has no part",
+    `${DAY}times.ts`,
+    "if (growsAside(constraints, many)) return null;",
+    "",
+  ],
+  [
+    "the smallest is named",
+    `${DAY}contradiction.ts`,
+    "found.constraints.length < best.constraints.length",
+    "found.constraints.length > best.constraints.length",
+  ],
+  [
+    "only what grows is a fault",
+    `${DAY}contradiction.ts`,
+    "if ((at[from] as number) <= 0) continue;",
+    "if ((at[from] as number) < 0) continue;",
+  ],
+  [
+    "after the start as soon as may be",
+    `${DAY}day.ts`,
+    "isAfter ? (earliest ?? latest) :",
+    "isAfter ? (latest ?? earliest) :",
+  ],
+  ["slack is all there is", `${DAY}day.ts`, "latest - earliest,", "0,"],
+  [
+    "the clock leads no chain",
+    `${DAY}day.ts`,
+    "if (!binding || isClock(binding)) return null;",
+    "if (!binding) return null;",
+  ],
+  ["nor what goes on beside", `${DAY}day.ts`, "step.beside || i > start ? null :", "i > start ? null :"],
+  ["there in time", `${DAY}usualDay.ts`, "arrive: 90,", "arrive: 30,"],
+  ["they get up when they have slept", `${DAY}usualDay.ts`, '{ kind: "straight-before", of: "wake" },', ""],
+  [
+    "nobody drinks in the night",
+    `${DAY}usualDay.ts`,
+    '{ kind: "clock", edge: "begin", day: -1, notAfter: DRINKING },',
+    "",
+  ],
+  [
+    "a snack where there is no time for a meal",
+    `${DAY}usualDay.ts`,
+    '"bad").holds ? whole :',
+    '"bad").holds || true ? whole :',
+  ],
+  ["whoever has come settles in", `${DAY}usualDay.ts`, '{ kind: "straight-before", of: "settle" },', ""],
+  ["told in passing only what is the best", GLANCE, "return isBest ? {", "return true ? {"],
+  ["and what takes no time", GLANCE, "plan.items.length > PASSING.drills ||", "false ||"],
+  ["no longer than in passing", GLANCE, "seconds > PASSING.seconds", "false"],
+  ["what never fits needs nothing", GLANCE, "Number.isFinite(seconds) ? seconds", "true ? seconds"],
+];
+
+/** The tests of a room stand under its name. */
+const testsOf = (file) => (file === GLANCE ? "core/test/glance/" : "core/test/day/");
+
+export default {
+  project: "core",
+  tests: "core/test/(day|glance)/",
+  runs: 60,
+  mutants: mutants.map(([what, file, from, to]) => [what, file, from, to, testsOf(file)]),
+};
