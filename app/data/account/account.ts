@@ -22,9 +22,7 @@ interface Account {
  * Whoever is signed in, also kept on this device: without a connection the hall's phone goes on where it was. The
  * server decides anew with every request.
  */
-const store = createStore<Account>(() =>
-  accountOf(readKept(ME, meIn) ?? meIn(earlyBody("/me")) ?? undefined),
-);
+const store = createStore<Account>(() => accountOf(readKept(ME, meIn) ?? earlyMe() ?? undefined));
 
 /** Whoever was signed in, as this device kept them. */
 function meIn(kept: unknown): Me | null {
@@ -35,6 +33,13 @@ function meIn(kept: unknown): Me | null {
     Array.isArray(kept.clubs) &&
     kept.clubs.every((c) => isRecord(c) && typeof c.id === "string" && typeof c.role === "string");
   return isMe ? (kept as unknown as Me) : null;
+}
+
+/** Whoever is signed in, where that was asked before the application was there: kept like any other answer. */
+function earlyMe(): Me | null {
+  const me = meIn(earlyBody("/me"));
+  if (me) keep(ME, me);
+  return me;
 }
 
 function accountOf(

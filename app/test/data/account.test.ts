@@ -42,6 +42,21 @@ it("does not know who one is until the server or this device says so", async () 
   });
 });
 
+it("takes who one is from what was asked before the application was there, and keeps it as any answer", async () => {
+  const bodies = new Map([["/me", makeMe()]]);
+  globalThis.tonodromeEarly = { since: Date.now(), answers: new Map(), bodies, sight: null };
+  load();
+  expect(account.currentAccount().me?.name).toBe("Ada");
+  globalThis.tonodromeEarly = undefined;
+  // The same said again is no news; the device has it all the same.
+  says = () => ({ ok: true, data: makeMe() });
+  await account.refreshMe();
+  load();
+  says = () => null;
+  await account.refreshMe();
+  expect(account.currentAccount().me?.name).toBe("Ada");
+});
+
 it("goes on without a connection after a reload, and ends when the server no longer knows the session", async () => {
   account.signedInAs(makeMe());
   load();
