@@ -7,12 +7,6 @@ const mutants = [
   ["what is beside waits for nobody", `${DAY}constraint.ts`, "step.beside ? [] : [i]", "[i]"],
   ["badly it takes longer", `${DAY}constraint.ts`, 'version === "bad" ?', 'version === "usual" ?'],
   [
-    "the warm-up ends with the start",
-    `${DAY}constraint.ts`,
-    "add(i, start, warmUpSeconds,",
-    "add(i, start, 0,",
-  ],
-  [
     "no later than it is fitted",
     `${DAY}constraint.ts`,
     "add(start, i, -warmUpSeconds,",
@@ -49,12 +43,6 @@ const mutants = [
     `${DAY}times.ts`,
     "if (back > (before[earlier] as number)) {",
     "if (before[earlier] === Number.NEGATIVE_INFINITY) {",
-  ],
-  [
-    "what asks for too much is found",
-    `${DAY}times.ts`,
-    "if (round >= many) return null;",
-    "if (round >= many) break;",
   ],
   [
     "also where the start has no part",

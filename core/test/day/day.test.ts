@@ -221,6 +221,36 @@ describe("a day", () => {
     expect(dayPlan({ ...day, steps: day.steps.filter((s) => s !== late) }, "usual").holds).toBe(true);
   });
 
+  it("finds what cannot hold together also where the start has no part in it", () => {
+    const why = { kind: "order", step: "any", next: "other" } as const;
+    const round = [
+      { earlier: 1, later: 2, leastSeconds: 5, why },
+      { earlier: 2, later: 1, leastSeconds: -4, why },
+    ];
+    expect(timesOf(round, 3, 0)).toBeNull();
+    expect(timesOf(round.slice(1), 3, 0)).not.toBeNull();
+  });
+
+  it("leaves the warm-up where it is fitted, and what is bounded both ways so much room and no more", () => {
+    const drink = step("drink", 5, {
+      beside: true,
+      rules: [
+        { kind: "before", edge: "end", leastMinutes: 60, mostMinutes: 100, ofEdge: "begin", of: "start" },
+      ],
+    });
+    const shower = step("shower", 10, {
+      rules: [{ kind: "clock", edge: "end", day: 0, notAfter: "15:00" }],
+    });
+    const plan = dayPlan(frame([drink, ...steps, shower]), "usual");
+    const stands = plan.holds ? plan.stands : [];
+    const of = (id: string) => stands.find((s) => s.step.id === id);
+    expect([of("warm-up")?.slackSeconds, (of("drink")?.slackSeconds ?? 0) / 60]).toEqual([0, 40]);
+    // After the start, as soon as may be: not as late as three o'clock allows.
+    expect([(of("shower")?.beginSeconds ?? 0) / 60, (of("shower")?.slackSeconds ?? 0) / 60]).toEqual([
+      14, 16,
+    ]);
+  });
+
   it("moves as a whole when the start moves, where the clock has no say", () => {
     fc.assert(
       fc.property(fc.integer({ min: -600, max: 600 }), (minutes) => {

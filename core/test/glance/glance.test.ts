@@ -74,6 +74,24 @@ it("tells of a start what its fit is, told by the server in passing or reckoned 
   );
 });
 
+it("needs no time of what never fits, so that it can be told", () => {
+  const window = {
+    opens: "2026-06-01T10:00:00.000Z",
+    closes: "2026-06-01T10:01:00.000Z",
+    room: "all",
+    turns: 1,
+  };
+  const places = [{ name: "Ice", windows: [window] }] as never;
+  const closed = { ...day, setting: { ...day.setting, places } };
+  const plan = { ...emptyPlan(), items: [{ ...drill(1, 600, 20), place: "Ice" }] };
+  const glance = glanceOf({ plan, day: closed, seconds: 7200, training: null, before: [] });
+  expect([glance.fits, glance.needs, glanceSchema.safeParse(glance).success]).toEqual([
+    false,
+    { full: null, essentials: null },
+    true,
+  ]);
+});
+
 it("is not told in passing where that could take long, or where the best is not found at once", () => {
   const plan = { ...emptyPlan(), items: Array.from({ length: 31 }, (_, n) => drill(n, 60, 20)) };
   expect(quickGlanceOf({ plan, day, seconds: 3600 })).toBeNull();
