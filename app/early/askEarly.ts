@@ -1,7 +1,4 @@
-import { ME, startsPath, wholePath } from "./asks";
-
-/** Starts asked for whole at once. */
-const TOGETHER = 20;
+import { ME, PATIENCE, startsPath, TOGETHER, wholePath } from "./asks";
 
 /** An answer that is on its way or there: null where there is none. */
 export type Early = Promise<Response | null>;
@@ -14,7 +11,7 @@ export interface Asked {
 }
 
 async function ask(path: string, { answers, bodies }: Asked): Promise<unknown> {
-  const answer = fetch(`/api${path}`).catch(() => null);
+  const answer = fetch(`/api${path}`, { signal: AbortSignal.timeout(PATIENCE) }).catch(() => null);
   // It is read here as well as by whoever takes it.
   answers.set(
     path,

@@ -4,6 +4,12 @@
 export const LOOK_BACK = 3 * 3_600_000;
 const MINUTE = 60_000;
 
+/** Longest wait for an answer, milliseconds. In a hall a hanging request is worse than a plain "not reached". */
+export const PATIENCE = 10_000;
+
+/** Starts asked for whole at once: the most that the server gives, `MOST.startsTogether`. */
+export const TOGETHER = 20;
+
 /** Who is signed in. */
 export const ME = "/me";
 

@@ -1,5 +1,6 @@
 import { type Asked, askEarly } from "./askEarly";
-import { SIGHT, showSight } from "./sight";
+import { CLUB, SIGHT, THEME } from "./keptKeys";
+import { showSight } from "./sight";
 
 /*
  * Run by itself while the application is still loading: what was seen last is shown, and what Today opens with is asked for.
@@ -41,11 +42,11 @@ const afterPaint = (act: () => void) => requestAnimationFrame(() => setTimeout(a
 /** Shows what was seen last, and asks for what it is made of now. @returns whether there is something to paint first */
 function openToday(): boolean {
   if (location.pathname !== "/") return false;
-  const club = kept("club");
+  const club = kept(CLUB);
   const since = Date.now();
   const asked = askEarly(typeof club === "string" ? club : null);
   globalThis.tonodromeEarly = { since, ...asked, sight: null };
-  const sight = showSight(kept(SIGHT), kept("theme"), since);
+  const sight = showSight(kept(SIGHT), kept(THEME), since);
   globalThis.tonodromeEarly.sight = sight;
   // A page that nobody looks at is not painted.
   return sight !== null && document.visibilityState === "visible";

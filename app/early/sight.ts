@@ -12,9 +12,6 @@ export interface Sight {
   until: number;
 }
 
-/** What it is kept under. */
-export const SIGHT = "sight";
-
 /** The application is there long before, or not at all: then what is below has the word, milliseconds. */
 const LONGEST = 10_000;
 

@@ -3,9 +3,10 @@ import { createStore, useStore } from "zustand";
 import { ApiFailure, ask, whenSignedOut } from "~/data/client/api";
 import { earlyBody } from "~/data/client/early";
 import { forget, isRecord, keep, readKept } from "~/data/device/storage";
+import { ME as ME_AT } from "~/early/asks";
+import { CLUB } from "~/early/keptKeys";
 
 const ME = "me";
-const CLUB = "club";
 
 interface Account {
   /** Who is signed in: null for nobody, undefined while that is not known. */
@@ -37,7 +38,7 @@ function meIn(kept: unknown): Me | null {
 
 /** Whoever is signed in, where that was asked before the application was there: kept like any other answer. */
 function earlyMe(): Me | null {
-  const me = meIn(earlyBody("/me"));
+  const me = meIn(earlyBody(ME_AT));
   if (me) keep(ME, me);
   return me;
 }
@@ -97,7 +98,7 @@ export function arrived(): void {
 /** Asks the server who one is. */
 export async function refreshMe(): Promise<void> {
   try {
-    put(await ask("me", "GET", "/me", undefined, { atSight: true }));
+    put(await ask("me", "GET", ME_AT, undefined, { atSight: true }));
   } catch (error) {
     if (error instanceof ApiFailure && error.code === "signed_out") put(null);
     // Not reached: what this device knows holds.

@@ -1,4 +1,5 @@
 import type { ApiError, ErrorCode } from "@tonodrome/core/api";
+import { PATIENCE } from "~/early/asks";
 import { type AnswerName, type AnswerOf, ChecksMissing, checked, loadChecks } from "./answers";
 import { askedNow, hearServerTime } from "./clock";
 import { takeEarly } from "./early";
@@ -18,9 +19,6 @@ export class ApiFailure extends Error {
     super(message);
   }
 }
-
-/** Longest wait for an answer, milliseconds. In a hall a hanging request is worse than a plain "not reached". */
-const PATIENCE = 10_000;
 
 let signedOut = (): void => undefined;
 
@@ -76,10 +74,9 @@ async function request<Name extends AnswerName>(
   { patience = PATIENCE, atSight = false }: Asking,
 ): Promise<AnswerOf<Name>> {
   const asked = askedNow();
-  const early = init.method === "GET" ? await takeEarly(path) : null;
-  const answer =
-    early ??
-    (await fetch(`/api${path}`, { ...init, signal: AbortSignal.timeout(patience) }).catch(() => null));
+  const early = init.method === "GET" ? takeEarly(path) : null;
+  const answer = await (early ??
+    fetch(`/api${path}`, { ...init, signal: AbortSignal.timeout(patience) }).catch(() => null));
   // What was asked early says what the time was then.
   if (!early) hearServerTime(answer?.headers?.get("date") ?? null, asked);
   const data: unknown = await answer?.json().catch(() => null);

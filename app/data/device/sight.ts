@@ -1,4 +1,5 @@
-import { SIGHT, type Sight } from "~/early/sight";
+import { SIGHT } from "~/early/keptKeys";
+import type { Sight } from "~/early/sight";
 import { wide } from "~/ui/tokens";
 import { forget, keep } from "./storage";
 

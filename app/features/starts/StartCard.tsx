@@ -8,7 +8,7 @@ import { useNowNear } from "~/data/client/useNow";
 import { dropSight, MOMENT } from "~/data/device/sight";
 import { useEvents } from "~/data/resources/events";
 import { useRunElsewhere } from "~/data/resources/openRuns";
-import { useMoveStart, useStarts } from "~/data/resources/starts";
+import { useMoveStart } from "~/data/resources/starts";
 import { useKeptRun, useOpenRun } from "~/data/runs/hooks";
 import { StateLine } from "~/features/judge/StateLine";
 import { WholeRise } from "~/features/rise/WholeRise";
@@ -25,10 +25,10 @@ import { useGlance } from "./useGlance";
 
 const MoveStart = lazy(() => import("./MoveStart").then((m) => ({ default: m.MoveStart })));
 
-const NONE: readonly Start[] = [];
-
 interface StartCardProps {
   start: Start;
+  /** The club's starts, this one among them: what the same athlete starts before counts. */
+  others: readonly Start[];
   /** The next one has its numbers larger. */
   first: boolean;
   /** The clock that the day's starts stand on together; null where each has its own. */
@@ -36,7 +36,7 @@ interface StartCardProps {
 }
 
 /** One start: who, what, where, when to begin, how it stands, and the two taps that move it. */
-export const StartCard = memo(function StartCard({ start, first, axis = null }: StartCardProps) {
+export const StartCard = memo(function StartCard({ start, others, first, axis = null }: StartCardProps) {
   const near = useRef<readonly number[]>([]);
   const now = useNowNear(() => near.current);
   const [moving, setMoving] = useState(false);
@@ -53,7 +53,7 @@ export const StartCard = memo(function StartCard({ start, first, axis = null }: 
   const available = availableFor(start, now);
   const over = Date.parse(start.startsAt) <= now - 1000;
   const isEmpty = start.plan.body.items.length === 0;
-  const { glance, failure } = useGlance(start, over || isEmpty ? null : available, useStarts().data ?? NONE);
+  const { glance, failure } = useGlance(start, over || isEmpty ? null : available, others);
   const view = startView(start, now, glance);
   near.current = momentsOf(start, view);
   const isKnown = glance !== null || failure !== null || over || isEmpty;

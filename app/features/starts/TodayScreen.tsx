@@ -115,11 +115,11 @@ function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd
   return (
     <View className="gap-4">
       {ahead.slice(0, shown).map((start, i) => (
-        <StartCard key={start.id} start={start} first={i === 0} axis={axis} />
+        <StartCard key={start.id} start={start} others={starts} first={i === 0} axis={axis} />
       ))}
       {ahead.length === 0 ? <Notice text="No more starts ahead today." /> : null}
       {past.slice(0, Math.max(0, shown - ahead.length)).map((start) => (
-        <StartCard key={start.id} start={start} first={false} />
+        <StartCard key={start.id} start={start} others={starts} first={false} />
       ))}
     </View>
   );

@@ -1,8 +1,10 @@
+import { MOST } from "@tonodrome/core/api";
 import { forgetEarly, takeEarly } from "~/data/client/early";
 import { dropSight, forgetSight, keepSight } from "~/data/device/sight";
 import { askEarly } from "~/early/askEarly";
-import { startsPath, wholePath } from "~/early/asks";
-import { SIGHT, showSight } from "~/early/sight";
+import { startsPath, TOGETHER, wholePath } from "~/early/asks";
+import { SIGHT } from "~/early/keptKeys";
+import { showSight } from "~/early/sight";
 
 const NOW = Date.parse("2026-06-01T10:00:30.000Z");
 
@@ -21,6 +23,7 @@ describe("what is asked while the application is loading", () => {
 
   beforeEach(() => {
     jest.useFakeTimers({ now: NOW });
+    Object.assign(AbortSignal, { timeout: () => undefined });
     asked = [];
     answers = { "/api/me": { id: "ada", clubs: [{ id: "first" }, { id: "second" }] } };
     const at = (club: string) => `/api/clubs/${club}`;
@@ -48,6 +51,7 @@ describe("what is asked while the application is loading", () => {
       "/api/clubs/second/starts/whole?ids=a,b",
     ]);
     expect(startsPath(NOW + 29_000)).toBe(startsPath(NOW));
+    expect(TOGETHER).toBe(MOST.startsTogether);
     expect([...bodies.keys()]).toEqual(asked.map((path) => path.replace("/api", "")));
   });
 
