@@ -1,0 +1,8 @@
+/** What the device keeps that is read before the application is there, by the names it is kept under. */
+
+/** The club that was chosen. */
+export const CLUB = "club";
+/** The look that was chosen. */
+export const THEME = "theme";
+/** What Today looked like when it was seen last. */
+export const SIGHT = "sight";
