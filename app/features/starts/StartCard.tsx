@@ -56,6 +56,8 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
   const { glance, failure } = useGlance(start, over || isEmpty ? null : available, others);
   const view = startView(start, now, glance);
   near.current = momentsOf(start, view);
+  // What is known of it stands, though it could not be reckoned anew.
+  const trouble = runFailure ?? (glance ? null : failure);
   const isKnown = glance !== null || failure !== null || over || isEmpty;
   useEffect(() => {
     if (first && isKnown) dropSight();
@@ -130,7 +132,7 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
         ) : null}
         {before ? <UndoMove start={start} before={before} onDone={() => setBefore(null)} /> : null}
       </View>
-      {(runFailure ?? failure) && !over ? <Notice warn text={(runFailure ?? failure) as string} /> : null}
+      {trouble && !over ? <Notice warn text={trouble} /> : null}
       {moving ? (
         <Suspense fallback={null}>
           <MoveStart start={start} onMoved={(was) => setBefore(before ?? was)} />
