@@ -1,7 +1,10 @@
 // What counts a whole day back from its start: the command line, and whatever shows it.
 
-export type { DayVersion } from "./day/constraint";
-export { dayPlan } from "./day/day";
+export type { DayFrame, DayVersion } from "./day/constraint";
+export { type DayPlan, type DayStand, dayPlan } from "./day/day";
+export { dayStepsSchema } from "./day/daySteps";
 export { contradictionWords, reasonWords } from "./day/dayWords";
+export { DAY_KINDS } from "./day/kinds";
+export { type DayStep, dayStepSchema, type StepRule } from "./day/step";
 export { usualDay } from "./day/usualDay";
 export { type DayFile, dayFileSchema, readDayFile } from "./formats/dayFile";

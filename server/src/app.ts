@@ -23,6 +23,7 @@ import { changes } from "./resources/changes";
 import { club } from "./resources/club";
 import { clubFile } from "./resources/clubFile";
 import type { Context } from "./resources/context";
+import { days } from "./resources/days";
 import { drills } from "./resources/drills";
 import { earlierRuns } from "./resources/earlierRuns";
 import { events } from "./resources/events";
@@ -74,6 +75,7 @@ const resources = [
   clubFile,
   changes,
   athletes,
+  days,
   drills,
   events,
   templates,

@@ -1,4 +1,5 @@
 import { type ClubRecord, clubHeadSchema, clubRecordSchema, MOST } from "@tonodrome/core/api";
+import { usualDay } from "@tonodrome/core/day";
 import fc from "fast-check";
 import { broken, fromSchema } from "./fromSchema";
 import { makeStart, planBody, profile, runInput, startWrite } from "./make";
@@ -45,7 +46,7 @@ const linesOf = (text: string): Line[] =>
 const textOf = (lines: readonly Line[]) => lines.map((line) => `${JSON.stringify(line)}\n`).join("");
 const of = (lines: readonly Line[], record: string) => lines.filter((l) => l.record === record);
 
-const HEAD = { format: "tonodrome-club", version: 3, name: "Club" };
+const HEAD = { format: "tonodrome-club", version: 4, name: "Club" };
 const END = (records: number) => ({ record: "end", records });
 const ID = "11111111-1111-4111-8111-111111111111";
 
@@ -53,6 +54,32 @@ const recordOf = (kind: string) =>
   fromSchema(clubRecordSchema.options.find((o) => o.shape.record.value === kind) as never) as fc.Arbitrary<
     ClubRecord & Line
   >;
+
+/** A day that is of nothing yet. */
+const dayRecord = fc
+  .record({
+    id: fc.uuid({ version: 4 }),
+    version: fc.integer({ min: 1, max: 9 }),
+    short: fc.boolean(),
+    none: fc.boolean(),
+  })
+  .map(({ short, none, ...day }): Line => {
+    const steps = usualDay({
+      startsAt: "2026-06-01T12:00:00.000Z",
+      zone: "UTC",
+      warmUpSeconds: 1800,
+      event: null,
+      travel: { usual: 5, bad: short ? 5 : 90 },
+    });
+    return {
+      record: "day",
+      ...day,
+      startId: null,
+      eventId: null,
+      athleteId: null,
+      steps: none ? null : steps,
+    };
+  });
 
 /** A file whose records name each other, as an export's do. */
 const anyFile = fc
@@ -64,6 +91,7 @@ const anyFile = fc
     templates: fc.array(recordOf("template"), { maxLength: 1 }),
     starts: fc.array(recordOf("start"), { maxLength: 2 }),
     edits: fc.array(recordOf("edit"), { maxLength: 2 }),
+    days: fc.array(dayRecord, { maxLength: 2 }),
     runs: fc.array(recordOf("run"), { maxLength: 2 }),
     presses: fc.array(recordOf("presses"), { maxLength: 1 }),
   })
@@ -82,6 +110,10 @@ const anyFile = fc
         s,
         ...(i === 0 ? parts.edits.map((e) => ({ ...e, planId: (s.plan as Line).id })) : []),
       ]),
+      // Of the start and of the athlete: no two are of the same.
+      ...parts.days
+        .filter((_, i) => i > 0 || startId !== null)
+        .map((day, i) => ({ ...day, ...(i === 0 && startId ? { startId } : { athleteId }) })),
       ...parts.runs.flatMap((r, i) => [
         { ...r, startId, athleteId },
         ...(i === 0
@@ -115,7 +147,7 @@ it("exports what was imported, byte for byte, whatever is in it", async () => {
       const text = await exported(first.person, first.clubId);
       const lines = linesOf(text);
       expect(lines[0]).toMatchObject({ name: file[0]?.name });
-      for (const kind of ["athlete", "drill", "event", "template", "start", "edit", "run"])
+      for (const kind of ["athlete", "drill", "event", "template", "start", "edit", "day", "run"])
         expect(of(lines, kind)).toHaveLength(of(file, kind).length);
       expect((await read(second.person, second.clubId, text)).statusCode).toBe(200);
       expect(await exported(second.person, second.clubId)).toBe(text);
@@ -223,7 +255,7 @@ describe("refuses, and changes nothing,", () => {
   const press = (at: string) => ({ id: ID, kind: "begin", at });
   const presses = (...events: object[]) => ({ record: "presses", runId: ID, events });
   it.each<[string, string, string | null, string]>([
-    ["another version", textOf([{ ...HEAD, version: 4 }]), "lines.1.version", "version 3"],
+    ["another version", textOf([{ ...HEAD, version: 5 }]), "lines.1.version", "version 3"],
     ["another program's file", textOf([{ ...HEAD, format: "other" }]), "lines.1.format", "not an export"],
     ["what is no JSON", "hello", "lines.1", "not JSON"],
     ["nothing", "", "", "nothing in the file"],
@@ -351,6 +383,15 @@ describe("makes an athlete anonymous everywhere an export looks", () => {
     );
     await owner.ask("PUT", `/api/:club/plans/${ids.plan}`, { version: 1, body: body("Ada's laps") });
     await owner.ask("PUT", `/api/:club/plans/${ids.plan}`, { version: 2, body: body("Laps for Ada  Finch") });
+    const steps = usualDay({
+      startsAt: start.startsAt,
+      zone: start.zone,
+      warmUpSeconds: 1800,
+      event: null,
+      travel: { usual: 5, bad: 9 },
+    }).map((step) => ({ ...step, name: `Ada ${step.name}`, note: "Her LEFT KNEE hurts" }));
+    for (const of of [`starts/${ids.start}`, `athletes/${ids.athlete}`])
+      expect((await owner.ask("PUT", `/api/:club/${of}/day`, { version: 1, steps })).status).toBe(200);
     await owner.ask("POST", "/api/:club/templates", { name: "Like Ada Finch", body: planBody("Ada Finch") });
     const event = {
       id: ID,

@@ -98,6 +98,7 @@ it("migrates from empty, twice without harm, and several servers at once", async
     "0006-trust",
     "0007-deleted-starts",
     "0008-figures",
+    "0009-days",
   ]);
   expect(await migrate(url)).toEqual([]);
   const withoutClub = await databases[0]?.sequelize.query(
@@ -142,6 +143,7 @@ it("migrates a database of the release before accounts, keeps all of it, and han
     "0006-trust",
     "0007-deleted-starts",
     "0008-figures",
+    "0009-days",
   ]);
   const runs = await models.Run.findAll();
   expect(Object.fromEntries(runs.map((r) => [r.id, r.athleteId]))).toEqual({

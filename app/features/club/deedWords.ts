@@ -44,6 +44,7 @@ const DEEDS: Record<string, Say> = {
   "start.change": (what, d) => `changed ${fields(d.changed)} of ${what}`,
   "start.delete": () => "deleted a start",
   "start.restore": (what) => `took back that ${what} was deleted`,
+  "day.save": (what, d) => `saved version ${d.version} of the day of ${what}`,
   "plan.save": (what, d) => `saved version ${d.version} of the warm-up for ${what}`,
   "plan.refuse": (what) => `had an edit of the warm-up for ${what} refused: someone was quicker`,
   "run.make": (what) => `began a run of ${what}`,

@@ -5,6 +5,7 @@ import { runEventSchema } from "../run/log/runEvent";
 import { runPlanSchema } from "../run/steps/runPlan";
 import { nameSchema, noteSchema } from "../words/text";
 import { fileVersionSchema, instantSchema } from "./common";
+import { daySchema } from "./days";
 import { drillSchema } from "./drills";
 import { eventSchema } from "./events";
 import { figuresSchema } from "./figures";
@@ -22,8 +23,11 @@ import { templateSchema } from "./templates";
  * one record, and a file that was cut short is known to be.
  */
 
-/** The version of the format that this server writes and reads. */
-export const CLUB_FILE_VERSION = 3;
+/** The version of the format that this server writes. */
+export const CLUB_FILE_VERSION = 4;
+
+/** The versions that it reads: 3 is the same without days. */
+const READ_VERSIONS = [3, CLUB_FILE_VERSION] as const;
 
 /** Longest line of a file, characters: a run of the most steps there can be. */
 export const LONGEST_LINE = 2_000_000;
@@ -33,8 +37,8 @@ const FORMAT = z.literal("tonodrome-club", { error: "This is not an export of a 
 /** The first line of a club's file. */
 export const clubHeadSchema = z.strictObject({
   format: FORMAT,
-  version: z.literal(CLUB_FILE_VERSION, {
-    error: `This server reads exports of version ${CLUB_FILE_VERSION}. Export the club again where it came from with a Tonodrome of the same version as this one.`,
+  version: z.literal(READ_VERSIONS, {
+    error: `This server reads exports of version ${READ_VERSIONS.join(" and ")}. Export the club again where it came from with a Tonodrome of the same version as this one.`,
   }),
   name: nameSchema,
 });
@@ -72,6 +76,16 @@ const runInFile = z.strictObject({
   plan: runPlanSchema,
 });
 
+/** A day with the one thing it is of. */
+const dayInFile = z.strictObject({
+  id: z.uuid(),
+  ...daySchema.shape,
+  version: fileVersionSchema,
+  startId: z.uuid().nullable(),
+  eventId: z.uuid().nullable(),
+  athleteId: z.uuid().nullable(),
+});
+
 /** One line of a file after its head. */
 export const clubRecordSchema = z.discriminatedUnion("record", [
   z.strictObject({ record: z.literal("figures"), ...figuresSchema.shape }),
@@ -81,6 +95,12 @@ export const clubRecordSchema = z.discriminatedUnion("record", [
   z.strictObject({ record: z.literal("template"), ...templateSchema.shape }),
   z.strictObject({ record: z.literal("start"), ...startInFile.shape }),
   z.strictObject({ record: z.literal("edit"), planId: z.uuid(), ...editInFile.shape }),
+  z
+    .strictObject({ record: z.literal("day"), ...dayInFile.shape })
+    .refine((day) => [day.startId, day.eventId, day.athleteId].filter((id) => id !== null).length === 1, {
+      path: ["startId"],
+      error: "A day is of one start, of one event or of one athlete.",
+    }),
   z.strictObject({ record: z.literal("run"), ...runInFile.shape }),
   z.strictObject({
     record: z.literal("presses"),

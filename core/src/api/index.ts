@@ -8,6 +8,7 @@ export * from "./changes";
 export * from "./club";
 export * from "./clubFile";
 export * from "./common";
+export * from "./days";
 export * from "./drills";
 export * from "./error";
 export * from "./events";

@@ -49,7 +49,7 @@ export const startInputSchema = z
     ...startShape,
     eventId: startShape.eventId.default(null),
     setting: settingSchema.default(usualSetting),
-    /** The start whose warm-up it begins with, as it stands; an empty one unless given. */
+    /** The start whose warm-up and day it begins with, as they stand; none unless given. */
     planOf: z.uuid({ error: "Name a start of the club, or none." }).optional(),
   })
   .refine(inOrder, outOfOrder);

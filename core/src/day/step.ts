@@ -79,6 +79,8 @@ export const stepRuleSchema = z.discriminatedUnion("kind", [
     }),
 ]);
 
+export type StepRule = z.infer<typeof stepRuleSchema>;
+
 /** Something of the day that takes its time, in the order in which it is done. */
 export const dayStepSchema = z.strictObject({
   id: stepIdSchema,

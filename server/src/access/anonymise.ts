@@ -1,7 +1,7 @@
 import { randomBytes } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import { cutText, drillDetailsSchema, noProfile, planBodySchema } from "@tonodrome/core";
-import { runEventSchema, runPlanSchema, settingSchema } from "@tonodrome/core/api";
+import { daySchema, runEventSchema, runPlanSchema, settingSchema } from "@tonodrome/core/api";
 import type { Model, ModelStatic, Transaction, WhereOptions } from "sequelize";
 import type { z } from "zod";
 import type { Database } from "../db/connect";
@@ -124,6 +124,9 @@ export async function anonymise(
   });
   await rewrite(models.Plan, { clubId, id: planId }, ["id"], inPlan);
   await rewrite(models.PlanEdit, { clubId, planId }, ["id"], inPlan);
+  const inDay = (change: typeof own) => ({ steps: inJson(daySchema.shape.steps, change) });
+  await rewrite(models.Day, { clubId, startId }, ["id"], inDay(own));
+  await rewrite(models.Day, { clubId, athleteId: id }, ["id"], inDay(own));
   await rewrite(models.Run, { clubId, id: runId }, ["id"], { ...untitled, plan: inJson(runPlanSchema, own) });
   await rewrite(models.RunEvent, { clubId, runId }, ["runId", "id"], {
     event: inJson(runEventSchema, own),
@@ -131,6 +134,7 @@ export async function anonymise(
   // Elsewhere in the club only the name is theirs.
   const elsewhere = { clubId };
   await rewrite(models.Template, elsewhere, ["id"], { name: plain, body: inJson(planBodySchema, taken) });
+  await rewrite(models.Day, elsewhere, ["id"], inDay(taken));
   await rewrite(models.Drill, elsewhere, ["id"], {
     name: plain,
     focus: plain,
@@ -141,6 +145,8 @@ export async function anonymise(
     `UPDATE runs SET athlete_name = :name WHERE club_id = :clubId AND athlete_id = :id`,
     `UPDATE starts SET version = version + 1 WHERE club_id = :clubId AND athlete_id = :id`,
     `UPDATE plans SET version = version + 1 WHERE club_id = :clubId AND id IN (:planId)`,
+    `UPDATE days SET version = version + 1
+      WHERE club_id = :clubId AND (start_id IN (:startId) OR athlete_id = :id)`,
     // As every other version it is among the edits.
     `INSERT INTO plan_edits (club_id, plan_id, version, outcome, body)
       SELECT club_id, id, version, 'saved', body FROM plans WHERE club_id = :clubId AND id IN (:planId)`,

@@ -32,6 +32,7 @@ export type Deed =
   | "start.change"
   | "start.delete"
   | "start.restore"
+  | "day.save"
   | "plan.save"
   | "plan.refuse"
   | "run.make"

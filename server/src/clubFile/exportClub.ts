@@ -7,6 +7,7 @@ import { toTemplate } from "../answers/template";
 import type { Database } from "../db/connect";
 import type {
   AthleteRow,
+  DayRow,
   DrillRow,
   EventTypeRow,
   PlanEditRow,
@@ -87,6 +88,8 @@ export async function* exportClub(
         yield write({ record: "edit", planId: plan.id, version, outcome, at: at.toISOString(), body });
       }
     }
+    for await (const { clubId: _, ...day } of rowsOf<DayRow>(models.Day))
+      if (day.startId === null || standing.has(day.startId)) yield write({ record: "day", ...day });
     for await (const run of rowsOf<RunRow>(models.Run)) {
       // Of a start that was deleted the file knows nothing.
       const startId = run.startId && standing.has(run.startId) ? run.startId : null;

@@ -120,6 +120,7 @@ const TABLES = [
   "Start",
   "Plan",
   "PlanEdit",
+  "Day",
   "Run",
   "RunEvent",
 ] as const;
@@ -139,6 +140,8 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
   /** What is not written yet, in an order in which nothing names what comes later. */
   const waiting = new Map<Table, Row[]>(TABLES.map((table) => [table, []]));
   let characters = 0;
+  /** What has a day already. */
+  const days = new Set<string>();
   let hasFigures = false;
   /** Edits of the plan whose start came last. */
   let edits = { planId: "", saved: 0, refused: 0 };
@@ -244,6 +247,17 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
         if (edits[outcome] > MOST.edits)
           throw fault(place, "planId", `At most ${MOST.edits} edits of one warm-up.`);
         return put("PlanEdit", { planId, version, outcome, at: new Date(at), body }, size);
+      }
+      case "day": {
+        const { record: _, ...day } = record;
+        isKnown("starts", day.startId, place, "startId", "start");
+        isKnown("events", day.eventId, place, "eventId", "event");
+        isKnown("athletes", day.athleteId, place, "athleteId", "athlete");
+        const of = day.startId ?? day.eventId ?? day.athleteId ?? "";
+        if (days.has(of)) throw fault(place, "record", "The day of this is in the file twice.");
+        if (days.has(day.id)) throw fault(place, "id", "This id is in the file twice.");
+        days.add(of).add(day.id);
+        return put("Day", day, size);
       }
       case "run": {
         await putRun();

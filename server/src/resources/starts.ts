@@ -79,6 +79,16 @@ export const starts: Resource = (context) => (app, _options, done) => {
     return copyPlan(start.plan.body, randomUUID);
   }
 
+  /** Gives a start the day of another one, where that has one. */
+  async function copyDay(clubId: string, from: string, startId: string, transaction: Transaction) {
+    const day = await models.Day.findOne({ where: { clubId, startId: from }, transaction });
+    if (!day?.steps) return;
+    await models.Day.create(
+      { id: randomUUID(), clubId, startId, version: 1, steps: day.steps },
+      { transaction },
+    );
+  }
+
   /** Writes some of a start as its next version, and keeps in the trail what reads differently. */
   function rewrite(
     request: FastifyRequest,
@@ -193,6 +203,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
           { id: randomUUID(), clubId, startId: id, version: 1, body },
           { transaction },
         );
+        if (planOf) await copyDay(clubId, planOf, id, transaction);
         await audit(context, transaction, request, "start.make", { clubId, id });
         return read(id, place, transaction);
       };

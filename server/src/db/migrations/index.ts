@@ -8,6 +8,7 @@ import { listed } from "./0005-listed";
 import { trust } from "./0006-trust";
 import { deletedStarts } from "./0007-deleted-starts";
 import { figures } from "./0008-figures";
+import { days } from "./0009-days";
 
 /** In order, forward only: never change one that has been released, add another. */
 export const migrations: RunnableMigration<QueryInterface>[] = [
@@ -19,4 +20,5 @@ export const migrations: RunnableMigration<QueryInterface>[] = [
   trust,
   deletedStarts,
   figures,
+  days,
 ];

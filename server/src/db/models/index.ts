@@ -5,6 +5,7 @@ import type {
   AuditEntryRow,
   ClubFiguresRow,
   ClubRow,
+  DayRow,
   DrillRow,
   EventTypeRow,
   InviteRow,
@@ -30,6 +31,7 @@ export interface Models {
   Athlete: Table<AthleteRow, Creation<AthleteRow, "version" | "profile">>;
   EventType: Table<EventTypeRow>;
   Template: Table<TemplateRow, Creation<TemplateRow, "createdAt">>;
+  Day: Table<DayRow, Creation<DayRow, "startId" | "eventId" | "athleteId">>;
   Drill: Table<DrillRow, Creation<DrillRow, "version" | "archived" | "changedAt" | "details">>;
   Start: Table<StartRow, Creation<StartRow, "eventId" | "setting" | "deletedAt">>;
   Plan: Table<PlanRow>;
@@ -90,6 +92,15 @@ export function defineModels(sequelize: Sequelize): Models {
       name,
       body: needed(JSONB),
       createdAt: madeNow,
+    }),
+    Day: define("Day", "days", {
+      id: key,
+      clubId,
+      startId: { type: UUID },
+      eventId: { type: UUID },
+      athleteId: { type: UUID },
+      version: needed(INTEGER),
+      steps: { type: JSONB },
     }),
     Drill: define("Drill", "drills", {
       id: key,

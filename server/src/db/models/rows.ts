@@ -13,6 +13,7 @@ import type {
   Setting,
 } from "@tonodrome/core";
 import type { Role } from "@tonodrome/core/api";
+import type { DayStep } from "@tonodrome/core/day";
 
 /** A club. */
 export interface ClubRow {
@@ -54,6 +55,18 @@ export interface TemplateRow {
   name: string;
   body: PlanBody;
   createdAt: Date;
+}
+
+/** The day of a start, or what days of an event or an athlete begin with: of one of them. */
+export interface DayRow {
+  id: string;
+  clubId: string;
+  startId: string | null;
+  eventId: string | null;
+  athleteId: string | null;
+  version: number;
+  /** Null where it is the usual one. */
+  steps: DayStep[] | null;
 }
 
 /** A drill of the shelf. */
