@@ -6,5 +6,7 @@ export { dayStepsSchema } from "./day/daySteps";
 export { contradictionWords, reasonWords } from "./day/dayWords";
 export { DAY_KINDS } from "./day/kinds";
 export { type DayStep, dayStepSchema, type StepRule } from "./day/step";
-export { usualDay } from "./day/usualDay";
+export { withMoved, withoutStep, withStep } from "./day/editing";
+export { USUAL_TRAVEL, usualDay } from "./day/usualDay";
+export { type WayOut, waysOut } from "./day/waysOut";
 export { type DayFile, dayFileSchema, readDayFile } from "./formats/dayFile";

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { tagsSchema } from "../drill/details";
 import { lineSchema, nameSchema, tagSchema } from "../words/text";
 import { DAY_KINDS } from "./kinds";
 
@@ -7,6 +8,9 @@ export const MOST_STEPS = 100;
 
 /** Most rules of one step. Custom. */
 const MOST_RULES = 8;
+
+/** Most lines of one step's list. Custom. */
+export const MOST_LINES = 40;
 
 /** Longest step, minutes: a night with its evening. */
 const LONGEST_STEP = 16 * 60;
@@ -95,6 +99,8 @@ export const dayStepSchema = z.strictObject({
   beside: z.boolean().default(false),
   place: z.union([z.literal(""), tagSchema]).default(""),
   note: lineSchema(200).default(""),
+  /** What is ticked off in it, line by line: what is packed, what is there. */
+  list: tagsSchema("lines", MOST_LINES).default([]),
   rules: z
     .array(stepRuleSchema)
     .max(MOST_RULES, { error: `At most ${MOST_RULES} rules of a step.` })

@@ -1,15 +1,21 @@
 import type { EventType } from "../event/eventType";
+import { wordKey } from "../words/sameWord";
 import type { DayFrame } from "./constraint";
 import { dayPlan } from "./day";
-import { type DayStep, dayStepSchema } from "./step";
+import { type DayStep, dayStepSchema, MOST_LINES } from "./step";
 
 /** What is known of a start, for its usual day. */
 export interface UsualDayOf extends Omit<DayFrame, "steps"> {
   /** Null where it is not known. */
   event: EventType | null;
+  /** What the athlete has of their own to bring. */
+  equipment?: readonly string[];
   /** The way to the venue, minutes. */
   travel: { usual: number; bad: number };
 }
+
+/** The way to a venue of which nothing is known, minutes. Custom. */
+export const USUAL_TRAVEL = { usual: 25, bad: 40 };
 
 /** Figures of the usual day, minutes. All custom: coaches' habits, to be changed for an athlete or an event. */
 const USUAL = {
@@ -59,10 +65,21 @@ export function usualDay(of: UsualDayOf): DayStep[] {
   return dayPlan({ ...of, steps: whole }, "bad").holds ? whole : stepsOf(stepsFor(of, false));
 }
 
-function stepsFor({ event, travel }: UsualDayOf, hasMeal: boolean): Partial<DayStep>[] {
+/** What goes into every bag. Custom. */
+const ALWAYS = ["Drink", "Food", "Warm clothes", "Dry clothes"];
+
+/** Words once each, in the order in which they come. */
+function eachOnce(words: readonly string[]): string[] {
+  const known = new Set<string>();
+  const isNew = (word: string) => !known.has(wordKey(word)) && known.add(wordKey(word));
+  return words.filter(isNew).slice(0, MOST_LINES);
+}
+
+function stepsFor({ event, travel, equipment = [] }: UsualDayOf, hasMeal: boolean): Partial<DayStep>[] {
+  const kit = event?.kit ?? [];
   const eventMinutes = Math.ceil((event?.lengthSeconds ?? 0) / 60);
   const coolDown = COOL_DOWN[event?.effort ?? "short-hard"];
-  const hasKit = (event?.kit.length ?? 0) > 0;
+  const hasKit = kit.length > 0;
   const only = (isThere: boolean, ...steps: Partial<DayStep>[]) => (isThere ? steps : []);
   return [
     {
@@ -75,6 +92,7 @@ function stepsFor({ event, travel }: UsualDayOf, hasMeal: boolean): Partial<DayS
     },
     {
       ...{ id: "pack", name: "Pack the bag from its list", kind: "pack", minutes: { usual: USUAL.pack } },
+      list: eachOnce([...kit, ...equipment, ...ALWAYS]),
       rules: [{ kind: "clock", edge: "end", day: -1, notAfter: PACKED }],
     },
     {
@@ -112,7 +130,7 @@ function stepsFor({ event, travel }: UsualDayOf, hasMeal: boolean): Partial<DayS
     { id: "settle", name: "Settle in", kind: "settle", minutes: { usual: USUAL.settle } },
     ...only(hasKit, {
       ...{ id: "kit", name: "Kit to the hall's temperature", kind: "settle", minutes: { usual: USUAL.kit } },
-      ...{ beside: true, note: (event?.kit ?? []).join(", ").slice(0, 200) },
+      ...{ beside: true, list: eachOnce([...kit, ...equipment]) },
       rules: [before("end", 0, "warm-up")],
     }),
     ...(event?.fixedPoints ?? []).map(

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { dayStepsSchema } from "../day/daySteps";
 import { travelSchema } from "../day/step";
+import { USUAL_TRAVEL } from "../day/usualDay";
 import { eventTypeSchema } from "../event/eventType";
 import { instantSchema } from "../time/instant";
 import { isTimeZone } from "../time/zone";
@@ -30,7 +31,7 @@ export const dayFileSchema = z.strictObject({
   travel: z
     .strictObject({ usual: travelSchema, bad: travelSchema })
     .refine((t) => t.usual <= t.bad, { path: ["bad"], error: "If it goes badly it takes no less." })
-    .default({ usual: 25, bad: 40 }),
+    .default(USUAL_TRAVEL),
   /** Left out, the usual day of the event. */
   steps: dayStepsSchema.optional(),
 });

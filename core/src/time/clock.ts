@@ -27,19 +27,21 @@ export function formatMinus(seconds: number): string {
 /**
  * Writes a length in words short enough for a sentence.
  * @param seconds whole seconds, 0 or more
- * @example spokenLength(45) // "45 s"; spokenLength(300) // "5 min"; spokenLength(250) // "4:10 min"
+ * @example spokenLength(45) // "45 s"; spokenLength(300) // "5 min"; spokenLength(250) // "4:10 min"; spokenLength(9000) // "2 h 30 min"
  */
 export function spokenLength(seconds: number): string {
   if (seconds < 60) return `${Math.round(seconds)} s`;
-  return seconds % 60 === 0 && seconds < 7200
-    ? `${seconds / 60} min`
-    : `${formatLength(seconds)} ${seconds < 3600 ? "min" : "h"}`;
+  if (seconds % 60 !== 0) return `${formatLength(seconds)} ${seconds < 3600 ? "min" : "h"}`;
+  return seconds < 7200 ? `${seconds / 60} min` : hoursAndMinutes(seconds / 60);
 }
+
+const hoursAndMinutes = (minutes: number) =>
+  [`${Math.floor(minutes / 60)} h`, minutes % 60 > 0 ? `${minutes % 60} min` : ""].join(" ").trim();
 
 /** About how long it is, to five minutes from two hours on. @example "40 min", "2 h", "2 h 15 min" */
 export function roundLength(seconds: number): string {
   const exact = Math.round(seconds / 60);
   const minutes = exact < 120 ? exact : Math.round(exact / 5) * 5;
   if (minutes < 60) return `${minutes} min`;
-  return [`${Math.floor(minutes / 60)} h`, minutes % 60 > 0 ? `${minutes % 60} min` : ""].join(" ").trim();
+  return hoursAndMinutes(minutes);
 }

@@ -16,8 +16,8 @@ it("writes lengths and minus times", () => {
     "5 min",
     "4:10 min",
     "60 min",
-    "2:00:00 h",
-    "2:30:00 h",
+    "2 h",
+    "2 h 30 min",
   ]);
 });
 
