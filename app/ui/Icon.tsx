@@ -1,6 +1,7 @@
 import ArrowDown from "lucide-react-native/icons/arrow-down";
 import ArrowLeft from "lucide-react-native/icons/arrow-left";
 import ArrowUp from "lucide-react-native/icons/arrow-up";
+import CalendarClock from "lucide-react-native/icons/calendar-clock";
 import Check from "lucide-react-native/icons/check";
 import ChevronDown from "lucide-react-native/icons/chevron-down";
 import ChevronRight from "lucide-react-native/icons/chevron-right";
@@ -32,6 +33,7 @@ const icons = {
   club: Users,
   copy: Copy,
   dark: Moon,
+  day: CalendarClock,
   done: Check,
   down: ArrowDown,
   filter: ListFilter,

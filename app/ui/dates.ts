@@ -31,6 +31,13 @@ export function dayName(instant: string, zone: string, now: number): string {
   );
 }
 
+/** A day of the calendar. @param date `YYYY-MM-DD` @example "Sat 5 Dec" */
+export function calendarDay(date: string): string {
+  return formatter("day", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" }).format(
+    new Date(`${date}T12:00:00.000Z`),
+  );
+}
+
 /** The city of a zone other than the device's, to say whose time it is; null when it is the device's own. */
 export function foreignZone(zone: string): string | null {
   return zone === deviceZone() ? null : (zone.split("/").at(-1) ?? zone).replaceAll("_", " ");

@@ -4,9 +4,17 @@ export type { DayFrame, DayVersion } from "./day/constraint";
 export { type DayPlan, type DayStand, dayPlan } from "./day/day";
 export { dayStepsSchema } from "./day/daySteps";
 export { contradictionWords, reasonWords } from "./day/dayWords";
-export { DAY_KINDS } from "./day/kinds";
-export { type DayStep, dayStepSchema, type StepRule } from "./day/step";
 export { withMoved, withoutStep, withStep } from "./day/editing";
+export { DAY_KINDS } from "./day/kinds";
+export {
+  type DayStep,
+  dayStepSchema,
+  FURTHEST,
+  LONGEST_STEP,
+  MOST_LINES,
+  MOST_RULES,
+  type StepRule,
+} from "./day/step";
 export { USUAL_TRAVEL, usualDay } from "./day/usualDay";
 export { type WayOut, waysOut } from "./day/waysOut";
 export { type DayFile, dayFileSchema, readDayFile } from "./formats/dayFile";

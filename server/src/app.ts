@@ -41,6 +41,7 @@ import { shares } from "./resources/shares";
 import { starters } from "./resources/starters";
 import { starts } from "./resources/starts";
 import { templates } from "./resources/templates";
+import { ticks } from "./resources/ticks";
 import { answerUnreadable } from "./unreadable";
 import { validatorCompiler } from "./validation/validate";
 import { contentPolicy, serveWeb } from "./web";
@@ -79,6 +80,7 @@ const resources = [
   drills,
   events,
   templates,
+  ticks,
   starters,
   starts,
   plans,

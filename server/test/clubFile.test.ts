@@ -91,6 +91,7 @@ const anyFile = fc
     templates: fc.array(recordOf("template"), { maxLength: 1 }),
     starts: fc.array(recordOf("start"), { maxLength: 2 }),
     edits: fc.array(recordOf("edit"), { maxLength: 2 }),
+    ticks: fc.array(recordOf("ticks"), { maxLength: 1 }),
     days: fc.array(dayRecord, { maxLength: 2 }),
     runs: fc.array(recordOf("run"), { maxLength: 2 }),
     presses: fc.array(recordOf("presses"), { maxLength: 1 }),
@@ -108,6 +109,7 @@ const anyFile = fc
       ...parts.templates,
       ...starts.flatMap((s, i) => [
         s,
+        ...(i === 0 ? parts.ticks.map((t) => ({ ...t, startId: s.id })) : []),
         ...(i === 0 ? parts.edits.map((e) => ({ ...e, planId: (s.plan as Line).id })) : []),
       ]),
       // Of the start and of the athlete: no two are of the same.

@@ -50,6 +50,8 @@ export const RULES: Record<string, Role[] | "anybody" | "signed-in"> = {
   "GET /api/clubs/:clubId/athletes/:id/earlier-runs": READERS,
   "GET /api/clubs/:clubId/starts/:id/day": ALL,
   "PUT /api/clubs/:clubId/starts/:id/day": BUILDERS,
+  "GET /api/clubs/:clubId/starts/:id/ticks": ALL,
+  "POST /api/clubs/:clubId/starts/:id/ticks": ALL,
   "GET /api/clubs/:clubId/events/:id/day": READERS,
   "PUT /api/clubs/:clubId/events/:id/day": BUILDERS,
   "GET /api/clubs/:clubId/athletes/:id/day": READERS,

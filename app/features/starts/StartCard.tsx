@@ -15,6 +15,7 @@ import { WholeRise } from "~/features/rise/WholeRise";
 import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
 import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
+import { Icon } from "~/ui/Icon";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
 import { type DayAxis, isOnAxis } from "./dayAxis";
@@ -126,10 +127,12 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
         {mayRun ? (
           <Button
             label={moving ? "Done moving" : "Move start"}
+            short={moving ? "Done" : "Move"}
             icon={moving ? "fold" : "unfold"}
             onPress={() => setMoving(!moving)}
           />
         ) : null}
+        <DayLink start={start} />
         {before ? <UndoMove start={start} before={before} onDone={() => setBefore(null)} /> : null}
       </View>
       {trouble && !over ? <Notice warn text={trouble} /> : null}
@@ -164,6 +167,19 @@ function GoLink({ href, label }: { href: `/run/${string}` | `/start/${string}`; 
   return (
     <Link href={href} className="flex min-h-press items-center bg-press px-4">
       <Text className="font-strong text-body text-on-press">{label}</Text>
+    </Link>
+  );
+}
+
+/** The whole day of a start. */
+function DayLink({ start }: { start: Start }) {
+  return (
+    <Link
+      href={`/day/${start.id}`}
+      aria-label={`${words.day} of ${start.athlete.name}, ${start.title}`}
+      className="flex min-h-press min-w-press flex-row items-center justify-center border-2 border-press px-2"
+    >
+      <Icon name="day" size={22} color="press" />
     </Link>
   );
 }

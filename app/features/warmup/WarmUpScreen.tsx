@@ -18,6 +18,7 @@ import { useStable } from "~/ui/hooks/useStable";
 import { useWide } from "~/ui/hooks/useWide";
 import { Loaded } from "~/ui/layout/Loading";
 import { BackButton, Heading, useTitle } from "~/ui/layout/Screen";
+import { words } from "~/ui/words";
 import { Beside } from "./Beside";
 import { Dock } from "./dock/Dock";
 import { PlanNotices, type PlanNoticesProps } from "./dock/PlanNotices";
@@ -243,6 +244,7 @@ interface HeadProps {
 }
 
 const Head = memo(function Head({ start, saved, onShare }: HeadProps) {
+  const router = useRouter();
   return (
     <View className="flex-row flex-wrap items-center gap-1 px-2">
       <BackButton to="/" />
@@ -252,6 +254,13 @@ const Head = memo(function Head({ start, saved, onShare }: HeadProps) {
           {saved}
         </Text>
       ) : null}
+      <Button
+        label={words.day}
+        icon="day"
+        iconOnly
+        look="plain"
+        onPress={() => router.push(`/day/${start.id}`)}
+      />
       {onShare ? <Button label="Share" icon="share" iconOnly look="plain" onPress={onShare} /> : null}
     </View>
   );

@@ -13,6 +13,7 @@ import { MOST } from "./most";
 import { planEditSchema } from "./plans";
 import { startShape } from "./starts";
 import { templateSchema } from "./templates";
+import { ticksSchema } from "./ticks";
 
 /*
  * A whole club as a file: everything that was coached, planned and logged. People's accounts, links and the audit trail
@@ -26,7 +27,7 @@ import { templateSchema } from "./templates";
 /** The version of the format that this server writes. */
 export const CLUB_FILE_VERSION = 4;
 
-/** The versions that it reads: 3 is the same without days. */
+/** The versions that it reads: 3 is the same without days and ticks. */
 const READ_VERSIONS = [3, CLUB_FILE_VERSION] as const;
 
 /** Longest line of a file, characters: a run of the most steps there can be. */
@@ -94,6 +95,7 @@ export const clubRecordSchema = z.discriminatedUnion("record", [
   z.strictObject({ record: z.literal("event"), ...eventInFile.shape }),
   z.strictObject({ record: z.literal("template"), ...templateSchema.shape }),
   z.strictObject({ record: z.literal("start"), ...startInFile.shape }),
+  z.strictObject({ record: z.literal("ticks"), startId: z.uuid(), ...ticksSchema.shape }),
   z.strictObject({ record: z.literal("edit"), planId: z.uuid(), ...editInFile.shape }),
   z
     .strictObject({ record: z.literal("day"), ...dayInFile.shape })

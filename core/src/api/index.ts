@@ -28,4 +28,5 @@ export * from "./shares";
 export * from "./starters";
 export * from "./starts";
 export * from "./templates";
+export * from "./ticks";
 export * from "./topics";

@@ -21,6 +21,8 @@ export const MOST = {
   sharesOfStart: 20,
   /** Runs of one start: several phones, trials, a cool-down. */
   runsOfStart: 50,
+  /** Lines of its lists that were ever ticked. */
+  ticksOfStart: 500,
   /** Saved versions of one plan that are kept, the newest; refused ones are kept besides, as many. */
   edits: 500,
   /** Presses of one run, and their bytes as they are sent: a long day with heart rate has some 800 in 100 kB. */
@@ -28,6 +30,8 @@ export const MOST = {
   pressBytes: 4_000_000,
   /** Presses in one request. */
   pressesTogether: 500,
+  /** Ticks in one request. */
+  ticksTogether: 200,
   /** Problems told of one input. */
   problems: 20,
   /** Starts in one list, and in one list of those that have been. */

@@ -7,16 +7,16 @@ import { DAY_KINDS } from "./kinds";
 export const MOST_STEPS = 100;
 
 /** Most rules of one step. Custom. */
-const MOST_RULES = 8;
+export const MOST_RULES = 8;
 
 /** Most lines of one step's list. Custom. */
 export const MOST_LINES = 40;
 
 /** Longest step, minutes: a night with its evening. */
-const LONGEST_STEP = 16 * 60;
+export const LONGEST_STEP = 16 * 60;
 
 /** Furthest that two things of one day lie apart, minutes. */
-const FURTHEST = 3 * 24 * 60;
+export const FURTHEST = 3 * 24 * 60;
 
 const minutesSchema = (most: number) =>
   z

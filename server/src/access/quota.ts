@@ -16,6 +16,7 @@ const WORDS = {
   invites: "open invitations as a club may have",
   shares: "open links as a club may have",
   sharesOfStart: "open links as a start may have",
+  ticksOfStart: "ticked lines as a start may have",
   runsOfStart: "runs as a start may have",
 } as const;
 

@@ -1,9 +1,11 @@
 import { CLUB_FILE_VERSION, type ClubHead, type ClubRecord, MOST } from "@tonodrome/core/api";
+import { mergeTicks } from "@tonodrome/core/lists";
 import { type Model, type ModelStatic, Op, QueryTypes, Transaction } from "sequelize";
 import { toAthlete } from "../answers/athlete";
 import { toDrill } from "../answers/drill";
 import { toEvent } from "../answers/event";
 import { toTemplate } from "../answers/template";
+import { toTick } from "../answers/tick";
 import type { Database } from "../db/connect";
 import type {
   AthleteRow,
@@ -82,6 +84,9 @@ export async function* exportClub(
       const plan = await models.Plan.findOne({ where: { clubId, startId: start.id }, transaction });
       if (!plan) continue;
       yield write(startRecord(start, plan.get()));
+      const ticks = await models.Tick.findAll({ where: { clubId, startId: start.id }, transaction });
+      if (ticks.length > 0)
+        yield write({ record: "ticks", startId: start.id, ticks: mergeTicks(ticks.map(toTick)) });
       if (!withEdits) continue;
       for await (const edit of rowsOf<PlanEditRow>(models.PlanEdit, { planId: plan.id })) {
         const { version, outcome, at, body } = edit;

@@ -1,5 +1,6 @@
 import { type RunEvent, runSummary } from "@tonodrome/core";
 import { type ClubRecord, MOST, MOST_AHEAD } from "@tonodrome/core/api";
+import { mergeTicks } from "@tonodrome/core/lists";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import { full, type Kept } from "../access/quota";
 import type { Database } from "../db/connect";
@@ -121,6 +122,7 @@ const TABLES = [
   "Plan",
   "PlanEdit",
   "Day",
+  "Tick",
   "Run",
   "RunEvent",
 ] as const;
@@ -142,6 +144,8 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
   let characters = 0;
   /** What has a day already. */
   const days = new Set<string>();
+  /** Starts whose ticks have come. */
+  const ticked = new Set<string>();
   let hasFigures = false;
   /** Edits of the plan whose start came last. */
   let edits = { planId: "", saved: 0, refused: 0 };
@@ -247,6 +251,15 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
         if (edits[outcome] > MOST.edits)
           throw fault(place, "planId", `At most ${MOST.edits} edits of one warm-up.`);
         return put("PlanEdit", { planId, version, outcome, at: new Date(at), body }, size);
+      }
+      case "ticks": {
+        isKnown("starts", record.startId, place, "startId", "start");
+        if (ticked.has(record.startId)) throw fault(place, "startId", "Its ticks are in the file twice.");
+        ticked.add(record.startId);
+        const ticks = mergeTicks(record.ticks);
+        for (const { at, ...tick } of ticks)
+          await put("Tick", { startId: record.startId, ...tick, at: new Date(at) }, size / ticks.length);
+        return;
       }
       case "day": {
         const { record: _, ...day } = record;

@@ -18,6 +18,7 @@ import type {
   ShareRow,
   StartRow,
   TemplateRow,
+  TickRow,
   UserRow,
 } from "./rows";
 
@@ -38,6 +39,7 @@ export interface Models {
   PlanEdit: Table<PlanEditRow, Creation<PlanEditRow, "id" | "at">>;
   Run: Table<RunRow, Creation<RunRow, "createdAt" | "presses" | "pressBytes" | "summary" | "summed">>;
   RunEvent: Table<RunEventRow>;
+  Tick: Table<TickRow>;
   User: Table<UserRow, Creation<UserRow, "demo">>;
   Session: Table<SessionRow>;
   Member: Table<MemberRow, Creation<MemberRow, "joinedAt" | "demo">>;
@@ -175,6 +177,15 @@ export function defineModels(sequelize: Sequelize): Models {
       clubId,
       runId: { type: UUID, primaryKey: true },
       event: needed(JSONB),
+    }),
+    Tick: define("Tick", "ticks", {
+      clubId,
+      startId: { ...needed(UUID), primaryKey: true },
+      step: { ...needed(TEXT), primaryKey: true },
+      line: { ...needed(TEXT), primaryKey: true },
+      isOn: needed(BOOLEAN),
+      at: instant,
+      by: needed(UUID),
     }),
     User: define("User", "users", {
       id: key,

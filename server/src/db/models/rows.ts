@@ -69,6 +69,18 @@ export interface DayRow {
   steps: DayStep[] | null;
 }
 
+/** What counts of a line of a list: ticked off, or no more. */
+export interface TickRow {
+  clubId: string;
+  startId: string;
+  step: string;
+  line: string;
+  isOn: boolean;
+  at: Date;
+  /** The device on which it was pressed. */
+  by: string;
+}
+
 /** A drill of the shelf. */
 export interface DrillRow {
   id: string;

@@ -1,0 +1,50 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import type { Day } from "@tonodrome/core/api";
+import { useClubAsk } from "~/data/queries/clubAsk";
+
+/** What days begin with. */
+export type DaysOf = "events" | "athletes";
+
+/** The day of a start as the server has it. */
+export function useStartDay(startId: string) {
+  const ask = useClubAsk();
+  return useQuery({
+    queryKey: ["day", startId],
+    queryFn: () => ask("day", "GET", `/starts/${startId}/day`),
+    refetchInterval: 15_000,
+  });
+}
+
+/** Puts a start's day as it was read last wherever it is shown. */
+export function useKnownDay(startId: string): (day: Day) => void {
+  const client = useQueryClient();
+  return (day) => client.setQueryData(["day", startId], day);
+}
+
+/** Saves the day of a start, against the version that was read. */
+export function useSaveDay(startId: string) {
+  const ask = useClubAsk();
+  return useMutation({ mutationFn: (day: Day) => ask("day", "PUT", `/starts/${startId}/day`, day) });
+}
+
+/** What days of an event, or of an athlete, begin with. @param id null where there is no such thing, or one may not know */
+export function useUsualDayOf(of: DaysOf, id: string | null) {
+  const ask = useClubAsk();
+  return useQuery({
+    queryKey: ["usual-day", of, id],
+    queryFn: () => ask("day", "GET", `/${of}/${id}/day`),
+    enabled: id !== null,
+  });
+}
+
+/** Keeps a day as what days of an event, or of an athlete, begin with, against the version that was read. */
+export function useKeepUsualDay(of: DaysOf, id: string) {
+  const ask = useClubAsk();
+  const client = useQueryClient();
+  const queryKey = ["usual-day", of, id];
+  return useMutation({
+    mutationFn: (day: Day) => ask("day", "PUT", `/${of}/${id}/day`, day),
+    onSuccess: (day) => client.setQueryData(queryKey, day),
+    onError: () => void client.invalidateQueries({ queryKey }),
+  });
+}
