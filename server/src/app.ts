@@ -33,6 +33,7 @@ import { invites } from "./resources/invites";
 import { judge } from "./resources/judge";
 import { me } from "./resources/me";
 import { members } from "./resources/members";
+import { openLists } from "./resources/openLists";
 import { openRuns } from "./resources/openRuns";
 import { plans } from "./resources/plans";
 import { runningOrder } from "./resources/runningOrder";
@@ -84,6 +85,7 @@ const resources = [
   starters,
   starts,
   plans,
+  openLists,
   openRuns,
   runs,
   earlierRuns,

@@ -52,6 +52,7 @@ export const RULES: Record<string, Role[] | "anybody" | "signed-in"> = {
   "PUT /api/clubs/:clubId/starts/:id/day": BUILDERS,
   "GET /api/clubs/:clubId/starts/:id/ticks": ALL,
   "POST /api/clubs/:clubId/starts/:id/ticks": ALL,
+  "GET /api/clubs/:clubId/open-lists": ALL,
   "GET /api/clubs/:clubId/events/:id/day": READERS,
   "PUT /api/clubs/:clubId/events/:id/day": BUILDERS,
   "GET /api/clubs/:clubId/athletes/:id/day": READERS,

@@ -8,9 +8,17 @@ export const KEYS: Record<Topic, string[]> = {
   drills: ["drills", "starters"],
   events: ["events", "starts", "start", "usual-day"],
   templates: ["templates"],
-  starts: ["starts", "start", "edits", "before", "day"],
+  starts: ["starts", "start", "edits", "before", "day", "open-lists"],
   runs: ["runs", "run", "open-runs"],
 };
 
 /** Questions whose answers are kept on this device. Athletes' profiles are not: they hold what is sensitive. */
-export const KEPT: ReadonlySet<string> = new Set(["starts", "start", "events", "drills", "glance", "day"]);
+export const KEPT: ReadonlySet<string> = new Set([
+  "starts",
+  "start",
+  "events",
+  "drills",
+  "glance",
+  "day",
+  "open-lists",
+]);

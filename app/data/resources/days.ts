@@ -15,6 +15,16 @@ export function useStartDay(startId: string) {
   });
 }
 
+/** Lists with lines open, of the starts that are next. */
+export function useOpenLists() {
+  const ask = useClubAsk();
+  return useQuery({
+    queryKey: ["open-lists"],
+    queryFn: () => ask("openLists", "GET", "/open-lists", undefined, { atSight: true }),
+    refetchInterval: 60_000,
+  });
+}
+
 /** Puts a start's day as it was read last wherever it is shown. */
 export function useKnownDay(startId: string): (day: Day) => void {
   const client = useQueryClient();

@@ -29,7 +29,8 @@ export function useLiveClub(): void {
 
 /** One start changed: it alone is read again, and stands anew wherever it is shown. */
 async function rereadStart(client: QueryClient, ask: ClubAsk, id: string): Promise<void> {
-  for (const queryKey of [["edits"], ["before"], ["day", id]]) void client.invalidateQueries({ queryKey });
+  for (const queryKey of [["edits"], ["before"], ["day", id], ["open-lists"]])
+    void client.invalidateQueries({ queryKey });
   try {
     putStart(client, await ask("start", "GET", `/starts/${id}`, undefined, { atSight: true }));
   } catch {

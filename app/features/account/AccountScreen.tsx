@@ -3,6 +3,7 @@ import { useRouter } from "expo-router";
 import { Text, View } from "react-native";
 import { chooseClub, useAccount, useMembership } from "~/data/account/account";
 import { useSignOut } from "~/data/account/door";
+import { unsentLists } from "~/data/day/ticks";
 import { unsavedDrafts } from "~/data/plan/planDraft";
 import { unsentRuns } from "~/data/runs/send";
 import { Button } from "~/ui/Button";
@@ -63,7 +64,7 @@ export function AccountScreen() {
 
 function SignOut() {
   const signOut = useSignOut();
-  const kept = keptWords(unsentRuns(), unsavedDrafts());
+  const kept = keptWords(unsentRuns(), unsavedDrafts(), unsentLists());
   const go = (where: "here" | "everywhere") => signOut.mutate(where);
   return (
     <View className="gap-3">
@@ -75,12 +76,13 @@ function SignOut() {
   );
 }
 
-function keptWords(runs: number, drafts: number): string {
+function keptWords(runs: number, drafts: number, lists: number): string {
   const count = (n: number, one: string, many: string) => (n === 0 ? "" : `${n} ${n === 1 ? one : many}`);
   return listOf(
     [
       count(runs, "run with presses not sent yet", "runs with presses not sent yet"),
-      count(drafts, "warm-up with edits not saved", "warm-ups with edits not saved"),
+      count(drafts, "warm-up or day with edits not saved", "warm-ups or days with edits not saved"),
+      count(lists, "list with ticks not sent yet", "lists with ticks not sent yet"),
     ].filter(Boolean),
   );
 }

@@ -17,10 +17,11 @@ import { DayList } from "./DayList";
 import { DayNotices, dayBegins } from "./DayNotices";
 import { FillDay } from "./FillDay";
 import { KIND_WORDS } from "./kindWords";
+import { Lists } from "./Lists";
 import { StepForm, StepMoves } from "./StepForm";
 import { type DayModel, useDay } from "./useDay";
 
-type OpenSheet = "step" | "add" | "fill" | null;
+type OpenSheet = "step" | "add" | "fill" | "lists" | null;
 
 /** The day of a start: everything counted back from it, from the evening before to after the cool-down. */
 export function DayScreen({ id }: { id: string }) {
@@ -48,6 +49,7 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
     r: () => draft.redo?.(),
     a: () => mayBuild && setSheet("add"),
     f: () => mayBuild && setSheet("fill"),
+    l: () => setSheet("lists"),
     s: draft.save,
   });
   const select = (id: string) => {
@@ -88,28 +90,31 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
           </Text>
         </ScrollView>
         <View className="border-t-2 border-line px-4 pt-2">
-          {mayBuild ? (
-            <View className="flex-row flex-wrap gap-2 pb-2">
-              <Button label="Add a step" short="Add" icon="add" onPress={() => setSheet("add")} />
-              <Button label="Fill and keep" icon="shelf" onPress={() => setSheet("fill")} />
-              <Button
-                label={words.undo}
-                icon="undo"
-                iconOnly
-                look="plain"
-                disabled={!draft.undo}
-                onPress={() => draft.undo?.()}
-              />
-              <Button
-                label="Redo"
-                icon="redo"
-                iconOnly
-                look="plain"
-                disabled={!draft.redo}
-                onPress={() => draft.redo?.()}
-              />
-            </View>
-          ) : null}
+          <View className="flex-row flex-wrap gap-2 pb-2">
+            <Button label="Lists" icon="shelf" look="full" onPress={() => setSheet("lists")} />
+            {mayBuild ? (
+              <>
+                <Button label="Add a step" short="Add" icon="add" onPress={() => setSheet("add")} />
+                <Button label="Fill and keep" short="Fill" icon="copy" onPress={() => setSheet("fill")} />
+                <Button
+                  label={words.undo}
+                  icon="undo"
+                  iconOnly
+                  look="plain"
+                  disabled={!draft.undo}
+                  onPress={() => draft.undo?.()}
+                />
+                <Button
+                  label="Redo"
+                  icon="redo"
+                  iconOnly
+                  look="plain"
+                  disabled={!draft.redo}
+                  onPress={() => draft.redo?.()}
+                />
+              </>
+            ) : null}
+          </View>
         </View>
         <Link href={`/start/${start.id}`} className="flex flex-row items-center gap-3 bg-signal px-4 py-2">
           <View className="flex-1">
@@ -183,6 +188,12 @@ function DaySheets({ model, step, sheet, wide, close, add }: DaySheetsProps) {
       </Sheet>
     );
   }
+  if (sheet === "lists")
+    return (
+      <Sheet title="Lists" onClose={close}>
+        <Lists model={model} />
+      </Sheet>
+    );
   if (sheet === "fill")
     return (
       <Sheet title="Fill and keep" onClose={close}>

@@ -1,4 +1,4 @@
-import { spokenLength } from "@tonodrome/core";
+import { roundLength, spokenLength } from "@tonodrome/core";
 import type { Glance } from "@tonodrome/core/judge";
 import { memo } from "react";
 import { Text, View } from "react-native";
@@ -87,8 +87,9 @@ function under({ step, begins, ends, slackSeconds, isTight, isAfter }: DayRow): 
     bad !== undefined && bad !== step.minutes.usual ? `badly ${spokenLength(bad * 60)}` : "",
     step.place,
     step.beside ? "beside the rest" : "",
+    step.list.length > 0 ? `a list of ${step.list.length}` : "",
     slackSeconds !== null && slackSeconds >= 60 && !isTight
-      ? `may be ${wholeMinutes(slackSeconds)} ${roomWay}`
+      ? `may be ${roundLength(slackSeconds)} ${roomWay}`
       : "",
   ];
   return parts.filter(Boolean).join(", ");

@@ -20,6 +20,7 @@ import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
 import { type DayAxis, isOnAxis } from "./dayAxis";
 import { listedTime } from "./listedTime";
+import { OpenLists } from "./OpenLists";
 import { RiseOnClock } from "./RiseOnClock";
 import { availableFor, momentsOf, type StartView, startView } from "./startView";
 import { useGlance } from "./useGlance";
@@ -112,6 +113,7 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
           running={begun || elsewhere ? runningWords(start, begun, elsewhere) : null}
         />
         {over ? null : <Kit start={start} />}
+        {over ? null : <OpenLists startId={start.id} />}
       </Link>
       <View className="flex-row flex-wrap items-center gap-2 pt-2">
         {openRun ? (

@@ -30,6 +30,8 @@ export const MOST = {
   pressBytes: 4_000_000,
   /** Presses in one request. */
   pressesTogether: 500,
+  /** Lists with lines open, told of together. */
+  openLists: 100,
   /** Ticks in one request. */
   ticksTogether: 200,
   /** Problems told of one input. */

@@ -1,5 +1,8 @@
 import { z } from "zod";
+import { DAY_KINDS } from "../day/kinds";
+import { MOST_LINES } from "../day/step";
 import { tickSchema } from "../lists/tick";
+import { nameSchema, tagSchema } from "../words/text";
 import { MOST } from "./most";
 
 /** What was ticked off in the lists of a start's day: of each line what counts. */
@@ -11,3 +14,19 @@ export const ticksInputSchema = z.strictObject({
     .array(tickSchema)
     .max(MOST.ticksTogether, { error: `At most ${MOST.ticksTogether} ticks at once.` }),
 });
+
+/** A list that was begun, or is its start's own, and has lines open. */
+export const openListSchema = z.strictObject({
+  startId: z.uuid(),
+  /** The step's name and kind: a bag to pack, kit to have there. */
+  name: nameSchema,
+  kind: z.enum(DAY_KINDS),
+  /** Lines that are not ticked off, and how many there are in all. */
+  open: z.array(tagSchema).max(MOST_LINES),
+  lines: z.number().int().min(1).max(MOST_LINES),
+});
+
+/** Lists with lines open, of the starts that are next. */
+export const openListsSchema = z.strictObject({ lists: z.array(openListSchema).max(MOST.openLists) });
+
+export type OpenList = z.infer<typeof openListSchema>;

@@ -1,4 +1,4 @@
-import { idParamsSchema, MOST, ticksInputSchema, ticksSchema } from "@tonodrome/core/api";
+import { idParamsSchema, ticksInputSchema, ticksSchema } from "@tonodrome/core/api";
 import { mergeTicks, type Tick } from "@tonodrome/core/lists";
 import { Op, type Transaction } from "sequelize";
 import { type Place, placeOf } from "../access/access";

@@ -1,0 +1,147 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { mergeTicks, type Tick, tickSchema } from "@tonodrome/core/lists";
+import { useEffect } from "react";
+import { z } from "zod";
+import { createStore, useStore } from "zustand";
+import { useMembership } from "~/data/account/account";
+import { ApiFailure, ask } from "~/data/client/api";
+import { timeNow } from "~/data/client/clock";
+import { forget, keep, keptKeys, readKept } from "~/data/device/storage";
+import { useClubAsk } from "~/data/queries/clubAsk";
+
+/*
+ * Lists are ticked off beside a bag, with or without a network: a press counts on this device at once, is kept on it, and is
+ * sent until the server has it.
+ */
+
+const PREFIX = "ticks:";
+const DEVICE = "device";
+
+/** How long after no answer it is tried again, milliseconds. */
+const RETRY = 8_000;
+/** Refusals that asking again does not change. */
+const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden", "full"]);
+/** Ticks in one request, as the server takes them. */
+const TOGETHER = 200;
+
+const keyOf = (clubId: string, startId: string) => `${PREFIX}${clubId}:${startId}`;
+
+/** What this device has ticked and the server has not, by start. */
+const store = createStore<{
+  unsent: ReadonlyMap<string, readonly Tick[]>;
+  failures: ReadonlyMap<string, Failure>;
+}>(() => ({ unsent: new Map(), failures: new Map() }));
+
+/** Why ticks are not on the server. */
+interface Failure {
+  sentence: string;
+  /** Refused: asking again changes nothing. The ticks stay here, in sight with the reason. */
+  isFinal: boolean;
+}
+
+function noteFailure(key: string, failure: Failure | null): void {
+  store.setState(({ failures }) => {
+    const next = new Map(failures);
+    if (failure) next.set(key, failure);
+    else next.delete(key);
+    return { failures: next };
+  });
+}
+
+const keptSchema = z.array(tickSchema);
+const NONE: readonly Tick[] = [];
+
+function unsentOf(key: string): readonly Tick[] {
+  return store.getState().unsent.get(key) ?? readKept(key, (kept) => keptSchema.safeParse(kept).data) ?? NONE;
+}
+
+function putUnsent(key: string, ticks: readonly Tick[]): void {
+  store.setState(({ unsent }) => ({ unsent: new Map(unsent).set(key, ticks) }));
+  if (ticks.length > 0) keep(key, ticks);
+  else forget(key);
+}
+
+/** This device's name among those that tick; made once. */
+function deviceId(): string {
+  const known = readKept(DEVICE, (kept) => z.uuid().safeParse(kept).data);
+  const id = known ?? crypto.randomUUID();
+  if (!known) keep(DEVICE, id);
+  return id;
+}
+
+/** How many lists have ticks that only this device knows. */
+export const unsentLists = (): number => keptKeys(PREFIX).length;
+
+/** What is ticked off in the lists of a start, and the press that does it. */
+export interface Ticks {
+  ticks: readonly Tick[];
+  /** Whether it is known what others have ticked. */
+  isKnown: boolean;
+  /** Why this device's ticks are not on the server, in a sentence; null when they are, or on their way. */
+  failure: string | null;
+  press: (line: Pick<Tick, "step" | "line">, isOn: boolean) => void;
+}
+
+export function useTicks(startId: string): Ticks {
+  const { id: clubId } = useMembership();
+  const clubAsk = useClubAsk();
+  const client = useQueryClient();
+  const queryKey = ["day", startId, "ticks"];
+  const { data } = useQuery({
+    queryKey,
+    queryFn: () => clubAsk("ticks", "GET", `/starts/${startId}/ticks`),
+    refetchInterval: 15_000,
+  });
+  const key = keyOf(clubId, startId);
+  const own = useStore(store, ({ unsent }) => unsent.get(key)) ?? unsentOf(key);
+  const failure = useStore(store, (s) => s.failures.get(key)) ?? null;
+
+  async function send(): Promise<void> {
+    const sent = unsentOf(key).slice(0, TOGETHER);
+    if (sent.length === 0) return;
+    try {
+      const answer = await ask("ticks", "POST", `/clubs/${clubId}/starts/${startId}/ticks`, { ticks: sent });
+      client.setQueryData(queryKey, answer);
+      // What was pressed meanwhile is next.
+      putUnsent(
+        key,
+        unsentOf(key).filter((t) => !sent.includes(t)),
+      );
+      noteFailure(key, null);
+      void client.invalidateQueries({ queryKey: ["open-lists"] });
+      if (unsentOf(key).length > 0) void send();
+    } catch (error) {
+      const isFinal = error instanceof ApiFailure && FINAL.has(error.code);
+      noteFailure(key, { sentence: (error as Error).message, isFinal });
+    }
+  }
+
+  const waits = own.length > 0 && !failure?.isFinal;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: sent from here as long as there is something to send
+  useEffect(() => {
+    if (!waits) return;
+    const again = () => void send();
+    const timer = setInterval(again, RETRY);
+    window.addEventListener("online", again);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener("online", again);
+    };
+  }, [waits, key]);
+
+  return {
+    ticks: mergeTicks(data?.ticks ?? [], own),
+    isKnown: data !== undefined,
+    failure: own.length > 0 ? (failure?.sentence ?? null) : null,
+    press: ({ step, line }, isOn) => {
+      const known = mergeTicks(data?.ticks ?? [], unsentOf(key)).find(
+        (t) => t.step === step && t.line === line,
+      );
+      // A clock that runs behind another's does not make a press count for nothing.
+      const at = Math.max(timeNow(), known ? Date.parse(known.at) + 1 : 0);
+      const tick = { step, line, isOn, at: new Date(at).toISOString(), by: deviceId() };
+      putUnsent(key, mergeTicks(unsentOf(key), [tick]));
+      void send();
+    },
+  };
+}
