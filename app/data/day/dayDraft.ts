@@ -27,8 +27,8 @@ export interface DayDraft {
   edit: (steps: Steps) => void;
   undo: (() => void) | null;
   redo: (() => void) | null;
-  save: () => void;
-  keepMine: () => void;
+  save: () => Promise<void>;
+  keepMine: () => Promise<void>;
   takeTheirs: () => void;
 }
 
@@ -128,12 +128,12 @@ export function useDayDraft(startId: string, read: Day): DayDraft {
     }),
     undo: step(undone),
     redo: step(redone),
-    save: () => void send(),
-    keepMine: () => {
+    save: send,
+    keepMine: async () => {
       if (!conflict || !newest.current) return;
       put({ version: conflict.theirs.version, steps: newest.current.steps });
       setConflict(null);
-      void send();
+      await send();
     },
     takeTheirs: () => {
       if (!conflict) return;

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { mergeTicks, type Tick, tickSchema } from "@tonodrome/core/lists";
 import { useEffect } from "react";
+import { v4 as uuid } from "uuid";
 import { z } from "zod";
 import { createStore, useStore } from "zustand";
 import { useMembership } from "~/data/account/account";
@@ -64,7 +65,7 @@ function putUnsent(key: string, ticks: readonly Tick[]): void {
 /** This device's name among those that tick; made once. */
 function deviceId(): string {
   const known = readKept(DEVICE, (kept) => z.uuid().safeParse(kept).data);
-  const id = known ?? crypto.randomUUID();
+  const id = known ?? uuid();
   if (!known) keep(DEVICE, id);
   return id;
 }

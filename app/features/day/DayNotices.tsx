@@ -24,7 +24,7 @@ export function DayNotices({ model }: { model: DayModel }) {
           warn
           text={`${draft.conflict.by ?? "Someone else"} changed this day while you did.`}
           actions={[
-            { label: "Put mine over it", onPress: draft.keepMine },
+            { label: "Put mine over it", onPress: () => void draft.keepMine() },
             { label: "Take theirs", onPress: draft.takeTheirs },
           ]}
         />
@@ -33,7 +33,7 @@ export function DayNotices({ model }: { model: DayModel }) {
         <Notice
           warn
           text={`Not saved. ${draft.failure} What you changed is still here.`}
-          actions={[{ label: words.tryAgain, onPress: draft.save }]}
+          actions={[{ label: words.tryAgain, onPress: () => void draft.save() }]}
         />
       ) : null}
       {from && mayBuild ? <Text className="font-text text-small text-muted">{from}</Text> : null}

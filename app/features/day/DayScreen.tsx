@@ -50,7 +50,7 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
     a: () => mayBuild && setSheet("add"),
     f: () => mayBuild && setSheet("fill"),
     l: () => setSheet("lists"),
-    s: draft.save,
+    s: () => void draft.save(),
   });
   const select = (id: string) => {
     if (!mayBuild) return;
@@ -90,12 +90,12 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
           </Text>
         </ScrollView>
         <View className="border-t-2 border-line px-4 pt-2">
-          <View className="flex-row flex-wrap gap-2 pb-2">
+          <View className="flex-row flex-wrap gap-1 pb-2">
             <Button label="Lists" icon="shelf" look="full" onPress={() => setSheet("lists")} />
             {mayBuild ? (
               <>
                 <Button label="Add a step" short="Add" icon="add" onPress={() => setSheet("add")} />
-                <Button label="Fill and keep" short="Fill" icon="copy" onPress={() => setSheet("fill")} />
+                <Button label="Fill and keep" icon="copy" iconOnly onPress={() => setSheet("fill")} />
                 <Button
                   label={words.undo}
                   icon="undo"

@@ -130,7 +130,8 @@ function stepsFor({ event, travel, equipment = [] }: UsualDayOf, hasMeal: boolea
     { id: "settle", name: "Settle in", kind: "settle", minutes: { usual: USUAL.settle } },
     ...only(hasKit, {
       ...{ id: "kit", name: "Kit to the hall's temperature", kind: "settle", minutes: { usual: USUAL.kit } },
-      ...{ beside: true, list: eachOnce([...kit, ...equipment]) },
+      // What of it is there is told with the start.
+      ...{ beside: true, note: kit.join(", ").slice(0, 200) },
       rules: [before("end", 0, "warm-up")],
     }),
     ...(event?.fixedPoints ?? []).map(

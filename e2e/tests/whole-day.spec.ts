@@ -1,0 +1,120 @@
+import { expect, type Page, test } from "@playwright/test";
+import { clubApi, expectAccessible, openDemo, openFilledClub, somebody } from "../coach";
+
+/** Opens the day of an athlete's start from Today. */
+async function openDay(page: Page, athlete: string): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("link", { name: new RegExp(`^Day of ${athlete}`) }).click();
+  await expect(page.getByTestId("day")).toBeVisible();
+}
+
+const step = (page: Page, name: RegExp) => page.locator("[data-step]").filter({ hasText: name });
+
+/** Minutes of a clock time that a step's row begins with. */
+async function beginOf(page: Page, name: RegExp): Promise<number> {
+  const [, h, m] = /(\d\d):(\d\d)/.exec((await step(page, name).textContent()) ?? "") ?? [];
+  return Number(h) * 60 + Number(m);
+}
+
+test("the day is counted back from the start, in both versions, and moves with it", async ({ page }) => {
+  await openDemo(page);
+  await openDay(page, "Pia Sandgren");
+  await expect(page.getByText(/, the day before$/)).toBeVisible();
+  await expect(step(page, /^.*On the way/)).toContainText(/\d\d:\d\d\d\d:\d\d/);
+  await expect(page.getByTestId("day-begins")).toHaveText(/^Leave \d\d:\d\d, to be sure \d\d:\d\d$/);
+  await expect(page.getByRole("button", { name: /^Warm-up, .*leaves no room/ })).toBeVisible();
+  await expectAccessible(page);
+
+  const before = await beginOf(page, /On the way/);
+  const api = await clubApi(page);
+  const pia = await (await page.request.get(`${api}/starts/${page.url().split("/").at(-1)}`)).json();
+  const startsAt = new Date(Date.parse(pia.startsAt) + 20 * 60_000).toISOString();
+  const moved = await page.request.post(`${api}/starts/${pia.id}/move`, {
+    data: { version: pia.version, startsAt },
+  });
+  expect(await moved.json()).toMatchObject({ startsAt });
+  await expect.poll(async () => (1440 + (await beginOf(page, /On the way/)) - before) % 1440).toBe(20);
+});
+
+test("steps are changed, added, moved and taken out; it is saved by itself, and others' days begin with it", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openDay(page, "Pia Sandgren");
+  const before = await beginOf(page, /On the way/);
+  await step(page, /On the way/).click();
+  await page.getByRole("group", { name: "Usually" }).getByRole("button").last().click();
+  await page.keyboard.press("Escape");
+  await expect.poll(() => beginOf(page, /On the way/)).toBe(before - 5);
+  await page.getByRole("button", { name: "Add a step" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Inspection" }).click();
+  await page.getByLabel("Name").fill("Boots looked at");
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Earlier", exact: true }).click();
+  await page.keyboard.press("Escape");
+  await expect(step(page, /Boots looked at/)).toBeVisible();
+  await step(page, /Snack/).click();
+  await page.getByRole("button", { name: "Remove", exact: true }).click();
+  await expect(step(page, /Snack/)).toHaveCount(0);
+  await expect(page.getByTestId("saved")).toHaveText("Saved");
+
+  await page.reload();
+  await expect(step(page, /Boots looked at/)).toBeVisible();
+  await page.getByRole("button", { name: "Fill and keep" }).click();
+  await page.getByRole("button", { name: /^For Pia/ }).click();
+  await expect(page.getByText(/^Kept for Pia/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Forget what was changed for this start" }).click();
+  await expect(page.getByText("This athlete's usual day.", { exact: false })).toBeVisible();
+  await expect(step(page, /Boots looked at/)).toBeVisible();
+});
+
+test("what cannot hold together is named with what may give, and a press lets it", async ({ page }) => {
+  await openDemo(page);
+  await openDay(page, "Pia Sandgren");
+  await step(page, /Settle in/).click();
+  await page.getByRole("button", { name: "When it has to be" }).click();
+  await page.getByRole("button", { name: "By the clock" }).click();
+  await page.getByLabel("Not before").fill("23:59");
+  await page.keyboard.press("Escape");
+  const trouble = page.getByRole("alert");
+  await expect(trouble).toContainText("These cannot hold together");
+  await expect(trouble).toContainText("“Settle in” begins not before 23:59");
+  await expect(page.getByTestId("day-begins")).toHaveText("These steps cannot hold together.");
+  await expectAccessible(page);
+  await trouble.getByRole("button", { name: /^Without: “Settle in” begins/ }).click();
+  await expect(trouble).toHaveCount(0);
+  await expect(page.getByTestId("day-begins")).toHaveText(/^Leave/);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(trouble).toContainText("cannot hold together");
+});
+
+test("lists are ticked off without a network, two phones agree, and what is open stands on Today", async ({
+  page,
+  browser,
+  context,
+}) => {
+  await openFilledClub(page);
+  const other = await somebody(page, browser, "assistant");
+  await openDay(page, "Pia Sandgren");
+  await openDay(other, "Pia Sandgren");
+  for (const one of [page, other]) await one.getByRole("button", { name: "Lists" }).click();
+  await expectAccessible(page);
+  await context.setOffline(true);
+  await page.getByRole("checkbox", { name: "Drink" }).click();
+  await page.getByRole("checkbox", { name: "Food" }).click();
+  await expect(page.getByText(/^Only on this device so far/)).toBeVisible();
+  await other.getByRole("checkbox", { name: "Warm clothes" }).click();
+  await expect(other.getByRole("checkbox", { name: "Warm clothes" })).toBeChecked();
+  await expect(other.getByRole("checkbox", { name: "Drink" })).not.toBeChecked();
+  await context.setOffline(false);
+  for (const one of [page, other])
+    for (const name of ["Drink", "Food", "Warm clothes"])
+      await expect(one.getByRole("checkbox", { name })).toBeChecked({ timeout: 20_000 });
+  await page.keyboard.press("Escape");
+  await page.goto("/");
+  await expect(page.getByRole("group", { name: /^Pia Sandgren/ }).getByTestId("open-list")).toContainText(
+    /^To pack: /,
+  );
+  await other.context().close();
+});
