@@ -5,7 +5,7 @@ import {
   type DayVersion,
   dayPlan,
   reasonWords,
-  usualDay,
+  stepsOfFile,
 } from "@tonodrome/core/day";
 import { tableText } from "./tableText";
 
@@ -37,9 +37,8 @@ export interface DayAnswer {
 
 /** Counts a file's day back from its start. */
 export function dayAnswer(file: DayFile): DayAnswer {
-  const { startsAt, zone, warmUpSeconds, event = null, travel } = file;
-  const frame = { startsAt, zone, warmUpSeconds };
-  const day = { ...frame, steps: file.steps ?? usualDay({ ...frame, event, travel }) };
+  const { startsAt, zone, warmUpSeconds } = file;
+  const day = { startsAt, zone, warmUpSeconds, steps: stepsOfFile(file) };
   const clock = (seconds: number) => {
     const at = new Date(Date.parse(startsAt) + seconds * 1000).toISOString();
     const { date, time } = wallClock(at, zone);

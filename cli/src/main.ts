@@ -5,6 +5,7 @@ import { type DayFile, readDayFile } from "@tonodrome/core/day";
 import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
 import { CHECKS, checkAnswer, fixedFile, forecastAnswer } from "@tonodrome/core/judge-answers";
 import { dayAnswer, dayTableText } from "./dayAnswer";
+import { DAY_FORMATS, exportDay } from "./exportDay";
 import { fitAnswer, fitTableText } from "./fitAnswer";
 import { checkTableText, forecastTableText } from "./judgeTables";
 
@@ -12,19 +13,21 @@ const HELP = `tonodrome fit FILE|-        fits a plan to its day and prints it
 tonodrome forecast FILE|-   says what state they will be in at the start, and if it slips
 tonodrome check FILE|-      names what there is to say against a plan, gravest first
 tonodrome day FILE|-        counts a whole day back from its start, as usual and if it goes badly
+tonodrome export FILE|-     writes a day in another form, given with --as
 
   --seconds N   the time available, instead of the file's
   --table       a table to be read, instead of JSON
+  --as FORM     (export) ics, a calendar; json, the whole day with the steps it was made of
   --fix CODE    (check) prints the file with every finding of this code mended that can be
 
-FILE is JSON in the format of docs/schema/fit.schema.json, of day in that of docs/schema/day.schema.json; - reads
+FILE is JSON in the format of docs/schema/fit.schema.json, of day and export in that of docs/schema/day.schema.json; - reads
 standard input.
 fit ends with 0 when it fits, 1 when it does not (the best reduced plan is printed); forecast with 0 when they will be
 warm, 1 when not; check with 0 when there is nothing to stop or warn of, 1 when there is; day with 0 when everything holds together in
-both, 1 when not; 2 is bad input.
+both, 1 when not; export with 0, or 1 where the day cannot hold together; 2 is bad input.
 `;
 
-const COMMANDS = ["fit", "forecast", "check", "day"];
+const COMMANDS = ["fit", "forecast", "check", "day", "export"];
 
 /** What of the process the commands use. */
 export interface Terminal {
@@ -57,6 +60,9 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
   if (code !== undefined && command !== "check") return refuse(["--fix is for check.", HELP]);
   if (code !== undefined && !CHECKS.some((c) => c.code === code))
     return refuse([`There is no check “${code}”. There are: ${CHECKS.map((c) => c.code).join(", ")}.`]);
+  const as = DAY_FORMATS.find((format) => format === values.as);
+  if (values.as !== undefined && command !== "export") return refuse(["--as is for export."]);
+  if (command === "export" && !as) return refuse([`Give export --as one of: ${DAY_FORMATS.join(", ")}.`]);
   let bytes: Buffer;
   try {
     bytes = readFileSync(from === "-" ? 0 : from);
@@ -71,9 +77,15 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
   }
   const faulty = (faults: readonly Fault[]) =>
     refuse(faults.map((f) => `${pathText(f.path) || "(the file)"}: ${f.message}`));
-  if (command === "day") {
-    if (values.seconds !== undefined) return refuse(["--seconds is not for day."]);
+  if (command === "day" || as) {
+    if (values.seconds !== undefined) return refuse([`--seconds is not for ${command}.`]);
     const read = readDayFile(text);
+    if (as && "file" in read) {
+      const made = exportDay(read.file, as, new Date().toISOString());
+      if ("text" in made) stdout.write(made.text);
+      else stderr.write(`${made.why}\n`);
+      return "text" in made ? 0 : 1;
+    }
     return "faults" in read ? faulty(read.faults) : day(read.file, values.table ?? false, stdout);
   }
   const read = readFitFile(text);
@@ -110,6 +122,7 @@ function parse(args: string[]) {
       seconds: { type: "string" },
       table: { type: "boolean" },
       fix: { type: "string" },
+      as: { type: "string" },
       help: { type: "boolean", short: "h" },
     },
   });

@@ -1,6 +1,7 @@
 import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import path from "node:path";
+import ICAL from "ical.js";
 import { checksText } from "../src/checksText";
 import { SCHEMAS, schemaText } from "../src/schemaText";
 
@@ -408,4 +409,53 @@ it("counts the usual day of an event back where a file has no steps of its own",
   expect([status, begin(usual), begin(bad)]).toEqual([0, "2026-12-05 12:20", "2026-12-05 11:50"]);
   const odd = tonodrome(["day", "-"], JSON.stringify({ ...file, travel: { usual: 30, bad: 20 } }));
   expect(odd.stderr).toBe("travel.bad: If it goes badly it takes no less.\n");
+});
+
+describe("export", () => {
+  const file = path.join(root, "docs", "examples", "day.json");
+
+  it("writes a calendar that another library reads: every step at its time", () => {
+    const { status, stdout } = tonodrome(["export", file, "--as", "ics"]);
+    expect(status).toBe(0);
+    const [usual] = JSON.parse(tonodrome(["day", file]).stdout).versions;
+    const events = new ICAL.Component(ICAL.parse(stdout)).getAllSubcomponents("vevent");
+    expect(events.map((e) => new ICAL.Event(e).startDate.toJSDate().getTime())).toEqual(
+      usual.steps.map(
+        (s: { beginSeconds: number }) => Date.parse("2026-12-05T13:20:00Z") + s.beginSeconds * 1000,
+      ),
+    );
+  });
+
+  it("writes the whole day as JSON, which reads as the same day again", () => {
+    const day = {
+      format: "tonodrome-day",
+      version: 1,
+      startsAt: "2026-12-05T13:20:00.000Z",
+      title: "Ada, Short",
+    };
+    const short = JSON.stringify({ ...day, zone: "Europe/Vienna", warmUpSeconds: 2160 });
+    const { status, stdout } = tonodrome(["export", "-", "--as", "json"], short);
+    const whole = JSON.parse(stdout);
+    expect([status, whole.title, whole.steps.length > 10]).toEqual([0, "Ada, Short", true]);
+    expect(tonodrome(["day", "-"], stdout)).toEqual(tonodrome(["day", "-"], short));
+    expect(tonodrome(["export", "-", "--as", "json"], stdout).stdout).toBe(stdout);
+  });
+
+  it("says what cannot hold together instead, and refuses what it cannot write", () => {
+    const day = JSON.parse(readFileSync(file, "utf8"));
+    day.steps[3].rules.push({ kind: "clock", edge: "begin", day: 0, notBefore: "14:00" });
+    const late = tonodrome(["export", "-", "--as", "ics"], JSON.stringify(day));
+    expect([late.status, late.stdout]).toEqual([1, ""]);
+    expect(late.stderr).toMatch(/^These cannot hold together, by /);
+    for (const args of [
+      ["export", file],
+      ["export", file, "--as", "doc"],
+      ["day", file, "--as", "ics"],
+    ]) {
+      const { status, stdout, stderr } = tonodrome(args);
+      expect([status, stdout]).toEqual([2, ""]);
+      expect(stderr).toContain("--as");
+    }
+    expect(tonodrome(["export", "-", "--as", "ics"], "{").status).toBe(2);
+  });
 });

@@ -17,4 +17,4 @@ export {
 } from "./day/step";
 export { USUAL_TRAVEL, usualDay } from "./day/usualDay";
 export { type WayOut, waysOut } from "./day/waysOut";
-export { type DayFile, dayFileSchema, readDayFile } from "./formats/dayFile";
+export { type DayFile, dayFileSchema, dayFileText, readDayFile, stepsOfFile } from "./formats/dayFile";

@@ -1,3 +1,4 @@
+import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
 import { clubApi, expectAccessible, openDemo, openFilledClub, somebody } from "../coach";
 
@@ -60,10 +61,15 @@ test("steps are changed, added, moved and taken out; it is saved by itself, and 
 
   await page.reload();
   await expect(step(page, /Boots looked at/)).toBeVisible();
-  await page.getByRole("button", { name: "Fill and keep" }).click();
+  await page.getByRole("button", { name: "More", exact: true }).click();
   await page.getByRole("button", { name: /^For Pia/ }).click();
   await expect(page.getByText(/^Kept for Pia/)).toBeVisible();
   await expectAccessible(page);
+  const asked = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Calendar file" }).click();
+  const file = await asked;
+  expect(file.suggestedFilename()).toMatch(/^Pia Sandgren, .*\.ics$/);
+  expect(await readFile(await file.path(), "utf8")).toMatch(/^BEGIN:VCALENDAR\r\n[^]*Boots looked at/);
   await page.getByRole("button", { name: "Forget what was changed for this start" }).click();
   await expect(page.getByText("This athlete's usual day.", { exact: false })).toBeVisible();
   await expect(step(page, /Boots looked at/)).toBeVisible();

@@ -19,9 +19,10 @@ import { FillDay } from "./FillDay";
 import { KIND_WORDS } from "./kindWords";
 import { Lists } from "./Lists";
 import { StepForm, StepMoves } from "./StepForm";
+import { TakeAlong } from "./TakeAlong";
 import { type DayModel, useDay } from "./useDay";
 
-type OpenSheet = "step" | "add" | "fill" | "lists" | null;
+type OpenSheet = "step" | "add" | "more" | "lists" | null;
 
 /** The day of a start: everything counted back from it, from the evening before to after the cool-down. */
 export function DayScreen({ id }: { id: string }) {
@@ -48,7 +49,7 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
     u: () => draft.undo?.(),
     r: () => draft.redo?.(),
     a: () => mayBuild && setSheet("add"),
-    f: () => mayBuild && setSheet("fill"),
+    f: () => setSheet("more"),
     l: () => setSheet("lists"),
     s: () => void draft.save(),
   });
@@ -95,7 +96,6 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
             {mayBuild ? (
               <>
                 <Button label="Add a step" short="Add" icon="add" onPress={() => setSheet("add")} />
-                <Button label="Fill and keep" icon="copy" iconOnly onPress={() => setSheet("fill")} />
                 <Button
                   label={words.undo}
                   icon="undo"
@@ -104,16 +104,19 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
                   disabled={!draft.undo}
                   onPress={() => draft.undo?.()}
                 />
-                <Button
-                  label="Redo"
-                  icon="redo"
-                  iconOnly
-                  look="plain"
-                  disabled={!draft.redo}
-                  onPress={() => draft.redo?.()}
-                />
+                {wide ? (
+                  <Button
+                    label="Redo"
+                    icon="redo"
+                    iconOnly
+                    look="plain"
+                    disabled={!draft.redo}
+                    onPress={() => draft.redo?.()}
+                  />
+                ) : null}
               </>
             ) : null}
+            <Button label={words.more} onPress={() => setSheet("more")} />
           </View>
         </View>
         <Link href={`/start/${start.id}`} className="flex flex-row items-center gap-3 bg-signal px-4 py-2">
@@ -194,10 +197,13 @@ function DaySheets({ model, step, sheet, wide, close, add }: DaySheetsProps) {
         <Lists model={model} />
       </Sheet>
     );
-  if (sheet === "fill")
+  if (sheet === "more")
     return (
-      <Sheet title="Fill and keep" onClose={close}>
-        <FillDay model={model} onDone={close} />
+      <Sheet title={words.more} onClose={close}>
+        <View className="gap-6">
+          {model.mayBuild ? <FillDay model={model} onDone={close} /> : null}
+          <TakeAlong model={model} />
+        </View>
       </Sheet>
     );
   return null;

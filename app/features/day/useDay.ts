@@ -38,6 +38,8 @@ export interface DayModel {
   plans: Record<"usual" | "bad", DayPlan>;
   /** The warm-up as it stands; null while it is not known. */
   glance: Glance | null;
+  /** Goes up whenever the start, its warm-up or its day reads differently. */
+  version: number;
   edit: (steps: readonly DayStep[]) => void;
 }
 
@@ -77,5 +79,6 @@ export function useDay(start: Start, read: Day): DayModel {
     [startsAt, zone, warmUpSeconds, steps],
   );
   const plans = useMemo(() => ({ usual: dayPlan(frame, "usual"), bad: dayPlan(frame, "bad") }), [frame]);
-  return { start, mayBuild, draft, source, beginnings, frame, plans, glance, edit: draft.edit };
+  const version = start.version + start.plan.version + read.version;
+  return { version, start, mayBuild, draft, source, beginnings, frame, plans, glance, edit: draft.edit };
 }

@@ -1,18 +1,24 @@
 import { z } from "zod";
 import { dayStepsSchema } from "../day/daySteps";
-import { travelSchema } from "../day/step";
-import { USUAL_TRAVEL } from "../day/usualDay";
+import { type DayStep, travelSchema } from "../day/step";
+import { USUAL_TRAVEL, usualDay } from "../day/usualDay";
 import { eventTypeSchema } from "../event/eventType";
 import { instantSchema } from "../time/instant";
 import { isTimeZone } from "../time/zone";
 import { LONGEST_DAY } from "../venue/context";
 import type { Fault } from "../words/fault";
+import { nameSchema, noteSchema } from "../words/text";
 import { readJson } from "./readJson";
 
 /** A day to be counted back away from the application. docs/schema has it as JSON Schema. */
 export const dayFileSchema = z.strictObject({
   format: z.literal("tonodrome-day", { error: 'The format is "tonodrome-day".' }),
   version: z.literal(1, { error: "This reads version 1." }),
+  /** The start's own id, by which a calendar knows its steps again. */
+  id: z.uuid({ error: "The id is not a UUID." }).optional(),
+  /** Who starts in what, and where. */
+  title: nameSchema.optional(),
+  venue: noteSchema.optional(),
   startsAt: instantSchema,
   /** The venue's time zone, an IANA name. */
   zone: z
@@ -40,3 +46,19 @@ export type DayFile = z.infer<typeof dayFileSchema>;
 /** Reads a file strictly: all of it, or what is wrong with it. */
 export const readDayFile = (text: string): { file: DayFile } | { faults: Fault[] } =>
   readJson(text, dayFileSchema);
+
+/** The steps of a file's day: its own, or the usual ones. */
+export function stepsOfFile({
+  steps,
+  startsAt,
+  zone,
+  warmUpSeconds,
+  event = null,
+  travel,
+}: DayFile): readonly DayStep[] {
+  return steps ?? usualDay({ startsAt, zone, warmUpSeconds, event, travel });
+}
+
+/** A day as a file, whole: what is read from it is what was written. */
+export const dayFileText = (file: Omit<DayFile, "format" | "version">): string =>
+  `${JSON.stringify({ format: "tonodrome-day", version: 1, ...file }, null, 2)}\n`;

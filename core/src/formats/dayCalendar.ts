@@ -1,0 +1,76 @@
+import icalendar, { ICalAlarmType, ICalCalendarMethod } from "ical-generator";
+import type { DayFrame } from "../day/constraint";
+import { type DayStand, dayPlan } from "../day/day";
+import { spokenLength } from "../time/clock";
+import { wallClock } from "../time/zone";
+
+/** A day as a calendar's file is made of it. */
+export interface DayCalendarOf extends DayFrame {
+  /** The start's own id: every step keeps the same one in every file, so that a second import updates the first. */
+  id: string;
+  /** What the calendar is called: who starts in what. */
+  title: string;
+  /** Where it is. */
+  venue: string;
+  /** Goes up whenever anything of it reads differently. */
+  sequence: number;
+  /** When the file is made, ISO 8601. */
+  madeAt: string;
+}
+
+/** Steps at whose beginning the calendar itself is to call: to leave, to begin, to be there. */
+const CALLS: ReadonlySet<string> = new Set(["travel", "warm-up", "check-in", "call"]);
+
+/** Most of a calendar's sequence numbers: a 32-bit number. */
+const MOST_SEQUENCE = 2_147_483_647;
+
+/**
+ * A day as iCalendar (RFC 5545), in UTC, each step an event as it usually is, with when it would be if it goes badly. Written
+ * by a library, which folds, quotes and escapes.
+ * @returns null where the day cannot hold together
+ */
+export function dayCalendar(of: DayCalendarOf): string | null {
+  const usual = dayPlan(of, "usual");
+  const bad = dayPlan(of, "bad");
+  if (!usual.holds) return null;
+  const zero = Date.parse(of.startsAt);
+  const at = (seconds: number) => new Date(zero + seconds * 1000);
+  const calendar = icalendar({
+    name: of.title,
+    method: ICalCalendarMethod.PUBLISH,
+    prodId: { company: "Tonodrome", product: "Tonodrome", language: "EN" },
+  });
+  usual.stands.forEach((stand, i) => {
+    const { step } = stand;
+    const badly = bad.holds ? bad.stands[i] : undefined;
+    const event = calendar.createEvent({
+      id: `${step.id}.${of.id}@tonodrome`,
+      sequence: Math.min(of.sequence, MOST_SEQUENCE),
+      stamp: new Date(of.madeAt),
+      start: at(stand.beginSeconds),
+      // An event of no length has a beginning alone.
+      ...(stand.endSeconds > stand.beginSeconds ? { end: at(stand.endSeconds) } : {}),
+      summary: `${step.name} (${of.title})`,
+      ...(step.place || of.venue ? { location: [step.place, of.venue].filter(Boolean).join(", ") } : {}),
+      description: description(stand, badly, of),
+    });
+    if (CALLS.has(step.kind))
+      event.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: step.name });
+  });
+  return calendar.toString();
+}
+
+/** What else there is to a step: its note, its list, and when it would be if it goes badly. */
+function description(stand: DayStand, badly: DayStand | undefined, of: DayFrame): string {
+  const { step } = stand;
+  const clock = (s: DayStand) =>
+    wallClock(new Date(Date.parse(of.startsAt) + s.beginSeconds * 1000).toISOString(), of.zone).time;
+  const lines = [
+    step.note,
+    step.list.length > 0 ? step.list.join(", ") : "",
+    `At the venue: ${clock(stand)}`,
+    badly && badly.beginSeconds !== stand.beginSeconds ? `If it goes badly: ${clock(badly)}` : "",
+    stand.slackSeconds ? `May move by ${spokenLength(stand.slackSeconds)}` : "",
+  ];
+  return lines.filter(Boolean).join("\n");
+}
