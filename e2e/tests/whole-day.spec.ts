@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
-import { clubApi, expectAccessible, openDemo, openFilledClub, somebody } from "../coach";
+import { clubApi, expectAccessible, openDemo, openFilledClub, shareStart, somebody } from "../coach";
 
 /** Opens the day of an athlete's start from Today. */
 async function openDay(page: Page, athlete: string): Promise<void> {
@@ -51,7 +51,11 @@ test("steps are changed, added, moved and taken out; it is saved by itself, and 
   await page.getByRole("dialog").getByRole("button", { name: "Inspection" }).click();
   await page.getByLabel("Name").fill("Boots looked at");
   await expectAccessible(page);
+  // Between arriving and settling in, which follows straight after it, there is no room.
   await page.getByRole("button", { name: "Earlier", exact: true }).click();
+  await expect(page.getByRole("alert")).toContainText("cannot hold together");
+  await page.getByRole("button", { name: "Later", exact: true }).click();
+  await expect(page.getByRole("alert")).toHaveCount(0);
   await page.keyboard.press("Escape");
   await expect(step(page, /Boots looked at/)).toBeVisible();
   await step(page, /Snack/).click();
@@ -69,7 +73,7 @@ test("steps are changed, added, moved and taken out; it is saved by itself, and 
   await page.getByRole("button", { name: "Calendar file" }).click();
   const file = await asked;
   expect(file.suggestedFilename()).toMatch(/^Pia Sandgren, .*\.ics$/);
-  expect(await readFile(await file.path(), "utf8")).toMatch(/^BEGIN:VCALENDAR\r\n[^]*Boots looked at/);
+  expect(await readFile(await file.path(), "utf8")).toMatch(/^BEGIN:VCALENDAR\r\n[\s\S]*Boots looked at/);
   await page.getByRole("button", { name: "Forget what was changed for this start" }).click();
   await expect(page.getByText("This athlete's usual day.", { exact: false })).toBeVisible();
   await expect(step(page, /Boots looked at/)).toBeVisible();
@@ -123,4 +127,19 @@ test("lists are ticked off without a network, two phones agree, and what is open
     /^To pack: /,
   );
   await other.context().close();
+});
+
+test("whoever holds the link sees the day, and takes it along as a calendar", async ({ page, browser }) => {
+  await openFilledClub(page);
+  const link = await shareStart(page, "Pia Sandgren");
+  const device = await browser.newContext();
+  const phone = await device.newPage();
+  await phone.goto(link);
+  await phone.getByRole("radio", { name: "Day" }).click();
+  await expect(step(phone, /On the way/)).toBeVisible();
+  await expectAccessible(phone);
+  const asked = phone.waitForEvent("download");
+  await phone.getByRole("button", { name: "Calendar file" }).click();
+  expect(await readFile(await (await asked).path(), "utf8")).toMatch(/^BEGIN:VCALENDAR/);
+  await device.close();
 });

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
 import { conditionsOf, contextOf } from "@tonodrome/core";
+import { usualDay } from "@tonodrome/core/day";
 import type { FastifyInstance } from "fastify";
 import { eventInput, makeStart, planBody, runInput, startWrite } from "./make";
 import { fullClub, IN_TIME } from "./people";
@@ -38,6 +39,17 @@ it("shows one warm-up and nothing else to whoever holds the link", async () => {
     plan: start.plan.body,
     conditions: conditionsOf(start.setting),
     context: contextOf(start),
+    day: {
+      id: expect.stringMatching(/^[0-9a-f-]{36}$/),
+      version: 4,
+      steps: usualDay({
+        startsAt: NOON,
+        zone: "UTC",
+        warmUpSeconds: 3600,
+        event: null,
+        travel: { usual: 25, bad: 40 },
+      }),
+    },
     run: null,
     expiresAt: NOON.replace(/T.*/, "T00:00:00.000Z").replace(/^.{10}/, hours(24).slice(0, 10)),
   });

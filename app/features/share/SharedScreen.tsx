@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { fitTimeline, givenUpLine } from "@tonodrome/core";
 import type { Shared } from "@tonodrome/core/api";
-import { useMemo, useState } from "react";
+import { lazy, Suspense, useMemo, useState } from "react";
 import { ScrollView, Text, View } from "react-native";
 import { useChanges } from "~/data/client/changes";
 import { useNow } from "~/data/client/useNow";
@@ -12,9 +12,14 @@ import { WholeRise } from "~/features/rise/WholeRise";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Stair } from "~/features/stair/Stair";
 import { beginWords, StartBand } from "~/features/stair/StartBand";
-import { Loaded } from "~/ui/layout/Loading";
+import { Choice } from "~/ui/fields/Choice";
+import { Loaded, Loading } from "~/ui/layout/Loading";
 import { Heading, useTitle } from "~/ui/layout/Screen";
+import { words } from "~/ui/words";
 import { LiveNow } from "./LiveNow";
+
+// Loaded when somebody looks at it.
+const SharedDay = lazy(() => import("./SharedDay"));
 
 /** One start's warm-up for whoever holds its link: read-only, and as it stands now. */
 export function SharedScreen({ token }: { token: string }) {
@@ -36,6 +41,7 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
   const { plan, title, athleteName, venue, clubName } = shared;
   const now = useNow();
   const [selectedId, select] = useState<string | null>(null);
+  const [shown, show] = useState<"warm-up" | "day">("warm-up");
   const startsAt = Date.parse(shared.startsAt);
   const available = Math.max(0, Math.floor((startsAt - Date.parse(shared.readyAt)) / 1000));
   const untilStart = Math.floor((startsAt - now) / 1000);
@@ -65,18 +71,35 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
         {shared.run ? null : <WholeRise segments={segments} />}
         {shared.run ? null : <FitStateLine fit={fit} conditions={shared.conditions} />}
       </View>
-      <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
-        {plan.items.length === 0 ? (
-          <Text className="font-text text-body text-ink">The warm-up is not built yet.</Text>
-        ) : null}
-        <Stair
-          fit={fit}
-          context={shared.context}
-          selectedId={selectedId}
-          onSelect={(id) => select(id === selectedId ? null : id)}
-          opened={known ? <DrillKnowledge details={known} /> : null}
+      <View className="px-4 py-1">
+        <Choice
+          label="What is shown"
+          options={[
+            { value: "warm-up", label: "Warm-up" },
+            { value: "day", label: words.day },
+          ]}
+          value={shown}
+          onChange={show}
         />
-      </ScrollView>
+      </View>
+      {shown === "day" ? (
+        <Suspense fallback={<Loading />}>
+          <SharedDay shared={shared} warmUpSeconds={plan.items.length > 0 ? -fit.beginSeconds : available} />
+        </Suspense>
+      ) : (
+        <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>
+          {plan.items.length === 0 ? (
+            <Text className="font-text text-body text-ink">The warm-up is not built yet.</Text>
+          ) : null}
+          <Stair
+            fit={fit}
+            context={shared.context}
+            selectedId={selectedId}
+            onSelect={(id) => select(id === selectedId ? null : id)}
+            opened={known ? <DrillKnowledge details={known} /> : null}
+          />
+        </ScrollView>
+      )}
       <StartBand
         start={shared}
         untilStart={untilStart}

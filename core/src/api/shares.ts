@@ -1,10 +1,11 @@
 import { z } from "zod";
 import { conditionsSchema } from "../conditions/setting";
+import { dayStepsSchema } from "../day/daySteps";
 import { planBodySchema } from "../plan/plan";
 import { runEventSchema } from "../run/log/runEvent";
 import { runPlanSchema } from "../run/steps/runPlan";
 import { fitContextSchema } from "../venue/context";
-import { instantSchema, newIdSchema } from "./common";
+import { instantSchema, newIdSchema, versionSchema } from "./common";
 import { MOST } from "./most";
 
 /** A link lasts at most so long after its start, days, wherever that moves. Custom. */
@@ -56,6 +57,8 @@ export const sharedSchema = z.strictObject({
   conditions: conditionsSchema,
   /** What the day allows, so that it is fitted as the coach sees it. */
   context: fitContextSchema,
+  /** The day counted back from the start: its steps, and by what a calendar knows them again. */
+  day: z.strictObject({ id: z.uuid(), version: versionSchema, steps: dayStepsSchema }),
   /** The run under way, so that the athlete's own phone can follow it; null when there is none. */
   run: z
     .strictObject({

@@ -53,10 +53,10 @@ export function stepsOfFile({
   startsAt,
   zone,
   warmUpSeconds,
-  event = null,
+  event,
   travel,
 }: DayFile): readonly DayStep[] {
-  return steps ?? usualDay({ startsAt, zone, warmUpSeconds, event, travel });
+  return steps ?? usualDay({ startsAt, zone, warmUpSeconds, event: event ?? null, travel });
 }
 
 /** A day as a file, whole: what is read from it is what was written. */

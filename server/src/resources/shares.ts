@@ -1,4 +1,4 @@
-import { randomUUID } from "node:crypto";
+import { createHash, randomUUID } from "node:crypto";
 import { conditionsOf, contextOf, endOfDay, isRunOver } from "@tonodrome/core";
 import {
   clubParamsSchema,
@@ -21,7 +21,16 @@ import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
 import { standsSql } from "../access/rights";
 import { hashOf, newToken } from "../access/session/token";
-import type { AthleteRow, EventTypeRow, PlanRow, RunEventRow, ShareRow, StartRow } from "../db/models/rows";
+import { usualSteps } from "../answers/daySteps";
+import type {
+  AthleteRow,
+  DayRow,
+  EventTypeRow,
+  PlanRow,
+  RunEventRow,
+  ShareRow,
+  StartRow,
+} from "../db/models/rows";
 import { notFound, Refusal } from "../errors/refusal";
 import { streamEvents } from "../live/eventStream";
 import { write } from "../write/write";
@@ -40,7 +49,10 @@ type Found = Pick<ShareRow, "id" | "clubId" | "startId" | "expiresAt" | "withdra
   /** The time by the clock that all servers share. */
   now: Date;
   athleteId: string;
-} & Pick<StartRow, "title" | "venue" | "zone" | "startsAt" | "readyAt" | "setting"> &
+  /** The day's own steps, and a number that goes up when the start, its warm-up or its day reads differently. */
+  steps: DayRow["steps"];
+  dayVersion: number;
+} & Pick<StartRow, "eventId" | "title" | "venue" | "zone" | "startsAt" | "readyAt" | "setting"> &
   Pick<PlanRow, "body"> & {
     clubName: string;
     athleteName: string;
@@ -51,7 +63,8 @@ type Found = Pick<ShareRow, "id" | "clubId" | "startId" | "expiresAt" | "withdra
 const FIND = `
   SELECT h.id, h.club_id AS "clubId", h.start_id AS "startId", h.expires_at AS "expiresAt",
     h.withdrawn_at AS "withdrawnAt", ${standsSql("shares", "h")} AS stands, now() AS now,
-    s.athlete_id AS "athleteId", s.title, s.venue, s.zone, s.starts_at AS "startsAt", s.ready_at AS "readyAt",
+    s.athlete_id AS "athleteId", s.event_id AS "eventId", d.steps,
+    s.version + p.version + coalesce(d.version, 1) AS "dayVersion", s.title, s.venue, s.zone, s.starts_at AS "startsAt", s.ready_at AS "readyAt",
     s.setting, p.body, c.name AS "clubName", a.name AS "athleteName", a.profile, e.body AS event
   FROM shares h
   JOIN clubs c ON c.id = h.club_id
@@ -59,6 +72,7 @@ const FIND = `
   JOIN plans p ON p.club_id = s.club_id AND p.start_id = s.id
   JOIN athletes a ON a.club_id = s.club_id AND a.id = s.athlete_id
   LEFT JOIN event_types e ON e.club_id = s.club_id AND e.id = s.event_id
+  LEFT JOIN days d ON d.club_id = s.club_id AND d.start_id = s.id
   WHERE h.token_hash = $1`;
 
 /** A link of a start, open as far as nobody withdrew it and its maker still may. When it ends is reckoned here. */
@@ -210,6 +224,13 @@ export const shares: Resource = (context) => (app, _options, done) => {
     return { ...found, until };
   }
 
+  /** The day of a start, as whoever begins it finds it. */
+  async function dayShown(found: Found): Promise<Shared["day"]> {
+    const { clubId, startId: id, dayVersion: version } = found;
+    const steps = found.steps ?? (await usualSteps(context, clubId, [{ ...found, id }])).get(id) ?? [];
+    return { id: calendarIdOf(id), version, steps: [...steps] };
+  }
+
   /** The run under way for a start, without what is the coach's own: answers, heart rates, what it was fitted from. */
   async function runUnderWay({ clubId, startId, athleteId, startsAt, now }: Found): Promise<Shared["run"]> {
     const run = await models.Run.findOne({
@@ -243,6 +264,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
         plan: body,
         conditions: conditionsOf(setting),
         context: contextOf({ startsAt: startsAt.toISOString(), setting, facts }),
+        day: await dayShown(found),
         run: await runUnderWay(found),
         expiresAt: until.toISOString(),
       };
@@ -275,6 +297,19 @@ export const shares: Resource = (context) => (app, _options, done) => {
   );
   done();
 };
+
+/** By what a calendar knows a start's day again: always the same, and nothing by which the start itself is found. */
+function calendarIdOf(startId: string): string {
+  const hex = createHash("sha256").update(`calendar ${startId}`).digest("hex");
+  // As a UUID of version 8, the one for ids of one's own making.
+  return [
+    hex.slice(0, 8),
+    hex.slice(8, 12),
+    `8${hex.slice(13, 16)}`,
+    `8${hex.slice(17, 20)}`,
+    hex.slice(20, 32),
+  ].join("-");
+}
 
 type Lasting = Pick<ShareRow, "expiresAt"> & Pick<StartRow, "startsAt" | "zone">;
 

@@ -1,0 +1,33 @@
+import type { Shared } from "@tonodrome/core/api";
+import { dayPlan } from "@tonodrome/core/day";
+import { useMemo, useState } from "react";
+import { ScrollView } from "react-native";
+import { CalendarFile } from "~/features/day/CalendarFile";
+import { DayList } from "~/features/day/DayList";
+
+interface SharedDayProps {
+  shared: Shared;
+  /** How long before the start the warm-up begins, whole seconds. */
+  warmUpSeconds: number;
+}
+
+/** The day of the start for whoever holds its link: read-only, with a calendar to take along. */
+export default function SharedDay({ shared, warmUpSeconds }: SharedDayProps) {
+  const { startsAt, zone, athleteName, title, venue, day } = shared;
+  const [selectedId, select] = useState<string | null>(null);
+  const frame = useMemo(
+    () => ({ startsAt, zone, warmUpSeconds, steps: day.steps }),
+    [startsAt, zone, warmUpSeconds, day.steps],
+  );
+  const plans = useMemo(() => ({ usual: dayPlan(frame, "usual"), bad: dayPlan(frame, "bad") }), [frame]);
+  return (
+    <ScrollView className="flex-1" contentContainerClassName="gap-4 px-4 py-2" testID="day" tabIndex={0}>
+      <DayList model={{ frame, plans, glance: null }} selectedId={selectedId} onSelect={select} />
+      <CalendarFile
+        frame={frame}
+        isPossible={plans.usual.holds}
+        of={{ id: day.id, title: `${athleteName}, ${title}`, venue, sequence: day.version }}
+      />
+    </ScrollView>
+  );
+}
