@@ -6,7 +6,6 @@ import { beginRun, controlClock, GATE, givePlan, makeStart, openDemo, openStart,
 import { showFills } from "./fills";
 
 const PHONE = { width: 390, height: 844 };
-const LYING = { width: 844, height: 390 };
 const WIDE = { width: 1280, height: 800 };
 const base = process.env.SHOTS_URL as string;
 
@@ -38,19 +37,13 @@ async function gate(page: Page): Promise<void> {
   await page.clock.fastForward(20_000);
 }
 
-async function refit(page: Page): Promise<void> {
-  await makeStart(page, "Liv Harrow", 13);
-  const drills = ["Easy laps", "Walking lunges", "Rotation jumps", "Single jumps"];
-  await givePlan(
-    page,
-    drills.map((name) => ({ name, focus: "Quiet landings" })),
-  );
-  await beginRun(page);
-  await page.clock.fastForward(50_000);
-  await page.getByRole("button", { name: "More", exact: true }).click();
-  await page.getByRole("button", { name: "−5 min" }).click();
-  await page.getByRole("button", { name: "Close" }).click();
-  await page.getByTestId("refit").waitFor();
+/** A day, opened at its evening before. */
+async function wholeDay(page: Page): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("link", { name: /^Day of Pia Sandgren/ }).click();
+  await page.locator("[data-step=travel]").waitFor();
+  // The rise of the warm-up comes with its fit.
+  await expect(page.getByRole("button", { name: /^Warm-up, .*leaves no room/ })).toBeVisible();
 }
 
 /** The wait, at the moment the routine is paced by breath. */
@@ -110,8 +103,16 @@ const shots: Shot[] = [
     },
   },
   { name: "forecast", dark: true, go: (page) => forecast(page, "Ilse Marrow") },
-  { name: "forecast-wide", size: WIDE, go: (page) => forecast(page, "Tamsin Okoro-Vale") },
   { name: "findings", go: findings },
+  { name: "whole-day", go: wholeDay },
+  {
+    name: "whole-day-wide",
+    size: WIDE,
+    go: async (page) => {
+      await wholeDay(page);
+      await page.locator("[data-step=travel]").click();
+    },
+  },
   {
     name: "drill",
     go: async (page) => {
@@ -171,7 +172,6 @@ const shots: Shot[] = [
   { name: "run", go: runTwo },
   // These make starts of their own, so they come last.
   { name: "run-gate", dark: true, go: gate },
-  { name: "run-refit", size: LYING, go: refit },
   { name: "run-wait", go: wait },
 ];
 
