@@ -143,3 +143,33 @@ test("whoever holds the link sees the day, and takes it along as a calendar", as
   expect(await readFile(await (await asked).path(), "utf8")).toMatch(/^BEGIN:VCALENDAR/);
   await device.close();
 });
+
+test("two starts of one athlete are one day: from the first to the re-warm of the second", async ({
+  page,
+}) => {
+  await openDemo(page);
+  const api = await clubApi(page);
+  const { athletes } = await (await page.request.get(`${api}/athletes`)).json();
+  const tomorrow = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10);
+  const make = async (title: string, time: string) => {
+    const startsAt = `${tomorrow}T${time}:00.000Z`;
+    const data = {
+      ...{ athleteId: athletes[0].id, title, venue: "", zone: "UTC", startsAt },
+      readyAt: new Date(Date.parse(startsAt) - 20 * 60_000).toISOString(),
+    };
+    return (await (await page.request.post(`${api}/starts`, { data })).json()).id as string;
+  };
+  await make("First round", "10:00");
+  const second = await make("Second round", "13:00");
+  await page.goto(`/day/${second}`);
+  await expect(page.getByRole("list", { name: "Starts of this day" })).toContainText("3 h later");
+  // Ten minutes of cool-down, ten for dry clothes; twenty for the re-warm.
+  await expect(step(page, /^10:20.*Meal/)).toBeVisible();
+  await expect(step(page, /^12:20.*Rest, warm and dry/)).toBeVisible();
+  await expect(step(page, /^12:40.*Re-warm/)).toBeVisible();
+  await expect(step(page, /Sleep/)).toHaveCount(0);
+  await expectAccessible(page);
+  await page.getByRole("link", { name: "10:00 First round" }).click();
+  await expect(step(page, /Sleep/)).toBeVisible();
+  await expect(step(page, /^10:00.*Cool down/)).toBeVisible();
+});

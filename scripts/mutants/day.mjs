@@ -1,4 +1,6 @@
 const DAY = "core/src/day/";
+const TICK = "core/src/lists/tick.ts";
+const CALENDAR = "core/src/formats/dayCalendar.ts";
 const GLANCE = "core/src/glance/glance.ts";
 
 /** A whole day counted back from its start, and how a start stands in a list. */
@@ -76,7 +78,7 @@ const mutants = [
     "if (!binding) return null;",
   ],
   ["nor what goes on beside", `${DAY}day.ts`, "step.beside || i > start ? null :", "i > start ? null :"],
-  ["there in time", `${DAY}usualDay.ts`, "arrive: 90,", "arrive: 30,"],
+  ["there in time", `${DAY}usualParts.ts`, "arrive: 90,", "arrive: 30,"],
   ["they get up when they have slept", `${DAY}usualDay.ts`, '{ kind: "straight-before", of: "wake" },', ""],
   [
     "nobody drinks in the night",
@@ -87,10 +89,36 @@ const mutants = [
   [
     "a snack where there is no time for a meal",
     `${DAY}usualDay.ts`,
-    '"bad").holds ? whole :',
-    '"bad").holds || true ? whole :',
+    "if (!whole.plan.holds) return",
+    "if (false) return",
   ],
   ["whoever has come settles in", `${DAY}usualDay.ts`, '{ kind: "straight-before", of: "settle" },', ""],
+  ["breakfast where the main meal is late", `${DAY}usualDay.ts`, "gap >= USUAL.breakfast.from", "false"],
+  ["something at midday where it is later still", `${DAY}usualDay.ts`, "gap >= USUAL.midday.from", "false"],
+  ["not before one is dry", `${DAY}betweenStarts.ts`, "+ minutes * 60_000", ""],
+  ["a meal only where there is time", `${DAY}betweenStarts.ts`, "minutes >= between.meal", "true"],
+  [
+    "of the day at the venue",
+    `${DAY}betweenStarts.ts`,
+    "wallClock(o.startsAt, start.zone).date === date",
+    "true",
+  ],
+  ["nothing between warm-up and start", `${DAY}editing.ts`, "chosen < 0 || chosen === warmUp", "chosen < 0"],
+  ["past what goes on beside", `${DAY}editing.ts`, "while (steps[to]?.beside) to += by;", ""],
+  ["without rules that name nothing", `${DAY}editing.ts`, 'r.kind === "clock" || r.of !== id', "true"],
+  ["shorter only where that helps", `${DAY}waysOut.ts`, "if (holds(steps)) offer(", "offer("],
+  ["what leaves nothing missing first", `${DAY}waysOut.ts`, "a.missingSeconds - b.missingSeconds", "0"],
+  ["one start a day", `${DAY}daySteps.ts`, "if (many > 1)", "if (false)"],
+  ["the later tick counts", TICK, "return at > other;", "return at < other;"],
+  ["of two at once the same everywhere", TICK, "a.by > b.by", "true"],
+  [
+    "an event of no length has a beginning alone",
+    CALENDAR,
+    "stand.endSeconds > stand.beginSeconds ?",
+    "false ?",
+  ],
+  ["ids that stay", CALENDAR, "`${step.id}.${of.id}@tonodrome`", "`${Math.random()}`"],
+  ["numbers that rise", CALENDAR, "sequence: Math.min(of.sequence, MOST_SEQUENCE),", ""],
   ["told in passing only what is the best", GLANCE, "return isBest ? {", "return true ? {"],
   ["and what takes no time", GLANCE, "plan.items.length > PASSING.drills ||", "false ||"],
   ["no longer than in passing", GLANCE, "seconds > PASSING.seconds", "false"],
@@ -98,11 +126,18 @@ const mutants = [
 ];
 
 /** The tests of a room stand under its name. */
-const testsOf = (file) => (file === GLANCE ? "core/test/glance/" : "core/test/day/");
+const testsOf = (file) =>
+  file === GLANCE
+    ? "core/test/glance/"
+    : file === TICK
+      ? "core/test/lists.test.ts"
+      : file === CALENDAR
+        ? "core/test/formats/"
+        : "core/test/day/";
 
 export default {
   project: "core",
-  tests: "core/test/(day|glance)/",
+  tests: "core/test/(day|glance|formats|lists)",
   runs: 60,
   mutants: mutants.map(([what, file, from, to]) => [what, file, from, to, testsOf(file)]),
 };

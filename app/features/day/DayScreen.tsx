@@ -18,6 +18,7 @@ import { DayNotices, dayBegins } from "./DayNotices";
 import { FillDay } from "./FillDay";
 import { KIND_WORDS } from "./kindWords";
 import { Lists } from "./Lists";
+import { SameDay } from "./SameDay";
 import { StepForm, StepMoves } from "./StepForm";
 import { TakeAlong } from "./TakeAlong";
 import { type DayModel, useDay } from "./useDay";
@@ -82,6 +83,7 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
           ) : null}
         </View>
         <ScrollView className="flex-1" contentContainerClassName="gap-3 px-4 pb-4" tabIndex={0} testID="day">
+          <SameDay model={model} />
           <DayNotices model={model} />
           <DayList model={model} selectedId={wide ? selectedId : null} onSelect={select} />
           <Text className="font-text text-small text-muted">

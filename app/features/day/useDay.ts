@@ -1,9 +1,11 @@
+import { wallClock } from "@tonodrome/core";
 import type { Day, Start } from "@tonodrome/core/api";
 import {
   type DayFrame,
   type DayPlan,
   type DayStep,
   dayPlan,
+  previousStart,
   USUAL_TRAVEL,
   usualDay,
 } from "@tonodrome/core/day";
@@ -15,7 +17,7 @@ import { type DayDraft, useDayDraft } from "~/data/day/dayDraft";
 import { useAthletes } from "~/data/resources/athletes";
 import { useUsualDayOf } from "~/data/resources/days";
 import { useEvents } from "~/data/resources/events";
-import { useStarts } from "~/data/resources/starts";
+import { useStarts, useStartsBefore } from "~/data/resources/starts";
 import { availableFor } from "~/features/starts/startView";
 import { useGlance } from "~/features/starts/useGlance";
 
@@ -36,6 +38,8 @@ export interface DayModel {
   beginnings: DayBeginnings;
   frame: DayFrame;
   plans: Record<"usual" | "bad", DayPlan>;
+  /** What the same athlete starts in on the same day at the venue, this one included, in order. */
+  sameDay: readonly Start[];
   /** The warm-up as it stands; null while it is not known. */
   glance: Glance | null;
   /** Goes up whenever the start, its warm-up or its day reads differently. */
@@ -45,6 +49,16 @@ export interface DayModel {
 
 const NONE: readonly Start[] = [];
 
+/** What an athlete starts in on the day of a start at its venue, in order. */
+export function startsOfDay(start: Start, others: readonly Start[]): Start[] {
+  const dayOf = (s: Start) => wallClock(s.startsAt, start.zone).date;
+  const all = others.filter(
+    (o) => o.id !== start.id && o.athlete.id === start.athlete.id && dayOf(o) === dayOf(start),
+  );
+  const each = new Map([...all, start].map((s) => [s.id, s]));
+  return [...each.values()].sort((a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt));
+}
+
 /** @param read the day as the server has it */
 export function useDay(start: Start, read: Day): DayModel {
   const mayBuild = useMay("build");
@@ -53,6 +67,8 @@ export function useDay(start: Start, read: Day): DayModel {
   const events = useEvents().data;
   const athletes = useAthletes().data;
   const others = useStarts().data ?? NONE;
+  // Today forgets a start three hours after it; its day does not.
+  const earlier = useStartsBefore(start.athlete.id, start.startsAt).data ?? NONE;
   const event = events?.find((e) => e.id === start.eventId) ?? null;
   const equipment = athletes?.find((a) => a.id === start.athlete.id)?.profile.equipment;
   const draft = useDayDraft(start.id, read);
@@ -64,21 +80,40 @@ export function useDay(start: Start, read: Day): DayModel {
   // Until the fit is known, and where there is nothing to fit: the time that there is for it.
   const warmUpSeconds = glance && !isEmpty ? -glance.beginSeconds : available;
   const { startsAt, zone } = start;
+  const sameDay = useMemo(() => startsOfDay(start, [...earlier, ...others]), [start, earlier, others]);
+  const previous = useMemo(() => {
+    const last = previousStart({ startsAt, zone }, sameDay);
+    return last && { startsAt: last.startsAt, event: events?.find((e) => e.id === last.eventId) ?? null };
+  }, [startsAt, zone, sameDay, events]);
   const usual = useMemo(
-    () => usualDay({ startsAt, zone, warmUpSeconds, event, travel: USUAL_TRAVEL, equipment }),
-    [startsAt, zone, warmUpSeconds, event, equipment],
+    () => usualDay({ startsAt, zone, warmUpSeconds, event, travel: USUAL_TRAVEL, equipment, previous }),
+    [startsAt, zone, warmUpSeconds, event, equipment, previous],
   );
   const beginnings = useMemo(
     () => ({ athlete: ofAthlete, event: ofEvent, usual }),
     [ofAthlete, ofEvent, usual],
   );
-  const steps = draft.steps ?? ofAthlete ?? ofEvent ?? usual;
-  const source = draft.steps ? "own" : ofAthlete ? "athlete" : ofEvent ? "event" : "usual";
+  // What is kept for the athlete or the event has the evening before in it: it is for the first start of a day.
+  const kept = previous ? null : (ofAthlete ?? ofEvent);
+  const steps = draft.steps ?? kept ?? usual;
+  const source = draft.steps ? "own" : !kept ? "usual" : ofAthlete ? "athlete" : "event";
   const frame = useMemo(
     () => ({ startsAt, zone, warmUpSeconds, steps }),
     [startsAt, zone, warmUpSeconds, steps],
   );
   const plans = useMemo(() => ({ usual: dayPlan(frame, "usual"), bad: dayPlan(frame, "bad") }), [frame]);
   const version = start.version + start.plan.version + read.version;
-  return { version, start, mayBuild, draft, source, beginnings, frame, plans, glance, edit: draft.edit };
+  return {
+    sameDay,
+    version,
+    start,
+    mayBuild,
+    draft,
+    source,
+    beginnings,
+    frame,
+    plans,
+    glance,
+    edit: draft.edit,
+  };
 }

@@ -1,8 +1,10 @@
 import type { EventType } from "../event/eventType";
 import { wordKey } from "../words/sameWord";
+import { freeAfter, type PreviousStart, stepsBetween } from "./betweenStarts";
 import type { DayFrame } from "./constraint";
 import { dayPlan } from "./day";
 import { type DayStep, dayStepSchema, MOST_LINES } from "./step";
+import { before, fromStart, points, USUAL } from "./usualParts";
 
 /** What is known of a start, for its usual day. */
 export interface UsualDayOf extends Omit<DayFrame, "steps"> {
@@ -10,6 +12,8 @@ export interface UsualDayOf extends Omit<DayFrame, "steps"> {
   event: EventType | null;
   /** What the athlete has of their own to bring. */
   equipment?: readonly string[];
+  /** What the same athlete starts in before it on the same day; none, or not known, unless given. */
+  previous?: PreviousStart | null;
   /** The way to the venue, minutes. */
   travel: { usual: number; bad: number };
 }
@@ -17,52 +21,40 @@ export interface UsualDayOf extends Omit<DayFrame, "steps"> {
 /** The way to a venue of which nothing is known, minutes. Custom. */
 export const USUAL_TRAVEL = { usual: 25, bad: 40 };
 
-/** Figures of the usual day, minutes. All custom: coaches' habits, to be changed for an athlete or an event. */
-const USUAL = {
-  /** Drinking begins so long before the start: little and often, no amounts. */
-  drink: 12 * 60,
-  pack: 20,
-  /** The least that a night asks. */
-  sleep: 8 * 60,
-  wash: 30,
-  /** Awake so long before the warm-up; where the night leaves less, so long at the least. */
-  awake: { long: 180, short: 90 },
-  /** The main meal is over so long before the warm-up; a snack. */
-  meal: { long: 30, before: 180 },
-  snack: { long: 10, before: 60 },
-  /** There so long before the start. */
-  arrive: 90,
-  settle: 10,
-  /** Until equipment has the hall's temperature. */
-  kit: 30,
-};
-
 /** Clock times of the evening before. Custom. */
 const DRINKING = "18:00";
 const PACKED = "21:00";
+const MIDDAY = { earliest: "11:30", latest: "13:30" };
 const TO_BED = { earliest: "20:30", latest: "22:30" };
-
-/** What follows an event, minutes, by what it asks of the body. Custom, after docs/forecast.md: brisk after a short hard one. */
-const COOL_DOWN: Record<EventType["effort"], { minutes: number; note: string }> = {
-  "short-explosive": { minutes: 10, note: "Brisk at first, then easy." },
-  "short-hard": { minutes: 10, note: "Brisk at first, then easy." },
-  "long-sustained": { minutes: 8, note: "Easy." },
-  precision: { minutes: 3, note: "A few easy minutes." },
-  "repeated-bouts": { minutes: 10, note: "Easy, then warm clothes." },
-};
-
-const before = (edge: "begin" | "end", leastMinutes: number, of: string) =>
-  ({ kind: "before", edge, leastMinutes, ofEdge: "begin", of }) as const;
 
 const stepsOf = (steps: readonly Partial<DayStep>[]): DayStep[] => steps.map((s) => dayStepSchema.parse(s));
 
+/** What is eaten that day besides the snack. */
+interface Meals {
+  main: boolean;
+  breakfast: boolean;
+  midday: boolean;
+}
+
 /**
  * The day that a start usually has, to be changed by hand: from drinking and packing the day before to the cool-down. Where
- * the night leaves no time for a main meal before it, a snack is all there is.
+ * the night leaves no time for a main meal before it, a snack is all there is; where the main meal is long after getting up,
+ * there is breakfast, and at midday something to eat. A second start of a day begins where the one before it is over.
  */
 export function usualDay(of: UsualDayOf): DayStep[] {
-  const whole = stepsOf(stepsFor(of, true));
-  return dayPlan({ ...of, steps: whole }, "bad").holds ? whole : stepsOf(stepsFor(of, false));
+  const after = of.previous ? freeAfter(of.previous) : null;
+  if (after !== null && after < Date.parse(of.startsAt)) return stepsOf(stepsBetween(of, after));
+  const made = (meals: Meals) => {
+    const steps = stepsOf(stepsFor(of, meals));
+    return { steps, plan: dayPlan({ ...of, steps }, "bad") };
+  };
+  const whole = made({ main: true, breakfast: false, midday: false });
+  if (!whole.plan.holds) return made({ main: false, breakfast: false, midday: false }).steps;
+  const stand = (id: string) =>
+    whole.plan.holds ? whole.plan.stands.find((s) => s.step.id === id) : undefined;
+  const gap = ((stand("meal")?.beginSeconds ?? 0) - (stand("wake")?.endSeconds ?? 0)) / 60;
+  const more = made({ main: true, breakfast: gap >= USUAL.breakfast.from, midday: gap >= USUAL.midday.from });
+  return more.plan.holds ? more.steps : whole.steps;
 }
 
 /** What goes into every bag. Custom. */
@@ -75,10 +67,8 @@ function eachOnce(words: readonly string[]): string[] {
   return words.filter(isNew).slice(0, MOST_LINES);
 }
 
-function stepsFor({ event, travel, equipment = [] }: UsualDayOf, hasMeal: boolean): Partial<DayStep>[] {
+function stepsFor({ event, travel, equipment = [] }: UsualDayOf, meals: Meals): Partial<DayStep>[] {
   const kit = event?.kit ?? [];
-  const eventMinutes = Math.ceil((event?.lengthSeconds ?? 0) / 60);
-  const coolDown = COOL_DOWN[event?.effort ?? "short-hard"];
   const hasKit = kit.length > 0;
   const only = (isThere: boolean, ...steps: Partial<DayStep>[]) => (isThere ? steps : []);
   return [
@@ -106,11 +96,19 @@ function stepsFor({ event, travel, equipment = [] }: UsualDayOf, hasMeal: boolea
     {
       ...{ id: "wake", name: "Wake up, wash", kind: "wake", minutes: { usual: USUAL.wash } },
       rules: [
-        before("begin", hasMeal ? USUAL.awake.long : USUAL.awake.short, "warm-up"),
+        before("begin", meals.main ? USUAL.awake.long : USUAL.awake.short, "warm-up"),
         before("end", 0, "snack"),
+        ...(meals.breakfast ? [{ kind: "straight-before" as const, of: "breakfast" }] : []),
       ],
     },
-    ...only(hasMeal, {
+    ...only(meals.breakfast, {
+      ...{ id: "breakfast", name: "Breakfast", kind: "eat", minutes: { usual: USUAL.breakfast.long } },
+    }),
+    ...only(meals.midday, {
+      ...{ id: "midday", name: "Midday meal", kind: "eat", minutes: { usual: USUAL.midday.long } },
+      rules: [{ kind: "clock", edge: "begin", day: 0, notBefore: MIDDAY.earliest, notAfter: MIDDAY.latest }],
+    }),
+    ...only(meals.main, {
       ...{ id: "meal", name: "Main meal", kind: "eat", minutes: { usual: USUAL.meal.long } },
       rules: [before("end", USUAL.meal.before, "warm-up")],
     }),
@@ -134,22 +132,8 @@ function stepsFor({ event, travel, equipment = [] }: UsualDayOf, hasMeal: boolea
       ...{ beside: true, note: kit.join(", ").slice(0, 200) },
       rules: [before("end", 0, "warm-up")],
     }),
-    ...(event?.fixedPoints ?? []).map(
-      (point, i): Partial<DayStep> => ({
-        ...{ id: `point-${i + 1}`, name: point.name, kind: "call", minutes: { usual: point.minutesLong } },
-        ...{ beside: true, place: point.place ?? "" },
-        rules: [{ ...before("begin", point.minutesBefore, "start"), mostMinutes: point.minutesBefore }],
-      }),
-    ),
+    ...points(event),
     { id: "warm-up", name: "Warm-up", kind: "warm-up", minutes: { usual: 0 } },
-    {
-      ...{ id: "start", name: event?.name ?? "Start", kind: "start", minutes: { usual: eventMinutes } },
-      note: "Safe options first.",
-    },
-    {
-      ...{ id: "cool-down", name: "Cool down", kind: "cool-down" },
-      ...{ minutes: { usual: coolDown.minutes }, note: coolDown.note },
-    },
-    { id: "change", name: "Dry clothes, a drink", kind: "change", minutes: { usual: 10 } },
+    ...fromStart(event),
   ];
 }

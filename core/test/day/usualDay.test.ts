@@ -1,3 +1,4 @@
+import { previousStart } from "../../src/day/betweenStarts";
 import { dayPlan } from "../../src/day/day";
 import { dayStepSchema } from "../../src/day/step";
 import { usualDay } from "../../src/day/usualDay";
@@ -71,6 +72,23 @@ it("has a main meal where the night leaves time for one, else a snack, and never
   expect(dayAt(null, "05:30")).toBeNull();
 });
 
+it("leaves nobody without food for half a day, and has two meals never straight after each other", () => {
+  for (const event of EVENTS)
+    for (const time of TIMES) {
+      const day = dayAt(event, time, "usual");
+      const meals = [...(day?.values() ?? [])]
+        .filter((s) => s.step.kind === "eat")
+        .sort((a, b) => a.from - b.from);
+      const begin = day?.get("warm-up")?.from ?? Number.NaN;
+      const pauses = [day?.get("wake")?.to ?? Number.NaN, ...meals.map((m) => m.to)].map(
+        (from, i) => (meals[i]?.from ?? begin) - from,
+      );
+      expect([event?.name, time, pauses.every((p) => p <= 8 * HOUR)]).toEqual([event?.name, time, true]);
+      const between = meals.slice(1).map((m, i) => m.from - (meals[i]?.to ?? Number.NaN));
+      expect([event?.name, time, between.every((p) => p >= HOUR)]).toEqual([event?.name, time, true]);
+    }
+});
+
 it("has them get up in the morning, whenever they start", () => {
   for (const event of EVENTS)
     for (const time of TIMES) {
@@ -89,4 +107,63 @@ it("is made of steps as they may be sent, as long as the event's own cool-down, 
     const minutes = (coolDown?.to ?? 0) - (coolDown?.from ?? 0);
     expect(minutes).toBe(event?.effort === "precision" ? 3 : event?.effort === "long-sustained" ? 8 : 10);
   }
+});
+
+describe("between two starts of a day", () => {
+  const first = (event: EventType | null) => ({ startsAt: "2026-12-05T12:00:00.000Z", event });
+  /** The second start so many minutes after the first, its re-warm 15 min long; minutes from the first. */
+  function between(minutes: number, event: EventType | null = null) {
+    const startsAt = new Date(Date.parse(first(null).startsAt) + minutes * 60_000).toISOString();
+    const frame = { startsAt, zone, warmUpSeconds: 900 };
+    const steps = usualDay({ ...frame, event, travel, previous: first(event) });
+    const plan = dayPlan({ ...frame, steps }, "bad");
+    if (!plan.holds) throw new Error(`${minutes} min: it does not hold.`);
+    return plan.stands.map((s) => [s.step.name, s.beginSeconds / 60 + minutes] as const);
+  }
+
+  it("food by the time there is, rest straight before the re-warm, nothing of the evening before", () => {
+    // 10 min cool-down, 10 min dry clothes.
+    expect(between(180)).toEqual([
+      ["Meal", 20],
+      ["Rest, warm and dry", 145],
+      ["Re-warm", 165],
+      ["Start", 180],
+      ["Cool down", 180],
+      ["Dry clothes, a drink", 190],
+    ]);
+    expect(between(90).slice(0, 3)).toEqual([
+      ["Snack", 20],
+      ["Rest, warm and dry", 55],
+      ["Re-warm", 75],
+    ]);
+    expect(between(50).map(([name]) => name)[0]).toBe("Re-warm");
+  });
+
+  it("holds for every sport, and nothing begins before the first is over and one is dry", () => {
+    for (const event of EVENTS)
+      for (const gap of [45, 60, 90, 120, 150, 240, 420]) {
+        const over = Math.ceil((event?.lengthSeconds ?? 0) / 60) + 3 + 10;
+        const early = between(over + gap, event).filter(([name, at]) => {
+          const isPoint = event?.fixedPoints.some((p) => p.name === name);
+          return !isPoint && at < over;
+        });
+        expect([event?.name, gap, early]).toEqual([event?.name, gap, []]);
+      }
+  });
+
+  it("is the day of a later start on the same day at the venue, by the last one before it", () => {
+    const at = (startsAt: string) => ({ startsAt });
+    const day = { startsAt: "2026-12-05T14:00:00.000Z", zone };
+    const list = [
+      at("2026-12-05T09:00:00.000Z"),
+      at("2026-12-05T12:00:00.000Z"),
+      at("2026-12-05T15:00:00.000Z"),
+    ];
+    expect(previousStart(day, list)?.startsAt).toBe("2026-12-05T12:00:00.000Z");
+    // 23:30 the day before at the venue, though the same day in UTC's own calendar is not asked.
+    expect(previousStart(day, [at("2026-12-04T22:30:00.000Z")])).toBeNull();
+    expect(
+      previousStart({ ...day, startsAt: "2026-12-05T00:30:00.000Z" }, [at("2026-12-04T23:30:00.000Z")]),
+    ).not.toBeNull();
+  });
 });

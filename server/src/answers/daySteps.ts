@@ -1,8 +1,12 @@
-import { type DayStep, USUAL_TRAVEL, usualDay } from "@tonodrome/core/day";
+import { MOST } from "@tonodrome/core/api";
+import { type DayStep, previousStart, USUAL_TRAVEL, usualDay } from "@tonodrome/core/day";
 import { Op } from "sequelize";
 import type { Database } from "../db/connect";
 import type { StartRow } from "../db/models/rows";
 import { toEvent } from "./event";
+
+/** A second start of a day is looked for so far back, milliseconds. */
+const DAY = 86_400_000;
 
 type Steps = readonly DayStep[];
 type StartOfDay = Pick<StartRow, "id" | "athleteId" | "eventId" | "startsAt" | "readyAt" | "zone">;
@@ -28,24 +32,41 @@ export async function usualSteps(
   if (starts.length === 0) return found;
   const athleteId = [...new Set(starts.map((s) => s.athleteId))];
   const eventId = [...new Set(starts.flatMap((s) => s.eventId ?? []))];
-  const [days, athletes, events] = await Promise.all([
+  const earliest = Math.min(...starts.map((s) => s.startsAt.getTime())) - DAY;
+  const latest = Math.max(...starts.map((s) => s.startsAt.getTime()));
+  const [days, athletes, others] = await Promise.all([
     models.Day.findAll({ where: { clubId, [Op.or]: [{ athleteId }, { eventId }] } }),
     models.Athlete.findAll({ where: { clubId, id: athleteId } }),
-    models.EventType.findAll({ where: { clubId, id: eventId } }),
+    models.Start.findAll({
+      where: { clubId, athleteId, startsAt: { [Op.gte]: new Date(earliest), [Op.lt]: new Date(latest) } },
+      attributes: ["athleteId", "eventId", "startsAt"],
+      order: ["startsAt", "id"],
+      limit: MOST.listedStarts,
+    }),
   ]);
+  const eventIds = [...new Set([...eventId, ...others.flatMap((o) => o.eventId ?? [])])];
+  const events = await models.EventType.findAll({ where: { clubId, id: eventIds } });
+  const eventOf = (id: string | null) => {
+    const event = events.find((e) => e.id === id);
+    return event ? toEvent(event) : null;
+  };
   for (const start of starts) {
     const kept =
       days.find((d) => d.athleteId === start.athleteId)?.steps ??
       days.find((d) => d.eventId !== null && d.eventId === start.eventId)?.steps;
-    const event = events.find((e) => e.id === start.eventId);
+    const before = others
+      .filter((o) => o.athleteId === start.athleteId)
+      .map((o) => ({ startsAt: o.startsAt.toISOString(), event: eventOf(o.eventId) }));
+    const startsAt = start.startsAt.toISOString();
     const equipment = athletes.find((a) => a.id === start.athleteId)?.profile.equipment ?? [];
     const steps =
       kept ??
       usualDay({
-        startsAt: start.startsAt.toISOString(),
+        startsAt,
+        previous: previousStart({ startsAt, zone: start.zone }, before),
         zone: start.zone,
         warmUpSeconds: Math.floor((start.startsAt.getTime() - start.readyAt.getTime()) / 1000),
-        event: event ? toEvent(event) : null,
+        event: eventOf(start.eventId),
         travel: USUAL_TRAVEL,
         equipment,
       });
