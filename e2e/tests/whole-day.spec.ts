@@ -129,7 +129,10 @@ test("lists are ticked off without a network, two phones agree, and what is open
   await other.context().close();
 });
 
-test("whoever holds the link sees the day, and takes it along as a calendar", async ({ page, browser }) => {
+test("whoever holds the link sees the day, ticks off its lists, and takes it along as a calendar", async ({
+  page,
+  browser,
+}) => {
   await openFilledClub(page);
   const link = await shareStart(page, "Pia Sandgren");
   const device = await browser.newContext();
@@ -138,6 +141,16 @@ test("whoever holds the link sees the day, and takes it along as a calendar", as
   await phone.getByRole("radio", { name: "Day" }).click();
   await expect(step(phone, /On the way/)).toBeVisible();
   await expectAccessible(phone);
+  // What the athlete ticks off, the coach sees.
+  await phone.getByRole("button", { name: "Lists" }).click();
+  await phone.getByRole("checkbox", { name: "Drink" }).click();
+  await openDay(page, "Pia Sandgren");
+  await page.getByRole("button", { name: "Lists" }).click();
+  await expect(page.getByRole("checkbox", { name: "Drink" })).toBeChecked();
+  await page.getByRole("checkbox", { name: "Food" }).click();
+  await expect(phone.getByRole("checkbox", { name: "Food" })).toBeChecked({ timeout: 20_000 });
+  await expectAccessible(phone);
+  await phone.keyboard.press("Escape");
   const asked = phone.waitForEvent("download");
   await phone.getByRole("button", { name: "Calendar file" }).click();
   expect(await readFile(await (await asked).path(), "utf8")).toMatch(/^BEGIN:VCALENDAR/);

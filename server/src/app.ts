@@ -38,6 +38,7 @@ import { openRuns } from "./resources/openRuns";
 import { plans } from "./resources/plans";
 import { runningOrder } from "./resources/runningOrder";
 import { runs } from "./resources/runs";
+import { shared } from "./resources/shared";
 import { shares } from "./resources/shares";
 import { starters } from "./resources/starters";
 import { starts } from "./resources/starts";
@@ -92,6 +93,7 @@ const resources = [
   figures,
   judge,
   runningOrder,
+  shared,
   shares,
 ];
 

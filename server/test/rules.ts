@@ -19,6 +19,8 @@ export const RULES: Record<string, Role[] | "anybody" | "signed-in"> = {
   "POST /api/invites/:token/accept": "signed-in",
   "GET /api/shared/:token": "anybody",
   "GET /api/shared/:token/changes": "anybody",
+  "GET /api/shared/:token/ticks": "anybody",
+  "POST /api/shared/:token/ticks": "anybody",
   "GET /api/me": "signed-in",
   "POST /api/me/password": "signed-in",
   "POST /api/me/delete": "signed-in",

@@ -85,3 +85,28 @@ it("is refused of the future, in too many at once, and beyond what a start may h
   // What is there already can be changed.
   expect((await server.ask("POST", url(id), { ticks: [tick("Line 0", 3, false)] })).status).toBe(200);
 });
+
+it("of whoever holds a link come back to the coach, until the link is over; of a forged one none", async () => {
+  const { id } = await makeStart(server);
+  const link = (
+    await server.ask("POST", `/api/:club/starts/${id}/shares`, {
+      until: new Date(Date.now() + 3_600_000).toISOString(),
+    })
+  ).body;
+  const send = (token: string, ticks: Tick[]) =>
+    server.send({ method: "POST", url: `/api/shared/${token}/ticks`, payload: { ticks } });
+  expect((await send(link.token, [tick("Skates", 1)])).json()).toEqual({ ticks: [tick("Skates", 1)] });
+  expect((await server.ask("GET", url(id))).body).toEqual({ ticks: [tick("Skates", 1)] });
+  await server.ask("POST", url(id), { ticks: [tick("Skates", 2, false, TWO)] });
+  const seen = await server.send({ url: `/api/shared/${link.token}/ticks` });
+  expect(seen.json()).toEqual({ ticks: [tick("Skates", 2, false, TWO)] });
+  const future = { ...tick("Skates", 1), at: new Date(Date.now() + 3 * 3_600_000).toISOString() };
+  expect((await send(link.token, [future])).json()).toMatchObject({
+    code: "invalid_input",
+    path: "ticks.0.at",
+  });
+  expect((await send("forged", [tick("Skates", 1)])).statusCode).toBe(404);
+  await server.ask("DELETE", `/api/:club/shares/${link.id}`);
+  expect((await send(link.token, [tick("Dress", 5)])).json()).toMatchObject({ code: "link_over" });
+  expect((await server.ask("GET", url(id))).body.ticks).toHaveLength(1);
+});

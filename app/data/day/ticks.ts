@@ -8,7 +8,6 @@ import { useMembership } from "~/data/account/account";
 import { ApiFailure, ask } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
 import { forget, keep, keptKeys, readKept } from "~/data/device/storage";
-import { useClubAsk } from "~/data/queries/clubAsk";
 
 /*
  * Lists are ticked off beside a bag, with or without a network: a press counts on this device at once, is kept on it, and is
@@ -24,8 +23,6 @@ const RETRY = 8_000;
 const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden", "full"]);
 /** Ticks in one request, as the server takes them. */
 const TOGETHER = 200;
-
-const keyOf = (clubId: string, startId: string) => `${PREFIX}${clubId}:${startId}`;
 
 /** What this device has ticked and the server has not, by start. */
 const store = createStore<{
@@ -83,17 +80,39 @@ export interface Ticks {
   press: (line: Pick<Tick, "step" | "line">, isOn: boolean) => void;
 }
 
+/** Of a start of the club. */
 export function useTicks(startId: string): Ticks {
   const { id: clubId } = useMembership();
-  const clubAsk = useClubAsk();
+  return useTicksAt({
+    path: `/clubs/${clubId}/starts/${startId}/ticks`,
+    key: `${PREFIX}${clubId}:${startId}`,
+    queryKey: ["day", startId, "ticks"],
+  });
+}
+
+/** Of the start that a link shows, without an account. */
+export const useSharedTicks = (token: string): Ticks =>
+  useTicksAt({
+    path: `/shared/${token}/ticks`,
+    key: `${PREFIX}shared:${token}`,
+    queryKey: ["shared", token, "ticks"],
+  });
+
+interface TicksAt {
+  /** Where they are asked for and sent. */
+  path: string;
+  /** What unsent ones are kept under. */
+  key: string;
+  queryKey: string[];
+}
+
+function useTicksAt({ path, key, queryKey }: TicksAt): Ticks {
   const client = useQueryClient();
-  const queryKey = ["day", startId, "ticks"];
   const { data } = useQuery({
     queryKey,
-    queryFn: () => clubAsk("ticks", "GET", `/starts/${startId}/ticks`),
+    queryFn: () => ask("ticks", "GET", path),
     refetchInterval: 15_000,
   });
-  const key = keyOf(clubId, startId);
   const own = useStore(store, ({ unsent }) => unsent.get(key)) ?? unsentOf(key);
   const failure = useStore(store, (s) => s.failures.get(key)) ?? null;
 
@@ -101,7 +120,7 @@ export function useTicks(startId: string): Ticks {
     const sent = unsentOf(key).slice(0, TOGETHER);
     if (sent.length === 0) return;
     try {
-      const answer = await ask("ticks", "POST", `/clubs/${clubId}/starts/${startId}/ticks`, { ticks: sent });
+      const answer = await ask("ticks", "POST", path, { ticks: sent });
       client.setQueryData(queryKey, answer);
       // What was pressed meanwhile is next.
       putUnsent(

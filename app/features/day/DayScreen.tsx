@@ -3,6 +3,7 @@ import { type DayStep, withStep } from "@tonodrome/core/day";
 import { Link } from "expo-router";
 import { useState } from "react";
 import { ScrollView, Text, View } from "react-native";
+import { useTicks } from "~/data/day/ticks";
 import { useStartDay } from "~/data/resources/days";
 import { useStart } from "~/data/resources/starts";
 import { Button } from "~/ui/Button";
@@ -157,6 +158,11 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
   );
 }
 
+/** The lists of the start's day, ticked off here. */
+function StartLists({ model: { start, frame } }: { model: DayModel }) {
+  return <Lists steps={frame.steps} ticked={useTicks(start.id)} />;
+}
+
 interface DaySheetsProps {
   model: DayModel;
   step: DayStep | null;
@@ -196,7 +202,7 @@ function DaySheets({ model, step, sheet, wide, close, add }: DaySheetsProps) {
   if (sheet === "lists")
     return (
       <Sheet title="Lists" onClose={close}>
-        <Lists model={model} />
+        <StartLists model={model} />
       </Sheet>
     );
   if (sheet === "more")

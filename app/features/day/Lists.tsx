@@ -1,17 +1,17 @@
+import type { DayStep } from "@tonodrome/core/day";
 import { listStands } from "@tonodrome/core/lists";
 import { Pressable, Text, View } from "react-native";
-import { useTicks } from "~/data/day/ticks";
+import type { Ticks } from "~/data/day/ticks";
 import { Icon } from "~/ui/Icon";
 import { Notice } from "~/ui/layout/Notice";
 import { Section } from "~/ui/layout/Section";
-import type { DayModel } from "./useDay";
 
 /** Every list of the day, to be ticked off line by line beside the bag. */
-export function Lists({ model: { start, frame } }: { model: Pick<DayModel, "start" | "frame"> }) {
-  const { ticks, failure, press } = useTicks(start.id);
-  const lists = listStands(frame.steps, ticks);
+export function Lists({ steps, ticked }: { steps: readonly DayStep[]; ticked: Ticks }) {
+  const { ticks, failure, press } = ticked;
+  const lists = listStands(steps, ticks);
   if (lists.length === 0)
-    return <Notice text="No step has a list yet. Open a step, such as packing, and write its lines." />;
+    return <Notice text="No step has a list yet. A step, such as packing, is opened to write its lines." />;
   return (
     <View className="gap-6">
       {failure ? <Notice warn text={`Only on this device so far. ${failure}`} /> : null}

@@ -32,12 +32,12 @@ export function SharedScreen({ token }: { token: string }) {
   const query = shared.error && isLinkOver(shared.error) ? { ...shared, data: undefined } : shared;
   return (
     <View className="h-dvh bg-paper" role="main">
-      <Loaded query={query as typeof shared}>{(data) => <SharedWarmUp shared={data} />}</Loaded>
+      <Loaded query={query as typeof shared}>{(data) => <SharedWarmUp token={token} shared={data} />}</Loaded>
     </View>
   );
 }
 
-function SharedWarmUp({ shared }: { shared: Shared }) {
+function SharedWarmUp({ token, shared }: { token: string; shared: Shared }) {
   const { plan, title, athleteName, venue, clubName } = shared;
   const now = useNow();
   const [selectedId, select] = useState<string | null>(null);
@@ -84,7 +84,11 @@ function SharedWarmUp({ shared }: { shared: Shared }) {
       </View>
       {shown === "day" ? (
         <Suspense fallback={<Loading />}>
-          <SharedDay shared={shared} warmUpSeconds={plan.items.length > 0 ? -fit.beginSeconds : available} />
+          <SharedDay
+            token={token}
+            shared={shared}
+            warmUpSeconds={plan.items.length > 0 ? -fit.beginSeconds : available}
+          />
         </Suspense>
       ) : (
         <ScrollView className="flex-1" contentContainerClassName="px-4 py-2" testID="stair" tabIndex={0}>

@@ -79,6 +79,23 @@ it("whatever is added, moved and taken out, it stays a day that can be kept", ()
   );
 });
 
+it("a step moves past what goes on beside to the next in line", () => {
+  const inLine = usual.filter((s) => !s.beside).map((s) => s.id);
+  const moved = withMoved(usual, "travel", -1)
+    .filter((s) => !s.beside)
+    .map((s) => s.id);
+  const i = inLine.indexOf("travel");
+  expect(moved).toEqual(inLine.with(i - 1, "travel").with(i, inLine[i - 1] as string));
+});
+
+it("a day with two starts, or two warm-ups, is none", () => {
+  for (const kind of ["start", "warm-up"]) {
+    const one = usual.find((s) => s.kind === kind) as DayStep;
+    const [issue] = dayStepsSchema.safeParse([...usual, { ...one, id: "again" }]).error?.issues ?? [];
+    expect(issue?.message).toBe(`A day has one step of the kind ${kind}, not 2.`);
+  }
+});
+
 it("the warm-up and the start change no places with each other", () => {
   expect(withMoved(usual, "warm-up", 1)).toBe(usual);
   expect(withMoved(usual, "start", -1)).toBe(usual);

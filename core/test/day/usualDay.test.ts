@@ -89,6 +89,16 @@ it("leaves nobody without food for half a day, and has two meals never straight 
     }
 });
 
+it("has breakfast where the main meal is long after getting up, and something at midday for an evening's start", () => {
+  const eaten = (time: string) =>
+    [...(dayAt(null, time)?.values() ?? [])].filter((s) => s.step.kind === "eat").map((s) => s.step.id);
+  expect([eaten("10:30"), eaten("14:20"), eaten("20:00")]).toEqual([
+    ["meal", "snack"],
+    ["breakfast", "meal", "snack"],
+    ["breakfast", "midday", "meal", "snack"],
+  ]);
+});
+
 it("has them get up in the morning, whenever they start", () => {
   for (const event of EVENTS)
     for (const time of TIMES) {
