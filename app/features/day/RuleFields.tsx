@@ -97,12 +97,7 @@ function RuleField({
   if (rule.kind === "clock")
     return (
       <>
-        <Choice
-          label="Which end"
-          options={EDGES}
-          value={rule.edge}
-          onChange={(edge) => onChange({ ...rule, edge })}
-        />
+        <Edge edge={rule.edge} onChange={(edge) => onChange({ ...rule, edge })} />
         <Select
           label="On"
           options={DAYS}
@@ -127,12 +122,7 @@ function RuleField({
   const { mostMinutes } = rule;
   return (
     <>
-      <Choice
-        label="Which end"
-        options={EDGES}
-        value={rule.edge}
-        onChange={(edge) => onChange({ ...rule, edge })}
-      />
+      <Edge edge={rule.edge} onChange={(edge) => onChange({ ...rule, edge })} />
       <Amount
         label="at least so long before"
         value={rule.leastMinutes}
@@ -189,6 +179,11 @@ function RuleField({
       />
     </>
   );
+}
+
+/** Which end of the step a rule is about. */
+function Edge({ edge, onChange }: { edge: "begin" | "end"; onChange: (edge: "begin" | "end") => void }) {
+  return <Choice label="Which end" options={EDGES} value={edge} onChange={onChange} />;
 }
 
 interface ClockFieldProps {

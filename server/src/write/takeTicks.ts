@@ -2,10 +2,10 @@ import { mergeTicks, type Tick } from "@tonodrome/core/lists";
 import type { Transaction } from "sequelize";
 import { checkRoom } from "../access/quota";
 import { toTick } from "../answers/tick";
+import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
-import type { Context } from "../resources/context";
 
-type Tables = Pick<Context, "sequelize" | "models">;
+type Tables = Database;
 
 /** What is ticked off in the lists of a start: of each line what counts. */
 export async function ticksOf(
@@ -24,7 +24,7 @@ export async function ticksOf(
  * @throws Refusal `full` where there would be more lines than a start may have
  */
 export async function takeTicks(
-  context: Context,
+  context: Tables,
   clubId: string,
   startId: string,
   ticks: readonly Tick[],
@@ -49,7 +49,7 @@ export async function takeTicks(
 }
 
 /** Nothing is ticked in the future. @throws Refusal `invalid_input` at the first that is */
-export function checkTickTimes(sent: readonly Tick[], { pressAhead }: Pick<Context, "pressAhead">): void {
+export function checkTickTimes(sent: readonly Tick[], { pressAhead }: { pressAhead: number }): void {
   const index = sent.findIndex((t) => Date.parse(t.at) > Date.now() + pressAhead);
   if (index < 0) return;
   throw new Refusal("invalid_input", "This was ticked later than it is now: the device's clock is wrong.", {
