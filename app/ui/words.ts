@@ -1,6 +1,7 @@
 /** Words that several screens share: said in one way, in one place. What they mean stands in docs/words.md. */
 export const words = {
   aFixedRest: "A fixed rest",
+  addAStep: "Add a step",
   age: "Age",
   athlete: "Athlete",
   athletes: "Athletes",
@@ -31,6 +32,7 @@ export const words = {
   keepAsATemplate: "Keep as a template",
   keys: "Keys",
   later: "Later",
+  lists: "Lists",
   log: "Log",
   makeAnother: "Make another",
   members: "Members",
@@ -44,6 +46,8 @@ export const words = {
   place: "Place",
   placesWindowsFixedPoints: "Places, windows, fixed points",
   priority: "Priority",
+  putMineOverIt: "Put mine over it",
+  redo: "Redo",
   remove: "Remove",
   rest: "Rest",
   restAfterIt: "Rest after it",
@@ -62,6 +66,7 @@ export const words = {
   undo: "Undo",
   venue: "Venue",
   waitStepsAndLimits: "Wait, steps and limits",
+  warmUp: "Warm-up",
   warms: "Warms",
   whenTimeIsShort: "When time is short",
   withdraw: "Withdraw",

@@ -195,7 +195,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
         <Notice
           warn
           text={`${save.error.message} What you changed is still here.`}
-          actions={isStale ? [{ label: "Put mine over it", onPress: () => submit(athlete.version) }] : []}
+          actions={isStale ? [{ label: words.putMineOverIt, onPress: () => submit(athlete.version) }] : []}
         />
       ) : null}
       {save.isSuccess ? <Notice text="Saved." /> : null}

@@ -7,6 +7,7 @@ import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { TextEdit } from "~/ui/fields/TextEdit";
 import { toneClasses } from "~/ui/tone";
+import { words } from "~/ui/words";
 
 const KINDS = scaleKindSchema.options.map((value) => ({
   value,
@@ -136,7 +137,7 @@ function ScaleItems({
           </li>
         ))}
       </ol>
-      <Button label="Add a step" icon="add" disabled={items.length >= 24} onPress={add} />
+      <Button label={words.addAStep} icon="add" disabled={items.length >= 24} onPress={add} />
     </View>
   );
 }

@@ -24,7 +24,7 @@ export function DayNotices({ model }: { model: DayModel }) {
           warn
           text={`${draft.conflict.by ?? "Someone else"} changed this day while you did.`}
           actions={[
-            { label: "Put mine over it", onPress: () => void draft.keepMine() },
+            { label: words.putMineOverIt, onPress: () => void draft.keepMine() },
             { label: "Take theirs", onPress: draft.takeTheirs },
           ]}
         />

@@ -95,10 +95,10 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
         </ScrollView>
         <View className="border-t-2 border-line px-4 pt-2">
           <View className="flex-row flex-wrap gap-1 pb-2">
-            <Button label="Lists" icon="shelf" look="full" onPress={() => setSheet("lists")} />
+            <Button label={words.lists} icon="shelf" look="full" onPress={() => setSheet("lists")} />
             {mayBuild ? (
               <>
-                <Button label="Add a step" short="Add" icon="add" onPress={() => setSheet("add")} />
+                <Button label={words.addAStep} short="Add" icon="add" onPress={() => setSheet("add")} />
                 <Button
                   label={words.undo}
                   icon="undo"
@@ -109,7 +109,7 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
                 />
                 {wide ? (
                   <Button
-                    label="Redo"
+                    label={words.redo}
                     icon="redo"
                     iconOnly
                     look="plain"
@@ -190,7 +190,7 @@ function DaySheets({ model, step, sheet, wide, close, add }: DaySheetsProps) {
       ([kind]) => kind !== "start" && !(kind === "warm-up" && hasWarmUp),
     );
     return (
-      <Sheet title="Add a step" onClose={close}>
+      <Sheet title={words.addAStep} onClose={close}>
         <View className="flex-row flex-wrap gap-2">
           {kinds.map(([kind, label]) => (
             <Button key={kind} label={label} onPress={() => add(kind as Exclude<DayStep["kind"], "start">)} />
@@ -201,7 +201,7 @@ function DaySheets({ model, step, sheet, wide, close, add }: DaySheetsProps) {
   }
   if (sheet === "lists")
     return (
-      <Sheet title="Lists" onClose={close}>
+      <Sheet title={words.lists} onClose={close}>
         <StartLists model={model} />
       </Sheet>
     );

@@ -8,6 +8,7 @@ import { DayList } from "~/features/day/DayList";
 import { Lists } from "~/features/day/Lists";
 import { Button } from "~/ui/Button";
 import { Sheet } from "~/ui/layout/Sheet";
+import { words } from "~/ui/words";
 
 function SharedLists({ token, shared }: Pick<SharedDayProps, "token" | "shared">) {
   return <Lists steps={shared.day.steps} ticked={useSharedTicks(token)} />;
@@ -32,7 +33,7 @@ export default function SharedDay({ token, shared, warmUpSeconds }: SharedDayPro
   const plans = useMemo(() => ({ usual: dayPlan(frame, "usual"), bad: dayPlan(frame, "bad") }), [frame]);
   return (
     <ScrollView className="flex-1" contentContainerClassName="gap-4 px-4 py-2" testID="day" tabIndex={0}>
-      <Button label="Lists" icon="shelf" look="full" onPress={() => setListed(true)} />
+      <Button label={words.lists} icon="shelf" look="full" onPress={() => setListed(true)} />
       <DayList model={{ frame, plans, glance: null }} selectedId={selectedId} onSelect={select} />
       <CalendarFile
         frame={frame}
@@ -40,7 +41,7 @@ export default function SharedDay({ token, shared, warmUpSeconds }: SharedDayPro
         of={{ id: day.id, title: `${athleteName}, ${title}`, venue, sequence: day.version }}
       />
       {listed ? (
-        <Sheet title="Lists" onClose={() => setListed(false)}>
+        <Sheet title={words.lists} onClose={() => setListed(false)}>
           <SharedLists token={token} shared={shared} />
         </Sheet>
       ) : null}

@@ -75,7 +75,7 @@ function SharedWarmUp({ token, shared }: { token: string; shared: Shared }) {
         <Choice
           label="What is shown"
           options={[
-            { value: "warm-up", label: "Warm-up" },
+            { value: "warm-up", label: words.warmUp },
             { value: "day", label: words.day },
           ]}
           value={shown}

@@ -121,7 +121,7 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
         ) : elsewhere ? (
           <GoLink href={`/run/${elsewhere.id}`} label="Follow the run" />
         ) : first ? (
-          <GoLink href={`/start/${start.id}`} label="Warm-up" />
+          <GoLink href={`/start/${start.id}`} label={words.warmUp} />
         ) : null}
         {mayRun && !goesOn && !over && (glance?.workSeconds ?? 0) > 0 ? (
           <Button label={words.run} icon="run" onPress={run} />

@@ -154,7 +154,8 @@ describe("what others change in the club", () => {
   it("is read again by whoever shows it, where a start is gone", async () => {
     up = false;
     await hear({ topic: "starts", id: "22222222-2222-4222-8222-222222222222" });
-    expect(reread).toEqual(["edits", "before", "starts", "start 22222222-2222-4222-8222-222222222222"]);
+    const id = "22222222-2222-4222-8222-222222222222";
+    expect(reread).toEqual(["edits", "before", `day ${id}`, "open-lists", "starts", `start ${id}`]);
   });
 
   it("is everything, after some were missed", async () => {

@@ -60,7 +60,7 @@ export const Actions = memo(function Actions({
         <Button label={words.run} icon="run" iconOnly onPress={onRun} />
       ) : null}
       {onUndo ? <Button label={words.undo} icon="undo" iconOnly onPress={onUndo} /> : null}
-      {onRedo ? <Button label="Redo" icon="redo" iconOnly onPress={onRedo} /> : null}
+      {onRedo ? <Button label={words.redo} icon="redo" iconOnly onPress={onRedo} /> : null}
       {mayBuild ? (
         <>
           <Button
