@@ -1,11 +1,31 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
-import { clubApi, expectAccessible, openDemo, openFilledClub, shareStart, somebody } from "../coach";
+import { clubApi, expectAccessible, openDemo, openFilledClub, somebody } from "../coach";
 
-/** Opens the day of an athlete's start from Today. */
-async function openDay(page: Page, athlete: string): Promise<void> {
+/**
+ * A start of a new athlete's at noon tomorrow, as one of the demo's is: whatever time it is now, its day is an ordinary one.
+ */
+async function startTomorrow(page: Page): Promise<string> {
+  const api = await clubApi(page);
+  const post = async (path: string, data: object) =>
+    (await (await page.request.post(`${api}/${path}`, { data })).json()) as { id: string };
+  const { starts } = await (await page.request.get(`${api}/starts`)).json();
+  // The one that is next.
+  const like = starts.findLast((s: { athlete: { name: string } }) => s.athlete.name === "Pia Sandgren");
+  const athlete = await post("athletes", { name: "Runa Sedge" });
+  const day = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+  const start = await post("starts", {
+    ...{ athleteId: athlete.id, title: "Free skate", venue: "Aldermere Ice Hall", zone: "UTC" },
+    ...{ startsAt: `${day}T12:00:00.000Z`, readyAt: `${day}T11:15:00.000Z` },
+    ...{ eventId: like.eventId, planOf: like.id },
+  });
+  return start.id;
+}
+
+/** Opens the day of that start from Today. */
+async function openDay(page: Page): Promise<void> {
   await page.goto("/");
-  await page.getByRole("link", { name: new RegExp(`^Day of ${athlete}`) }).click();
+  await page.getByRole("link", { name: /^Day of Runa Sedge/ }).click();
   await expect(page.getByTestId("day")).toBeVisible();
 }
 
@@ -19,7 +39,8 @@ async function beginOf(page: Page, name: RegExp): Promise<number> {
 
 test("the day is counted back from the start, in both versions, and moves with it", async ({ page }) => {
   await openDemo(page);
-  await openDay(page, "Pia Sandgren");
+  await startTomorrow(page);
+  await openDay(page);
   await expect(page.getByText(/, the day before$/)).toBeVisible();
   await expect(step(page, /^.*On the way/)).toContainText(/\d\d:\d\d\d\d:\d\d/);
   await expect(page.getByTestId("day-begins")).toHaveText(/^Leave \d\d:\d\d, to be sure \d\d:\d\d$/);
@@ -28,10 +49,10 @@ test("the day is counted back from the start, in both versions, and moves with i
 
   const before = await beginOf(page, /On the way/);
   const api = await clubApi(page);
-  const pia = await (await page.request.get(`${api}/starts/${page.url().split("/").at(-1)}`)).json();
-  const startsAt = new Date(Date.parse(pia.startsAt) + 20 * 60_000).toISOString();
-  const moved = await page.request.post(`${api}/starts/${pia.id}/move`, {
-    data: { version: pia.version, startsAt },
+  const start = await (await page.request.get(`${api}/starts/${page.url().split("/").at(-1)}`)).json();
+  const startsAt = new Date(Date.parse(start.startsAt) + 20 * 60_000).toISOString();
+  const moved = await page.request.post(`${api}/starts/${start.id}/move`, {
+    data: { version: start.version, startsAt },
   });
   expect(await moved.json()).toMatchObject({ startsAt });
   await expect.poll(async () => (1440 + (await beginOf(page, /On the way/)) - before) % 1440).toBe(20);
@@ -41,7 +62,8 @@ test("steps are changed, added, moved and taken out; it is saved by itself, and 
   page,
 }) => {
   await openDemo(page);
-  await openDay(page, "Pia Sandgren");
+  await startTomorrow(page);
+  await openDay(page);
   const before = await beginOf(page, /On the way/);
   await step(page, /On the way/).click();
   await page.getByRole("group", { name: "Usually" }).getByRole("button").last().click();
@@ -66,13 +88,13 @@ test("steps are changed, added, moved and taken out; it is saved by itself, and 
   await page.reload();
   await expect(step(page, /Boots looked at/)).toBeVisible();
   await page.getByRole("button", { name: "More", exact: true }).click();
-  await page.getByRole("button", { name: /^For Pia/ }).click();
-  await expect(page.getByText(/^Kept for Pia/)).toBeVisible();
+  await page.getByRole("button", { name: /^For Runa/ }).click();
+  await expect(page.getByText(/^Kept for Runa/)).toBeVisible();
   await expectAccessible(page);
   const asked = page.waitForEvent("download");
   await page.getByRole("button", { name: "Calendar file" }).click();
   const file = await asked;
-  expect(file.suggestedFilename()).toMatch(/^Pia Sandgren, .*\.ics$/);
+  expect(file.suggestedFilename()).toMatch(/^Runa Sedge, .*\.ics$/);
   expect(await readFile(await file.path(), "utf8")).toMatch(/^BEGIN:VCALENDAR\r\n[\s\S]*Boots looked at/);
   await page.getByRole("button", { name: "Forget what was changed for this start" }).click();
   await expect(page.getByText("This athlete's usual day.", { exact: false })).toBeVisible();
@@ -81,7 +103,8 @@ test("steps are changed, added, moved and taken out; it is saved by itself, and 
 
 test("what cannot hold together is named with what may give, and a press lets it", async ({ page }) => {
   await openDemo(page);
-  await openDay(page, "Pia Sandgren");
+  await startTomorrow(page);
+  await openDay(page);
   await step(page, /Settle in/).click();
   await page.getByRole("button", { name: "When it has to be" }).click();
   await page.getByRole("button", { name: "By the clock" }).click();
@@ -105,9 +128,10 @@ test("lists are ticked off without a network, two phones agree, and what is open
   context,
 }) => {
   await openFilledClub(page);
+  await startTomorrow(page);
   const other = await somebody(page, browser, "assistant");
-  await openDay(page, "Pia Sandgren");
-  await openDay(other, "Pia Sandgren");
+  await openDay(page);
+  await openDay(other);
   for (const one of [page, other]) await one.getByRole("button", { name: "Lists" }).click();
   await expectAccessible(page);
   await context.setOffline(true);
@@ -123,7 +147,7 @@ test("lists are ticked off without a network, two phones agree, and what is open
       await expect(one.getByRole("checkbox", { name })).toBeChecked({ timeout: 20_000 });
   await page.keyboard.press("Escape");
   await page.goto("/");
-  await expect(page.getByRole("group", { name: /^Pia Sandgren/ }).getByTestId("open-list")).toContainText(
+  await expect(page.getByRole("group", { name: /^Runa Sedge/ }).getByTestId("open-list")).toContainText(
     /^To pack: /,
   );
   await other.context().close();
@@ -132,10 +156,15 @@ test("lists are ticked off without a network, two phones agree, and what is open
 test("whoever holds the link sees the day, ticks off its lists, and takes it along as a calendar", async ({
   page,
   browser,
+  baseURL,
 }) => {
   await openFilledClub(page);
-  const link = await shareStart(page, "Pia Sandgren");
-  const device = await browser.newContext();
+  const id = await startTomorrow(page);
+  const shared = await page.request.post(`${await clubApi(page)}/starts/${id}/shares`, {
+    data: { until: "day" },
+  });
+  const link = `/shared/${(await shared.json()).token}`;
+  const device = await browser.newContext({ baseURL });
   const phone = await device.newPage();
   await phone.goto(link);
   await phone.getByRole("radio", { name: "Day" }).click();
@@ -144,7 +173,7 @@ test("whoever holds the link sees the day, ticks off its lists, and takes it alo
   // What the athlete ticks off, the coach sees.
   await phone.getByRole("button", { name: "Lists" }).click();
   await phone.getByRole("checkbox", { name: "Drink" }).click();
-  await openDay(page, "Pia Sandgren");
+  await openDay(page);
   await page.getByRole("button", { name: "Lists" }).click();
   await expect(page.getByRole("checkbox", { name: "Drink" })).toBeChecked();
   await page.getByRole("checkbox", { name: "Food" }).click();

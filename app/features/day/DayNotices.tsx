@@ -69,7 +69,8 @@ function Contradiction({ model, plan }: { model: DayModel; plan: DayPlan }) {
 export function dayBegins({ frame, plans }: Pick<DayModel, "frame" | "plans">): string {
   const first = (plan: DayPlan) => {
     if (!plan.holds) return null;
-    const leaving = plan.stands.find((s) => s.step.kind === "travel") ?? plan.stands[0];
+    const of = (kind: string) => plan.stands.find((s) => s.step.kind === kind);
+    const leaving = of("travel") ?? of("warm-up") ?? plan.stands[0];
     const name = leaving?.step.kind === "travel" ? "Leave" : leaving?.step.name;
     return leaving ? { name, at: leaving.beginSeconds } : null;
   };

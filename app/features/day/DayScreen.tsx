@@ -98,7 +98,13 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
             <Button label={words.lists} icon="shelf" look="full" onPress={() => setSheet("lists")} />
             {mayBuild ? (
               <>
-                <Button label={words.addAStep} short="Add" icon="add" onPress={() => setSheet("add")} />
+                <Button
+                  label={words.addAStep}
+                  short="Add"
+                  icon="add"
+                  iconOnly={!wide}
+                  onPress={() => setSheet("add")}
+                />
                 <Button
                   label={words.undo}
                   icon="undo"

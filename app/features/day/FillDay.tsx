@@ -14,7 +14,9 @@ interface FillDayProps {
 
 /** What this day begins with, and what others of the athlete or the event begin with. */
 export function FillDay({ model, onDone }: FillDayProps) {
-  const { start, beginnings, draft } = model;
+  const { start, beginnings, draft, sameDay } = model;
+  // What begins where another start is over is no day for others.
+  const isFirst = sameDay[0]?.id === start.id;
   const event = useEvents().data?.find((e) => e.id === start.eventId) ?? null;
   const fill = (steps: readonly DayStep[]) => {
     model.edit(steps);
@@ -37,14 +39,16 @@ export function FillDay({ model, onDone }: FillDayProps) {
         ) : null}
         <Button label="From the start and the event alone" onPress={() => fill(beginnings.usual)} />
       </Section>
-      <Section title="Keep this day for others">
-        <Text className="font-text text-body text-ink">
-          Its steps stand to the start, so that they hold for any other. Starts whose day was never changed
-          follow at once.
-        </Text>
-        <Keep of="athletes" id={start.athlete.id} name={start.athlete.name} steps={model.frame.steps} />
-        {event ? <Keep of="events" id={event.id} name={event.name} steps={model.frame.steps} /> : null}
-      </Section>
+      {isFirst ? (
+        <Section title="Keep this day for others">
+          <Text className="font-text text-body text-ink">
+            Its steps stand to the start, so that they hold for any other. Starts whose day was never changed
+            follow at once.
+          </Text>
+          <Keep of="athletes" id={start.athlete.id} name={start.athlete.name} steps={model.frame.steps} />
+          {event ? <Keep of="events" id={event.id} name={event.name} steps={model.frame.steps} /> : null}
+        </Section>
+      ) : null}
       {draft.steps ? (
         <Section title="Not its own any more">
           <Button

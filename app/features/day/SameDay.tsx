@@ -14,7 +14,7 @@ export function SameDay({ model: { start, sameDay } }: { model: Pick<DayModel, "
         const apart = before ? Date.parse(one.startsAt) - Date.parse(before.startsAt) : 0;
         const isThis = one.id === start.id;
         return (
-          <View key={one.id} role="listitem" className="max-w-full flex-row items-center gap-2">
+          <View key={one.id} role="listitem" className="min-w-0 max-w-full flex-row items-center gap-2">
             {before ? (
               <Text className="font-text text-small text-muted">
                 {spokenLength(Math.floor(apart / 60_000) * 60)} later
@@ -24,7 +24,7 @@ export function SameDay({ model: { start, sameDay } }: { model: Pick<DayModel, "
               href={`/day/${one.id}`}
               replace
               aria-current={isThis ? "page" : undefined}
-              className={`flex min-h-press shrink flex-row items-center border-2 border-press px-3 ${isThis ? "bg-press" : ""}`}
+              className={`flex min-h-press min-w-0 shrink flex-row overflow-hidden items-center border-2 border-press px-3 ${isThis ? "bg-press" : ""}`}
             >
               <Text
                 numberOfLines={1}

@@ -1,4 +1,5 @@
 import type { EventType } from "../event/eventType";
+import { wallClock } from "../time/zone";
 import { wordKey } from "../words/sameWord";
 import { freeAfter, type PreviousStart, stepsBetween } from "./betweenStarts";
 import type { DayFrame } from "./constraint";
@@ -25,6 +26,8 @@ export const USUAL_TRAVEL = { usual: 25, bad: 40 };
 const DRINKING = "18:00";
 const PACKED = "21:00";
 const MIDDAY = { earliest: "11:30", latest: "13:30" };
+/** A start before then is of the day that began the morning before: nobody goes to bed and starts in the same night. */
+const NIGHT_OVER = "04:00";
 const TO_BED = { earliest: "20:30", latest: "22:30" };
 
 const stepsOf = (steps: readonly Partial<DayStep>[]): DayStep[] => steps.map((s) => dayStepSchema.parse(s));
@@ -67,8 +70,12 @@ function eachOnce(words: readonly string[]): string[] {
   return words.filter(isNew).slice(0, MOST_LINES);
 }
 
-function stepsFor({ event, travel, equipment = [] }: UsualDayOf, meals: Meals): Partial<DayStep>[] {
+function stepsFor(
+  { startsAt, zone, event, travel, equipment = [] }: UsualDayOf,
+  meals: Meals,
+): Partial<DayStep>[] {
   const kit = event?.kit ?? [];
+  const evening = wallClock(startsAt, zone).time < NIGHT_OVER ? -2 : -1;
   const hasKit = kit.length > 0;
   const only = (isThere: boolean, ...steps: Partial<DayStep>[]) => (isThere ? steps : []);
   return [
@@ -77,19 +84,19 @@ function stepsFor({ event, travel, equipment = [] }: UsualDayOf, meals: Meals): 
       note: "Little and often.",
       rules: [
         before("begin", USUAL.drink, "start"),
-        { kind: "clock", edge: "begin", day: -1, notAfter: DRINKING },
+        { kind: "clock", edge: "begin", day: evening, notAfter: DRINKING },
       ],
     },
     {
       ...{ id: "pack", name: "Pack the bag from its list", kind: "pack", minutes: { usual: USUAL.pack } },
       list: eachOnce([...kit, ...equipment, ...ALWAYS]),
-      rules: [{ kind: "clock", edge: "end", day: -1, notAfter: PACKED }],
+      rules: [{ kind: "clock", edge: "end", day: evening, notAfter: PACKED }],
     },
     {
       ...{ id: "sleep", name: "Sleep", kind: "rest", minutes: { usual: USUAL.sleep } },
       // They get up when they have slept: an evening's start does not make it noon.
       rules: [
-        { kind: "clock", edge: "begin", day: -1, notBefore: TO_BED.earliest, notAfter: TO_BED.latest },
+        { kind: "clock", edge: "begin", day: evening, notBefore: TO_BED.earliest, notAfter: TO_BED.latest },
         { kind: "straight-before", of: "wake" },
       ],
     },
@@ -106,7 +113,15 @@ function stepsFor({ event, travel, equipment = [] }: UsualDayOf, meals: Meals): 
     }),
     ...only(meals.midday, {
       ...{ id: "midday", name: "Midday meal", kind: "eat", minutes: { usual: USUAL.midday.long } },
-      rules: [{ kind: "clock", edge: "begin", day: 0, notBefore: MIDDAY.earliest, notAfter: MIDDAY.latest }],
+      rules: [
+        {
+          kind: "clock",
+          edge: "begin",
+          day: evening + 1,
+          notBefore: MIDDAY.earliest,
+          notAfter: MIDDAY.latest,
+        },
+      ],
     }),
     ...only(meals.main, {
       ...{ id: "meal", name: "Main meal", kind: "eat", minutes: { usual: USUAL.meal.long } },

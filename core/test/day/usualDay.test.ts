@@ -119,6 +119,25 @@ it("is made of steps as they may be sent, as long as the event's own cool-down, 
   }
 });
 
+it("of a start after midnight began the morning before: nobody goes to bed and starts in the same night", () => {
+  for (const event of EVENTS)
+    for (const time of ["00:00", "00:40", "01:30", "03:30"]) {
+      const day = dayAt(event, time);
+      const start = Number(time.slice(0, 2)) * HOUR + Number(time.slice(3));
+      const clock = (id: string, edge: "from" | "to" = "from") =>
+        start + (day?.get(id)?.[edge] ?? Number.NaN);
+      // On the clock of the day before.
+      expect([
+        event?.name,
+        time,
+        clock("wake") + 24 * HOUR >= 4.5 * HOUR,
+        clock("wake") + 24 * HOUR <= 7 * HOUR,
+      ]).toEqual([...[event?.name, time], ...[true, true]]);
+      expect(clock("midday") + 24 * HOUR).toBeLessThanOrEqual(13.5 * HOUR);
+      expect(clock("sleep", "to")).toBeLessThanOrEqual(clock("wake"));
+    }
+});
+
 describe("between two starts of a day", () => {
   const first = (event: EventType | null) => ({ startsAt: "2026-12-05T12:00:00.000Z", event });
   /** The second start so many minutes after the first, its re-warm 15 min long; minutes from the first. */
