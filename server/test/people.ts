@@ -6,6 +6,8 @@ import type { Person, TestServer } from "./testServer";
 export interface FullClub {
   clubId: string;
   people: Record<Role, Person>;
+  /** The secret of its link. */
+  shareToken: string;
   ids: {
     start: string;
     plan: string;
@@ -39,6 +41,7 @@ export async function fullClub(server: TestServer): Promise<FullClub> {
   return {
     clubId,
     people: { owner, coach, assistant, athlete },
+    shareToken: share.body.token,
     ids: {
       start: start.id,
       plan: start.plan.id,
