@@ -6,6 +6,7 @@ import { QueryClientProvider } from "@tanstack/react-query";
 import { useFonts } from "expo-font";
 import { Slot } from "expo-router";
 import { useEffect, useState } from "react";
+import { sendKeptTicks } from "~/data/day/unsentTicks";
 import { keepApplication } from "~/data/device/offline";
 import { applyKeptTheme } from "~/data/device/theme";
 import { makeQueryClient } from "~/data/queries/queryClient";
@@ -23,8 +24,11 @@ export default function Layout() {
   useFonts({ ArchivoNarrow_700Bold, AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold });
   useEffect(() => {
     document.documentElement.lang = "en";
-    void sendAll();
-    const send = () => void sendAll();
+    const send = () => {
+      void sendAll();
+      sendKeptTicks();
+    };
+    send();
     window.addEventListener("online", send);
     return () => window.removeEventListener("online", send);
   }, []);

@@ -55,6 +55,13 @@ export function useDayDraft(startId: string, read: Day): DayDraft {
   const landed = useRef<Day | null>(null);
   const day = landed.current && landed.current.version > read.version ? landed.current : read;
   const steps = draft ? draft.steps : day.steps;
+  // What others saved is no edit of one's own to take back.
+  const ours = useRef(day.version);
+  useEffect(() => {
+    if (day.version === ours.current || newest.current) return;
+    ours.current = day.version;
+    setHistory(noHistory);
+  }, [day.version]);
 
   const put = (next: Day | null) => {
     newest.current = next;
@@ -85,6 +92,7 @@ export function useDayDraft(startId: string, read: Day): DayDraft {
   /** The server has it. What was edited meanwhile is next. */
   function settle(saved: Day, sent: Steps): void {
     landed.current = saved;
+    ours.current = saved.version;
     known(saved);
     const later = newest.current;
     put(later && !isSame(later.steps, sent) ? { version: saved.version, steps: later.steps } : null);

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { mergeTicks, type Tick, tickSchema } from "@tonodrome/core/lists";
 import { useEffect } from "react";
 import { v4 as uuid } from "uuid";
@@ -8,19 +8,19 @@ import { useMembership } from "~/data/account/account";
 import { ApiFailure, ask } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
 import { forget, keep, keptKeys, readKept } from "~/data/device/storage";
+import { TICKS as PREFIX } from "./unsentTicks";
 
 /*
  * Lists are ticked off beside a bag, with or without a network: a press counts on this device at once, is kept on it, and is
  * sent until the server has it.
  */
 
-const PREFIX = "ticks:";
 const DEVICE = "device";
 
 /** How long after no answer it is tried again, milliseconds. */
 const RETRY = 8_000;
 /** Refusals that asking again does not change. */
-const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden", "full"]);
+const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden", "full", "link_over"]);
 /** Ticks in one request, as the server takes them. */
 const TOGETHER = 200;
 
@@ -28,7 +28,9 @@ const TOGETHER = 200;
 const store = createStore<{
   unsent: ReadonlyMap<string, readonly Tick[]>;
   failures: ReadonlyMap<string, Failure>;
-}>(() => ({ unsent: new Map(), failures: new Map() }));
+  /** What the server said last when ticks were sent: in sight until it is read anew. */
+  answered: ReadonlyMap<string, readonly Tick[]>;
+}>(() => ({ unsent: new Map(), failures: new Map(), answered: new Map() }));
 
 /** Why ticks are not on the server. */
 interface Failure {
@@ -67,14 +69,37 @@ function deviceId(): string {
   return id;
 }
 
+/** Sends what a device has of one start's lists. @param path where they are sent: what they are kept under says it */
+async function send(path: string): Promise<void> {
+  const key = PREFIX + path;
+  const sent = unsentOf(key).slice(0, TOGETHER);
+  if (sent.length === 0) return;
+  try {
+    const { ticks } = await ask("ticks", "POST", path, { ticks: sent });
+    store.setState(({ answered }) => ({ answered: new Map(answered).set(key, ticks) }));
+    // What was pressed meanwhile is next.
+    const left = unsentOf(key).filter((t) => !sent.includes(t));
+    putUnsent(key, left);
+    noteFailure(key, null);
+    if (left.length > 0) void send(path);
+  } catch (error) {
+    const isFinal = error instanceof ApiFailure && FINAL.has(error.code);
+    noteFailure(key, { sentence: (error as Error).message, isFinal });
+  }
+}
+
+/** Sends whatever this device has ticked and the server has not, also of lists that nobody has open. */
+export function sendTicks(): void {
+  for (const key of keptKeys(PREFIX))
+    if (!store.getState().failures.get(key)?.isFinal) void send(key.slice(PREFIX.length));
+}
+
 /** How many lists have ticks that only this device knows. */
 export const unsentLists = (): number => keptKeys(PREFIX).length;
 
 /** What is ticked off in the lists of a start, and the press that does it. */
 export interface Ticks {
   ticks: readonly Tick[];
-  /** Whether it is known what others have ticked. */
-  isKnown: boolean;
   /** Why this device's ticks are not on the server, in a sentence; null when they are, or on their way. */
   failure: string | null;
   press: (line: Pick<Tick, "step" | "line">, isOn: boolean) => void;
@@ -85,7 +110,6 @@ export function useTicks(startId: string): Ticks {
   const { id: clubId } = useMembership();
   return useTicksAt({
     path: `/clubs/${clubId}/starts/${startId}/ticks`,
-    key: `${PREFIX}${clubId}:${startId}`,
     queryKey: ["day", startId, "ticks"],
   });
 }
@@ -94,74 +118,44 @@ export function useTicks(startId: string): Ticks {
 export const useSharedTicks = (token: string): Ticks =>
   useTicksAt({
     path: `/shared/${token}/ticks`,
-    key: `${PREFIX}shared:${token}`,
     queryKey: ["shared", token, "ticks"],
   });
 
 interface TicksAt {
   /** Where they are asked for and sent. */
   path: string;
-  /** What unsent ones are kept under. */
-  key: string;
   queryKey: string[];
 }
 
-function useTicksAt({ path, key, queryKey }: TicksAt): Ticks {
-  const client = useQueryClient();
+function useTicksAt({ path, queryKey }: TicksAt): Ticks {
+  const key = PREFIX + path;
   const { data } = useQuery({
     queryKey,
     queryFn: () => ask("ticks", "GET", path),
     refetchInterval: 15_000,
   });
   const own = useStore(store, ({ unsent }) => unsent.get(key)) ?? unsentOf(key);
+  const answered = useStore(store, (s) => s.answered.get(key)) ?? NONE;
+  const all = mergeTicks(data?.ticks ?? [], answered, own);
   const failure = useStore(store, (s) => s.failures.get(key)) ?? null;
 
-  async function send(): Promise<void> {
-    const sent = unsentOf(key).slice(0, TOGETHER);
-    if (sent.length === 0) return;
-    try {
-      const answer = await ask("ticks", "POST", path, { ticks: sent });
-      client.setQueryData(queryKey, answer);
-      // What was pressed meanwhile is next.
-      putUnsent(
-        key,
-        unsentOf(key).filter((t) => !sent.includes(t)),
-      );
-      noteFailure(key, null);
-      void client.invalidateQueries({ queryKey: ["open-lists"] });
-      if (unsentOf(key).length > 0) void send();
-    } catch (error) {
-      const isFinal = error instanceof ApiFailure && FINAL.has(error.code);
-      noteFailure(key, { sentence: (error as Error).message, isFinal });
-    }
-  }
-
   const waits = own.length > 0 && !failure?.isFinal;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: sent from here as long as there is something to send
   useEffect(() => {
     if (!waits) return;
-    const again = () => void send();
-    const timer = setInterval(again, RETRY);
-    window.addEventListener("online", again);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener("online", again);
-    };
-  }, [waits, key]);
+    const timer = setInterval(() => void send(path), RETRY);
+    return () => clearInterval(timer);
+  }, [waits, path]);
 
   return {
-    ticks: mergeTicks(data?.ticks ?? [], own),
-    isKnown: data !== undefined,
+    ticks: all,
     failure: own.length > 0 ? (failure?.sentence ?? null) : null,
     press: ({ step, line }, isOn) => {
-      const known = mergeTicks(data?.ticks ?? [], unsentOf(key)).find(
-        (t) => t.step === step && t.line === line,
-      );
+      const known = mergeTicks(all, unsentOf(key)).find((t) => t.step === step && t.line === line);
       // A clock that runs behind another's does not make a press count for nothing.
       const at = Math.max(timeNow(), known ? Date.parse(known.at) + 1 : 0);
       const tick = { step, line, isOn, at: new Date(at).toISOString(), by: deviceId() };
       putUnsent(key, mergeTicks(unsentOf(key), [tick]));
-      void send();
+      void send(path);
     },
   };
 }

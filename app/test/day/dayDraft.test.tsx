@@ -126,6 +126,22 @@ it("what somebody else saved is written over only when that is asked for", async
   expect([draft.current.dirty, idsOf(draft.current.steps)]).toEqual([false, idsOf(shortest)]);
 });
 
+it("what somebody else saved meanwhile is nothing to take back", async () => {
+  answer = saved;
+  let read: Day = { version: 1, steps: null };
+  const client = new QueryClient();
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={client}>{children}</QueryClientProvider>
+  );
+  const { result, rerender } = renderHook(() => useDayDraft(ID, read), { wrapper });
+  act(() => result.current.edit(shorter));
+  await act(async () => result.current.save());
+  expect(result.current.undo).not.toBeNull();
+  read = { version: 3, steps: shortest };
+  rerender(undefined);
+  expect([idsOf(result.current.steps), result.current.undo]).toEqual([idsOf(shortest), null]);
+});
+
 it("takes back and does again, and puts it back to the usual day", () => {
   answer = () => null;
   const draft = draftIn();

@@ -3,7 +3,7 @@ import { act, renderHook, waitFor } from "@testing-library/react-native";
 import { mergeTicks, type Tick } from "@tonodrome/core/lists";
 import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
-import { unsentLists, useTicks } from "~/data/day/ticks";
+import { sendTicks, unsentLists, useTicks } from "~/data/day/ticks";
 import { makeMe } from "~/test/made/makeMe";
 
 let serverTicks: Tick[];
@@ -64,7 +64,7 @@ it("without a network it is kept on the device and sent once there is one, also 
   isAway = false;
   const later = ticksIn(id);
   expect(on(later.result.current.ticks)).toEqual(["Dress", "Skates"]);
-  await act(async () => void window.dispatchEvent(new Event("online")));
+  await act(async () => sendTicks());
   await waitFor(() => expect(unsentLists()).toBe(0));
   expect(on(serverTicks)).toEqual(["Dress", "Skates"]);
   expect(later.result.current.failure).toBeNull();
@@ -89,7 +89,7 @@ it("what is refused stays here with the reason, and is not asked for again by it
     1,
   ]);
   refusal = null;
-  await act(async () => void window.dispatchEvent(new Event("online")));
+  await act(async () => sendTicks());
   expect(posted).toEqual([]);
   // Another press takes it along.
   await act(async () => result.current.press(line("Dress"), true));
