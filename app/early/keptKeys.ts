@@ -6,3 +6,5 @@ export const CLUB = "club";
 export const THEME = "theme";
 /** What Today looked like when it was seen last. */
 export const SIGHT = "sight";
+/** Ticks of lists that the server does not have: before where they are sent. */
+export const TICKS = "ticks:";

@@ -8,7 +8,7 @@ import { useMembership } from "~/data/account/account";
 import { ApiFailure, ask } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
 import { forget, keep, keptKeys, readKept } from "~/data/device/storage";
-import { TICKS as PREFIX } from "./unsentTicks";
+import { TICKS as PREFIX } from "~/early/keptKeys";
 
 /*
  * Lists are ticked off beside a bag, with or without a network: a press counts on this device at once, is kept on it, and is

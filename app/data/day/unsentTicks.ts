@@ -1,7 +1,5 @@
 import { keptKeys } from "~/data/device/storage";
-
-/** What ticks that the server does not have are kept under, before where they are sent. */
-export const TICKS = "ticks:";
+import { TICKS } from "~/early/keptKeys";
 
 /** Sends ticks that only this device knows; what does that is loaded where there are any. */
 export function sendKeptTicks(): void {
