@@ -6,7 +6,7 @@ module.exports = {
       comment: "The computation has no interface, no server and no I/O.",
       severity: "error",
       from: { path: "^core/src" },
-      to: { pathNot: "^core/src|node_modules/(zod|@date-fns/tz)/" },
+      to: { pathNot: "^core/src|node_modules/(zod|@date-fns/tz|papaparse|@types/(papaparse|pdfmake))/" },
     },
     {
       name: "app-and-server-meet-only-in-core",

@@ -1,8 +1,19 @@
+import { randomUUID } from "node:crypto";
 import path from "node:path";
 import { chromium, expect, type Page } from "@playwright/test";
+import { usualSetting } from "@tonodrome/core";
 import { chromium as launch } from "./browser";
-import { beginRun, controlClock, GATE, givePlan, makeStart, openDemo, openStart, shareStart } from "./coach";
-
+import { showCard } from "./card";
+import {
+  beginRun,
+  clubApi,
+  controlClock,
+  givePlan,
+  makeStart,
+  openDemo,
+  openStart,
+  shareStart,
+} from "./coach";
 import { showFills } from "./fills";
 
 const PHONE = { width: 390, height: 844 };
@@ -28,13 +39,47 @@ async function runTwo(page: Page): Promise<void> {
   await page.clock.fastForward(24_000);
 }
 
-async function gate(page: Page): Promise<void> {
-  await makeStart(page, "Runa Sedge", 30);
-  await givePlan(page, [GATE, { name: "Easy laps" }]);
+/** As many names as a class of children has: whose start it is, and these. */
+const GROUP =
+  "Aino,Bram,Cleo,Dario,Edda,Falk,Greta,Hanno,Ilva,Joris,Kaja,Lev,Mirko,Nell,Oskar,Pia,Ravi,Sol,Tove,Ulf,Vera,Wim,Yara"
+    .split(",")
+    .map((name, i) => `${name} ${["Sand", "Moss", "Halloran-Whitlock", "Fell"][i % 4]}`);
+
+/** A group of two dozen at their own ladder: one is missing, some have done it, one sits it out. */
+async function group(page: Page): Promise<void> {
+  const api = await clubApi(page);
+  const ids: string[] = [];
+  for (const name of GROUP) {
+    ids.push(randomUUID());
+    await page.request.post(`${api}/athletes`, { data: { id: ids.at(-1), name } });
+  }
+  await makeStart(page, "Runa Sedge", 30, { setting: { ...usualSetting(), group: ids } });
+  await givePlan(page, [
+    { name: "Easy laps" },
+    { name: "Straight jumps", phase: "technical", intensity: 40 },
+  ]);
   await beginRun(page);
-  for (const press of ["Hit", "Miss", "Hit"])
-    await page.getByRole("button", { name: press, exact: true }).click();
-  await page.clock.fastForward(20_000);
+  await page.getByRole("button", { name: /^All together/ }).click();
+  await page.getByRole("button", { name: /^Lev/ }).click();
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Done", exact: true }).click();
+  await page.getByRole("button", { name: /^Each their own/ }).click();
+  for (const name of [/^Aino/, /^Bram/, /^Cleo/, /^Greta/, /^Ilva/, /^Edda/, /^Edda/])
+    await page.getByRole("button", { name }).click();
+}
+
+/** The second of two starts of one athlete on a day, its re-warm built. */
+async function twoStarts(page: Page): Promise<void> {
+  await openStart(page, "Ilse Marrow");
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: /^The start/ }).click();
+  await page.getByRole("button", { name: "Add the next round, if through" }).click();
+  await page.waitForURL(/fill=first/);
+  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByText(/^Filled from /).waitFor();
+  await page.clock.runFor(3000);
+  await page.getByRole("button", { name: "Day", exact: true }).click();
+  await page.getByRole("list", { name: "Starts of this day" }).waitFor();
 }
 
 /** A day, opened at its evening before. */
@@ -46,20 +91,57 @@ async function wholeDay(page: Page): Promise<void> {
   await expect(page.getByRole("button", { name: /^Warm-up, .*leaves no room/ })).toBeVisible();
 }
 
-/** The wait, at the moment the routine is paced by breath. */
-async function wait(page: Page): Promise<void> {
-  await makeStart(page, "Anneliese Obermayer-Castellanos", 10);
-  await givePlan(page, [{ name: "Single jumps", phase: "technical", focus: "Arms quiet at the top" }]);
-  await beginRun(page);
-  await page.getByRole("button", { name: "Done", exact: true }).click();
-  const [minutes = 0, seconds = 0] = (await page.getByRole("timer").first().innerText())
-    .split(":")
-    .map(Number);
-  await page.clock.fastForward((minutes * 60 + seconds - 130) * 1000);
+/** A start list of this evening, with a fault, somebody who is known and somebody who is not. */
+async function startList(page: Page): Promise<void> {
+  const day = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+  const row = (number: number, name: string, time: string) =>
+    `${number};${name};Novice free skate;${day};${time};Aldermere Ice Hall`;
+  await page.goto("/start/list");
   await page
-    .getByText(/^Breathe/)
-    .first()
-    .waitFor();
+    .getByLabel("Or paste it, heads first")
+    .fill(
+      [
+        "No.;Name;Event;Date;Time;Rink",
+        row(1, "Odalys Fenn", "14:00"),
+        row(2, "SANDGREN Pia", "14:04"),
+        row(3, "Marit Holloway", "14:88"),
+        row(4, "Whitlock, Noor", "14:12"),
+        row(5, "Ilse Marrow", "14:16"),
+        row(6, "Bastian Thorne", "14:20"),
+      ].join("\n"),
+    );
+  await page.getByRole("button", { name: "Read what was pasted" }).click();
+  await page.getByText(/^\d+ new, /).waitFor();
+}
+
+/** The order that comes of it, while number 2 is on, six minutes late. */
+async function order(page: Page): Promise<void> {
+  await startList(page);
+  await page.getByRole("button", { name: "Leave them out" }).click();
+  await page.getByRole("button", { name: /^Make \d/ }).click();
+  await page.getByRole("link", { name: "Running order, number 2" }).click();
+  const id = page.url().split("/").at(-1);
+  const me = await (await page.request.get("/api/me")).json();
+  const address = `/api/clubs/${me.clubs[0].id}/orders/${id}`;
+  const { calls: _, starts, ...rest } = await (await page.request.get(address)).json();
+  // The list of an hour ago, so that it goes on now.
+  const from = Date.now() - 14 * 60_000;
+  const slots = rest.slots.map((slot: { number: number }) => ({
+    ...slot,
+    at: new Date(from + (slot.number - 1) * 240_000).toISOString(),
+  }));
+  const members = starts.map((s: { id: string; number: number }) => ({ startId: s.id, number: s.number }));
+  const { id: __, ...write } = rest;
+  await page.request.put(address, { data: { ...write, slots, starts: members } });
+  for (const [number, minutes] of [
+    [1, 13],
+    [2, 7],
+  ] as const)
+    await page.request.post(`${address}/now`, {
+      data: { number, at: new Date(Date.now() - minutes * 60_000).toISOString() },
+    });
+  await page.reload();
+  await page.getByText(/so far today/).waitFor();
 }
 
 async function forecast(page: Page, athlete: string): Promise<void> {
@@ -114,18 +196,13 @@ const shots: Shot[] = [
     },
   },
   {
-    name: "drill",
+    name: "sheet",
     go: async (page) => {
-      await openStart(page, "Ilse Marrow");
-      await page.getByRole("button", { name: /^Landing holds/ }).click();
-    },
-  },
-  {
-    name: "day",
-    go: async (page) => {
-      await openStart(page, "Tamsin Okoro-Vale");
-      await page.getByTestId("stair").hover();
-      await page.mouse.wheel(0, 560);
+      await wholeDay(page);
+      await page.getByRole("button", { name: "More", exact: true }).click();
+      await page.getByRole("button", { name: "Sheet to print" }).click();
+      await page.getByText("Start, after a wait of").first().waitFor({ state: "attached" });
+      await showCard(page);
     },
   },
   { name: "shelf", size: WIDE, go: async (page) => void (await page.goto("/shelf")) },
@@ -162,17 +239,12 @@ const shots: Shot[] = [
     },
   },
   { name: "log", size: WIDE, go: async (page) => void (await page.goto("/log")) },
-  {
-    name: "log-run",
-    go: async (page) => {
-      await page.goto("/log");
-      await page.getByRole("listitem").getByRole("link").last().click();
-    },
-  },
   { name: "run", go: runTwo },
   // These make starts of their own, so they come last.
-  { name: "run-gate", dark: true, go: gate },
-  { name: "run-wait", go: wait },
+  { name: "two-starts", go: twoStarts },
+  { name: "group", go: group },
+  { name: "start-list", go: startList },
+  { name: "order", go: order },
 ];
 
 const wanted = process.argv.slice(2);
@@ -188,7 +260,7 @@ for (const { name, size = PHONE, dark, go } of shots) {
   await controlClock(page);
   await openDemo(page);
   await go(page);
-  await page.getByRole("main").waitFor();
+  if (page.url().startsWith(base)) await page.getByRole("main").waitFor();
   // A page in sight keeps a stream open, so the network is never idle: what it asks for first is given a moment.
   await page.waitForTimeout(1500);
   await expect(page.getByText("Loading …")).toHaveCount(0);

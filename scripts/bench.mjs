@@ -22,6 +22,7 @@ main(async () => {
   await tsx(inRoot("core", "bench", "forecast.ts"));
   await tsx(inRoot("core", "bench", "checks.ts"));
   await tsx(inRoot("core", "bench", "day.ts"));
+  await tsx(inRoot("core", "bench", "lists.ts"));
   await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
   await ensureBuilt();
   const empty = await ensureEmptyBuilt();

@@ -1,6 +1,7 @@
 import { forgetSentRuns } from "~/data/runs/send";
 import { whenSessionEnds } from "./account/account";
 import { forgetEarly } from "./client/early";
+import { forgetAlarms } from "./device/armed";
 import { forgetSight } from "./device/sight";
 import { forgetQueries } from "./queries/keptQueries";
 
@@ -10,6 +11,7 @@ export function forgetClub(): void {
   void forgetQueries();
   forgetSight();
   forgetEarly();
+  forgetAlarms();
 }
 
 // Also when the session was ended from elsewhere: a phone that was lost is why one signs out everywhere.

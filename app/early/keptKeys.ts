@@ -6,5 +6,7 @@ export const CLUB = "club";
 export const THEME = "theme";
 /** What Today looked like when it was seen last. */
 export const SIGHT = "sight";
+/** Starts whose day calls on this device. */
+export const ALARMS = "alarms";
 /** Ticks of lists that the server does not have: before where they are sent. */
 export const TICKS = "ticks:";

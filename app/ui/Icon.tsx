@@ -1,6 +1,8 @@
 import ArrowDown from "lucide-react-native/icons/arrow-down";
 import ArrowLeft from "lucide-react-native/icons/arrow-left";
 import ArrowUp from "lucide-react-native/icons/arrow-up";
+import Bell from "lucide-react-native/icons/bell";
+import BellOff from "lucide-react-native/icons/bell-off";
 import CalendarClock from "lucide-react-native/icons/calendar-clock";
 import Check from "lucide-react-native/icons/check";
 import ChevronDown from "lucide-react-native/icons/chevron-down";
@@ -28,6 +30,8 @@ import X from "lucide-react-native/icons/x";
 
 const icons = {
   add: Plus,
+  alarm: Bell,
+  "alarm-off": BellOff,
   back: ArrowLeft,
   close: X,
   club: Users,

@@ -31,6 +31,20 @@ export function dayName(instant: string, zone: string, now: number): string {
   );
 }
 
+/** Day and clock time at a place. @example "Sat, 5 Dec, 14:05" */
+export function placeMoment(instant: string, zone: string): string {
+  const options = {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone: zone,
+    hourCycle: "h23",
+  } as const;
+  return formatter("placeMoment", options).format(new Date(instant));
+}
+
 /** A day of the calendar. @param date `YYYY-MM-DD` @example "Sat 5 Dec" */
 export function calendarDay(date: string): string {
   return formatter("day", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" }).format(
@@ -53,16 +67,7 @@ export function roughLength(seconds: number): string {
 }
 
 /** Day and clock time where the device is, for what has no venue. */
-export function deviceMoment(instant: string): string {
-  const options = {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
-  } as const;
-  return formatter("moment", { ...options, hourCycle: "h23" }).format(new Date(instant));
-}
+export const deviceMoment = (instant: string): string => placeMoment(instant, deviceZone());
 
 /** The day where the device is. */
 export function deviceDay(instant: string): string {

@@ -5,35 +5,56 @@ import { type DayFile, readDayFile } from "@tonodrome/core/day";
 import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
 import { CHECKS, checkAnswer, fixedFile, forecastAnswer } from "@tonodrome/core/judge-answers";
 import { dayAnswer, dayTableText } from "./dayAnswer";
-import { DAY_FORMATS, exportDay } from "./exportDay";
+import { exportCommand } from "./exportCommand";
 import { fitAnswer, fitTableText } from "./fitAnswer";
+import { importCommand } from "./importCommand";
 import { checkTableText, forecastTableText } from "./judgeTables";
+import type { Terminal } from "./terminal";
 
 const HELP = `tonodrome fit FILE|-        fits a plan to its day and prints it
 tonodrome forecast FILE|-   says what state they will be in at the start, and if it slips
 tonodrome check FILE|-      names what there is to say against a plan, gravest first
 tonodrome day FILE|-        counts a whole day back from its start, as usual and if it goes badly
-tonodrome export FILE|-     writes a day in another form, given with --as
+tonodrome export FILE|-     writes a day, a plan, a run or a club in another form, given with --as
+tonodrome import FILE|-     says what a start list (CSV, iCalendar) would change in the club's file given with --into
 
   --seconds N   the time available, instead of the file's
   --table       a table to be read, instead of JSON
-  --as FORM     (export) ics, a calendar; json, the whole day with the steps it was made of
   --fix CODE    (check) prints the file with every finding of this code mended that can be
+  --as FORM     (export) ics, csv, pdf or json: of a day all of them, of a plan pdf and json, of a run csv and json,
+                of a club csv
+  --paper PAPER (export) a4, or pocket: a card that is folded once
+  --of TABLE    (export) of a club: shelf, starts or log
+  --into CLUB   (import) the club's file
+  --apply       (import) writes what would change into the club's file; without it nothing is written
+  --add         (import) those who are not in the club come into it
+  --zone ZONE --date DAY --event NAME --venue NAME
+                (import) said of rows that do not say it themselves
 
-FILE is JSON in the format of docs/schema/fit.schema.json, of day and export in that of docs/schema/day.schema.json; - reads
-standard input.
+FILE is JSON in the format of docs/schema/fit.schema.json or of docs/schema/day.schema.json, to export also a run or a club's
+export, to import a start list; - reads standard input.
 fit ends with 0 when it fits, 1 when it does not (the best reduced plan is printed); forecast with 0 when they will be
 warm, 1 when not; check with 0 when there is nothing to stop or warn of, 1 when there is; day with 0 when everything holds together in
-both, 1 when not; export with 0, or 1 where the day cannot hold together; 2 is bad input.
+both, 1 when not; export with 0, or 1 where the day cannot hold together; import with 0, or 1 where it would change something and was
+not applied; 2 is bad input.
 `;
 
-const COMMANDS = ["fit", "forecast", "check", "day", "export"];
+/** Options that one command alone has. */
+const ONLY_OF = {
+  fix: "check",
+  as: "export",
+  paper: "export",
+  of: "export",
+  into: "import",
+  apply: "import",
+  add: "import",
+  zone: "import",
+  date: "import",
+  event: "import",
+  venue: "import",
+};
 
-/** What of the process the commands use. */
-export interface Terminal {
-  stdout: { write: (text: string) => unknown };
-  stderr: { write: (text: string) => unknown };
-}
+const COMMANDS = ["fit", "forecast", "check", "day", "export", "import"];
 
 /** Runs a command. @returns the exit code */
 export async function main(args: string[], { stdout, stderr }: Terminal): Promise<number> {
@@ -56,13 +77,12 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
   if (!COMMANDS.includes(command)) return refuse([`There is no command “${command}”.`, HELP]);
   if (from === undefined || more.length > 0)
     return refuse([`Give one file to ${command}, or - for standard input.`, HELP]);
+  for (const [option, of] of Object.entries(ONLY_OF))
+    if (values[option as keyof typeof values] !== undefined && of !== command)
+      return refuse([`--${option} is for ${of}.`]);
   const code = values.fix;
-  if (code !== undefined && command !== "check") return refuse(["--fix is for check.", HELP]);
   if (code !== undefined && !CHECKS.some((c) => c.code === code))
     return refuse([`There is no check “${code}”. There are: ${CHECKS.map((c) => c.code).join(", ")}.`]);
-  const as = DAY_FORMATS.find((format) => format === values.as);
-  if (values.as !== undefined && command !== "export") return refuse(["--as is for export."]);
-  if (command === "export" && !as) return refuse([`Give export --as one of: ${DAY_FORMATS.join(", ")}.`]);
   let bytes: Buffer;
   try {
     bytes = readFileSync(from === "-" ? 0 : from);
@@ -77,15 +97,12 @@ export async function main(args: string[], { stdout, stderr }: Terminal): Promis
   }
   const faulty = (faults: readonly Fault[]) =>
     refuse(faults.map((f) => `${pathText(f.path) || "(the file)"}: ${f.message}`));
-  if (command === "day" || as) {
-    if (values.seconds !== undefined) return refuse([`--seconds is not for ${command}.`]);
+  if (command !== "fit" && command !== "forecast" && command !== "check" && values.seconds !== undefined)
+    return refuse([`--seconds is not for ${command}.`]);
+  if (command === "export") return exportCommand(text, values, { stdout, stderr });
+  if (command === "import") return importCommand(text, values, { stdout, stderr });
+  if (command === "day") {
     const read = readDayFile(text);
-    if (as && "file" in read) {
-      const made = exportDay(read.file, as, new Date().toISOString());
-      if ("text" in made) stdout.write(made.text);
-      else stderr.write(`${made.why}\n`);
-      return "text" in made ? 0 : 1;
-    }
     return "faults" in read ? faulty(read.faults) : day(read.file, values.table ?? false, stdout);
   }
   const read = readFitFile(text);
@@ -123,6 +140,15 @@ function parse(args: string[]) {
       table: { type: "boolean" },
       fix: { type: "string" },
       as: { type: "string" },
+      paper: { type: "string" },
+      of: { type: "string" },
+      into: { type: "string" },
+      apply: { type: "boolean" },
+      add: { type: "boolean" },
+      zone: { type: "string" },
+      date: { type: "string" },
+      event: { type: "string" },
+      venue: { type: "string" },
       help: { type: "boolean", short: "h" },
     },
   });

@@ -9,6 +9,13 @@ export {
 export { type Scale, type ScaleItem, scaleItemSchema, scaleKindSchema } from "./athlete/scale";
 export { knownOf, markOf, type Noted } from "./checks/setAside";
 export {
+  EASY_SESSION,
+  SESSION_KINDS,
+  type SessionKind,
+  sessionKindOf,
+  sessionName,
+} from "./conditions/sessionKind";
+export {
   type Conditions,
   conditionsOf,
   type Known,
@@ -38,6 +45,7 @@ export type { DoseLevel, LevelRung } from "./dose/terms/level";
 export type { Range } from "./dose/terms/range";
 export type { Sides } from "./dose/terms/sides";
 export { withKind } from "./dose/withKind";
+export { CALL_GAP, type Called, calledLine, MOST_CALLED, MOST_COUNTS } from "./drill/called";
 export {
   type Distance,
   type DrillDetails,
@@ -65,7 +73,11 @@ export { steepLeftOut } from "./fit/explain/steepLeftOut";
 export { type Fit, type FitState, fitAt, fitPlan, type Placement, type Verdict } from "./fit/fit";
 export { idleLine } from "./fit/idle";
 export { type FitProfile, quickProfileAt, withTable } from "./fit/profile";
+export { type GroupMember, groupOf, groupSize, MOST_IN_GROUP } from "./group/group";
+export type { GroupMark } from "./group/groupMark";
+export { groupProfile } from "./group/groupProfile";
 export { lostLabels } from "./ladder/lostLabels";
+export { hashOf } from "./maths/hash";
 export { idsFrom } from "./maths/idsFrom";
 export { type Coverage, coverageOf } from "./plan/coverage";
 export { type DrillContent, drillContent, shelfOrigin } from "./plan/drillContent";
@@ -99,8 +111,10 @@ export { REMEMBERED } from "./rewarm/memory";
 export type { RunForecast } from "./run/judge/runForecast";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";
+export { type CallNow, callAt } from "./run/live/calls";
 export { cautionFor, weatherCaution } from "./run/live/cautions";
 export { type Cue, type CueLook, cueBetween, cueLook, type Tone } from "./run/live/cues";
+export { type GroupStand, groupStand, groupWords, isOwnStep } from "./run/live/groupStand";
 export { passedPoints } from "./run/live/passedPoints";
 export { type RunClock, runClock } from "./run/live/runClock";
 export { runTimeline } from "./run/live/runTimeline";
@@ -114,7 +128,6 @@ export type { RunEvent } from "./run/log/runEvent";
 export { MOST_UNDOABLE, type RunState, runState, type Split } from "./run/log/runState";
 export { type RunSummary, runSummary } from "./run/log/runSummary";
 export { isWorthOffering, refitReason } from "./run/refit/refitReason";
-export { coolDownOf } from "./run/steps/coolDown";
 export { runPlanOf, stepOfDrill } from "./run/steps/freezeFit";
 export { type GateTally, gateTally } from "./run/steps/gateTally";
 export { type PartNow, partAt } from "./run/steps/partAt";

@@ -1,3 +1,12 @@
 // Lists that are ticked off, wherever they are shown.
 
-export { type ListStand, lineKey, listStands, mergeTicks, type Tick, tickSchema } from "./lists/tick";
+export { KIT_STEP } from "./day/step";
+export {
+  kitThere,
+  type ListStand,
+  lineKey,
+  listStands,
+  mergeTicks,
+  type Tick,
+  tickSchema,
+} from "./lists/tick";

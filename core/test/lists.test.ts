@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { listStands, mergeTicks, type Tick, tickSchema } from "../src/lists/tick";
+import { kitThere, listStands, mergeTicks, type Tick, tickSchema } from "../src/lists/tick";
 
 const DEVICES = ["11111111-1111-4111-8111-111111111111", "22222222-2222-4222-8222-222222222222"] as const;
 
@@ -104,4 +104,18 @@ it.each([
   ["no time", { at: "now" }],
 ])("is refused with %s", (_, more) => {
   expect(tickSchema.safeParse({ ...tick("Skates", 1, true), ...more }).success).toBe(false);
+});
+
+it("of the kit is there what was ticked on arrival, on whichever phone last; of the rest what the start says", () => {
+  const by = ["11111111-1111-4111-8111-111111111111", "22222222-2222-4222-8222-222222222222"] as const;
+  const at = (second: number) => new Date(Date.UTC(2026, 5, 1, 12, 0, second)).toISOString();
+  const tick = (line: string, second: number, isOn: boolean, step = "kit", who = 0): Tick => ({
+    ...{ step, line, isOn, at: at(second), by: by[who] as string },
+  });
+  const kit = ["Boots", "Guards", "Music"];
+  expect(kitThere(kit, ["guards"], [])).toEqual(["Guards"]);
+  expect(kitThere(kit, ["Guards"], [tick("Boots", 1, true), tick("Guards", 2, false)])).toEqual(["Boots"]);
+  // Packed is not there.
+  expect(kitThere(kit, [], [tick("Boots", 1, true, "pack")])).toEqual([]);
+  expect(kitThere(kit, [], [tick("Boots", 3, false, "kit", 1), tick("Boots", 1, true)])).toEqual([]);
 });

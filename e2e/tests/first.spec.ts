@@ -4,6 +4,9 @@ import { expectAccessible } from "../coach";
 /** So many presses besides typing from the sign-up form to a warm-up under the finger, at most. */
 const MOST_PRESSES = 6;
 
+/** The longest from the sign-up form to a warm-up that is filled, in milliseconds, beside other checks too. */
+const LONGEST = 60_000;
+
 /** The page's own count of presses: of keys typed none is one. */
 async function countPresses(page: Page): Promise<() => Promise<number>> {
   await page.addInitScript(() => {
@@ -44,9 +47,9 @@ test("from the sign-up form to a filled warm-up under the finger in at most six 
   await page.getByLabel("Athlete").fill("Odalys Brandt");
   await page.getByRole("button", { name: "Build the warm-up" }).click();
   const first = page.getByTestId("first-fill");
-  await expect(first.getByText(/^Filled from /)).toBeVisible();
+  await expect(first.getByText(/^Filled from /)).toBeVisible({ timeout: LONGEST });
   expect(await presses()).toBeLessThanOrEqual(MOST_PRESSES);
-  expect(Date.now() - began).toBeLessThan(60_000);
+  expect(Date.now() - began).toBeLessThan(LONGEST);
 
   // Fitted: it says so, and the finger changes it.
   await expect(page.getByTestId("stair").locator("[data-drill]").first()).toBeVisible();
@@ -66,7 +69,7 @@ test("from the sign-up form to a filled warm-up under the finger in at most six 
     "$1",
   );
   await others.first().click();
-  await expect(first.getByText(`Filled from ${name}. Or:`)).toBeVisible();
+  await expect(first.getByText(`Filled from ${name}. Or:`)).toBeVisible({ timeout: LONGEST });
   await first.getByRole("button", { name: "Good" }).click();
   await expect(first).toBeHidden();
   await expect(page.getByTestId("saved")).toHaveText("Saved");
@@ -93,7 +96,7 @@ test("with none of the sports it begins with general preparation, and can be lef
   const tomorrow = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
   await page.getByLabel("Day").fill(tomorrow);
   await page.getByRole("button", { name: "Build the warm-up" }).click();
-  await expect(page.getByTestId("first-fill").getByText(/^Filled from /)).toBeVisible();
+  await expect(page.getByTestId("first-fill").getByText(/^Filled from /)).toBeVisible({ timeout: LONGEST });
   await expect(page.getByRole("heading", { name: "Odalys Brandt, First start" })).toBeVisible();
   await page.goto("/");
   await expect(page.getByRole("group", { name: /^Odalys Brandt/ })).toHaveCount(1);
@@ -110,5 +113,5 @@ test("an empty shelf is filled from where filling needs it", async ({ page }) =>
   const sheet = page.getByRole("dialog");
   await sheet.getByRole("button", { name: "Add Golf to the shelf" }).click();
   await sheet.getByRole("list", { name: "Approaches" }).getByRole("button").first().click();
-  await expect(page.getByText(/^Filled from /)).toBeVisible();
+  await expect(page.getByText(/^Filled from /)).toBeVisible({ timeout: LONGEST });
 });

@@ -73,6 +73,28 @@ test("a start is copied with its warm-up, and the copy moved to another day and 
   await expect(card(page, /^Noor Whitlock, Final/)).toContainText(/45 min available/);
 });
 
+test("the next round stands there as if through: one press says which it is, and not through is taken back", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await makeStart(page, "Signe Halloran", 60);
+  const addRound = async () => {
+    await openSheet(page);
+    await page.getByRole("button", { name: "Add the next round, if through" }).click();
+    await expect(page).toHaveURL(/sheet=start/);
+    await page.goto("/");
+  };
+  await addRound();
+  const round = card(page, /^Signe Halloran, Trial skate, next round/);
+  await expect(round).toContainText("If through");
+  await expectAccessible(page);
+  await round.getByRole("button", { name: /^Not through/ }).click();
+  await expect(round).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await round.getByRole("button", { name: /^Through/ }).click();
+  await expect(round).not.toContainText("If through");
+});
+
 test("a time is taken when it is chosen, a whole move is taken back, also after moving is done", async ({
   page,
 }) => {

@@ -19,9 +19,11 @@ import { type LogOptions, logAnswers, logOptions } from "./process/log";
 import { athletes } from "./resources/athletes";
 import { auditTrail } from "./resources/auditTrail";
 import { auth } from "./resources/auth";
+import { calendars } from "./resources/calendars";
 import { changes } from "./resources/changes";
 import { club } from "./resources/club";
 import { clubFile } from "./resources/clubFile";
+import { clubTables } from "./resources/clubTables";
 import type { Context } from "./resources/context";
 import { days } from "./resources/days";
 import { drills } from "./resources/drills";
@@ -35,12 +37,15 @@ import { me } from "./resources/me";
 import { members } from "./resources/members";
 import { openLists } from "./resources/openLists";
 import { openRuns } from "./resources/openRuns";
+import { orders } from "./resources/orders";
 import { plans } from "./resources/plans";
 import { runningOrder } from "./resources/runningOrder";
 import { runs } from "./resources/runs";
 import { shared } from "./resources/shared";
 import { shares } from "./resources/shares";
+import { shelfTable } from "./resources/shelfTable";
 import { starters } from "./resources/starters";
+import { startList } from "./resources/startList";
 import { starts } from "./resources/starts";
 import { templates } from "./resources/templates";
 import { ticks } from "./resources/ticks";
@@ -76,6 +81,8 @@ const resources = [
   invites,
   auditTrail,
   clubFile,
+  clubTables,
+  calendars,
   changes,
   athletes,
   days,
@@ -84,10 +91,13 @@ const resources = [
   templates,
   ticks,
   starters,
+  shelfTable,
+  startList,
   starts,
   plans,
   openLists,
   openRuns,
+  orders,
   runs,
   earlierRuns,
   figures,

@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import Fastify, { type InjectOptions } from "fastify";
 import { guard } from "../src/access/access";
 import { makeRateLimits } from "../src/access/rateLimits";
-import { drillInput, eventInput, planBody, profile, runInput, setting, startInput } from "./make";
+import { drillInput, eventInput, orderInput, planBody, profile, runInput, setting, startInput } from "./make";
 import { type FullClub, fullClub, IN_TIME } from "./people";
 import { ALL, RULES } from "./rules";
 import { type TestServer, testOptions, testServer } from "./testServer";
@@ -122,6 +122,8 @@ describe("another club", () => {
     "PUT /api/clubs/:clubId/starts/:id/day": () => ({ version: 1, steps: null }),
     "PUT /api/clubs/:clubId/events/:id/day": () => ({ version: 1, steps: null }),
     "PUT /api/clubs/:clubId/athletes/:id/day": () => ({ version: 1, steps: null }),
+    "PUT /api/clubs/:clubId/orders/:id": () => ({ version: 1, ...orderInput() }),
+    "POST /api/clubs/:clubId/orders/:id/now": () => ({ number: 1, at: "2026-06-01T12:00:00.000Z" }),
     "POST /api/clubs/:clubId/starts/:id/ticks": () => ({ ticks: [] }),
     "POST /api/clubs/:clubId/starts/:id/shares": () => ({ until: IN_TIME }),
     "POST /api/clubs/:clubId/starts/:id/move": () => ({ version: 1, startsAt: startInput("").startsAt }),
@@ -149,6 +151,11 @@ describe("another club", () => {
     const { owner } = ours.people;
     const start = await owner.ask("POST", "/api/:club/starts", startInput(theirs.ids.athlete));
     expect(start.body).toMatchObject({ code: "invalid_input", path: "athleteId" });
+    const group = await owner.ask("POST", "/api/:club/starts", {
+      ...startInput(ours.ids.athlete),
+      setting: { ...setting, group: [theirs.ids.athlete] },
+    });
+    expect(group.body).toMatchObject({ code: "invalid_input", path: "setting.group" });
     const run = await owner.ask("POST", "/api/:club/runs", runInput(theirs.ids.start));
     expect(run.status).toBe(404);
     const invite = await owner.ask("POST", "/api/:club/invites", {

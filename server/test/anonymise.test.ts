@@ -1,6 +1,6 @@
 import { usualDay } from "@tonodrome/core/day";
 import { exportOf, type Line, linesOf, of } from "./clubLines";
-import { planBody, profile, startWrite } from "./make";
+import { orderInput, planBody, profile, startWrite } from "./make";
 import { fullClub } from "./people";
 import { type Person, type TestServer, testServer } from "./testServer";
 
@@ -47,6 +47,8 @@ describe("makes an athlete anonymous everywhere an export looks", () => {
     }).map((step) => ({ ...step, name: `Ada ${step.name}`, note: "Her LEFT KNEE hurts" }));
     for (const of of [`starts/${ids.start}`, `athletes/${ids.athlete}`])
       expect((await owner.ask("PUT", `/api/:club/${of}/day`, { version: 1, steps })).status).toBe(200);
+    const order = { ...orderInput(), title: "Ada Finch and others", venue: "Finch hall" };
+    await owner.ask("POST", "/api/:club/orders", order);
     await owner.ask("POST", "/api/:club/templates", { name: "Like Ada Finch", body: planBody("Ada Finch") });
     const event = {
       id: "11111111-1111-4111-8111-111111111111",

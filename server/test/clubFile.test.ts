@@ -34,7 +34,7 @@ async function emptyClub() {
   return { person, clubId: me.clubs[0]?.id as string };
 }
 
-const HEAD = { format: "tonodrome-club", version: 4, name: "Club" };
+const HEAD = { format: "tonodrome-club", version: 5, name: "Club" };
 const END = (records: number) => ({ record: "end", records });
 const ID = "11111111-1111-4111-8111-111111111111";
 
@@ -77,6 +77,7 @@ const anyFile = fc
     drills: fc.array(recordOf("drill"), { maxLength: 2 }),
     events: fc.array(recordOf("event"), { maxLength: 2 }),
     templates: fc.array(recordOf("template"), { maxLength: 1 }),
+    orders: fc.array(recordOf("order"), { maxLength: 1 }),
     starts: fc.array(recordOf("start"), { maxLength: 2 }),
     edits: fc.array(recordOf("edit"), { maxLength: 2 }),
     ticks: fc.array(recordOf("ticks"), { maxLength: 1 }),
@@ -87,7 +88,11 @@ const anyFile = fc
   .map(({ name, ...parts }) => {
     const eventId = parts.events[0]?.id ?? null;
     const athleteId = parts.athletes[0]?.id;
-    const starts = parts.starts.map((s) => ({ ...s, athleteId, eventId }) as Line);
+    const [order] = parts.orders;
+    const starts = parts.starts.map(({ order: _, ...s }) => {
+      const standing = order ? { order: { id: order.id, number: 7 } } : {};
+      return { ...s, athleteId, eventId, ...standing } as Line;
+    });
     const startId = starts[0]?.id ?? null;
     const past = (event: Line) => ({ ...event, at: "2026-06-01T12:00:00.000Z" });
     const lines: Line[] = [
@@ -95,6 +100,7 @@ const anyFile = fc
       ...parts.drills,
       ...parts.events,
       ...parts.templates,
+      ...parts.orders,
       ...starts.flatMap((s, i) => [
         s,
         ...(i === 0 ? parts.ticks.map((t) => ({ ...t, startId: s.id })) : []),
@@ -137,7 +143,7 @@ it("exports what was imported, byte for byte, whatever is in it", async () => {
       const text = await exported(first.person, first.clubId);
       const lines = linesOf(text);
       expect(lines[0]).toMatchObject({ name: file[0]?.name });
-      for (const kind of ["athlete", "drill", "event", "template", "start", "edit", "day", "run"])
+      for (const kind of ["athlete", "drill", "event", "template", "order", "start", "edit", "day", "run"])
         expect(of(lines, kind)).toHaveLength(of(file, kind).length);
       expect((await read(second.person, second.clubId, text)).statusCode).toBe(200);
       expect(await exported(second.person, second.clubId)).toBe(text);
@@ -214,8 +220,8 @@ it("takes a broken file whole or not at all, and says where it is broken", async
       const answer = await read(person, clubId, payload ?? "");
       expect(answer.statusCode).toBeLessThan(500);
       if (answer.statusCode === 200) {
-        const { Athlete, Drill, Run, EventType, Template, Club } = server.models;
-        for (const table of [Athlete, Drill, Run, EventType, Template])
+        const { Athlete, Drill, Run, EventType, Template, Order, Club } = server.models;
+        for (const table of [Athlete, Drill, Run, EventType, Template, Order])
           await (table as typeof Athlete).destroy({ where: { clubId } });
         await Club.update({ name: "Empty" }, { where: { id: clubId } });
       } else {
@@ -245,7 +251,7 @@ describe("refuses, and changes nothing,", () => {
   const press = (at: string) => ({ id: ID, kind: "begin", at });
   const presses = (...events: object[]) => ({ record: "presses", runId: ID, events });
   it.each<[string, string, string | null, string]>([
-    ["another version", textOf([{ ...HEAD, version: 5 }]), "lines.1.version", "version 3"],
+    ["another version", textOf([{ ...HEAD, version: 6 }]), "lines.1.version", "version 3"],
     ["another program's file", textOf([{ ...HEAD, format: "other" }]), "lines.1.format", "not an export"],
     ["what is no JSON", "hello", "lines.1", "not JSON"],
     ["nothing", "", "", "nothing in the file"],

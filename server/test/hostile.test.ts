@@ -117,13 +117,14 @@ const oddly = fc.record({
 });
 
 /** Ids for an address: the right one of this club, others of it, made-up ones, and what is none. */
-function anyId(url: string, { ids, shareToken }: FullClub): fc.Arbitrary<string> {
+function anyId(url: string, { ids, shareToken, calendarToken }: FullClub): fc.Arbitrary<string> {
   const kind = /:clubId\/(\w+?)s\/:/.exec(url)?.[1];
+  const ofKind = kind === "member" ? ids.user : ids[kind as keyof typeof ids];
   const right = url.includes("/shared/")
     ? shareToken
-    : kind === "member"
-      ? ids.user
-      : ids[kind as keyof typeof ids];
+    : url.includes("/calendars/:token")
+      ? calendarToken
+      : ofKind;
   return fc.oneof(
     { weight: 12, arbitrary: fc.constant(right ?? "none") },
     { weight: 1, arbitrary: fc.constantFrom(...Object.values(ids)) },

@@ -62,6 +62,18 @@ export const setting = {
   order: 3,
 };
 
+/** A running order of six numbers, four minutes apart; the starts that are named have the numbers from 2 on. */
+export const orderInput = (...startIds: string[]) => ({
+  title: "Free skate",
+  venue: "Hall",
+  zone: "Europe/Vienna",
+  slots: Array.from({ length: 6 }, (_, i) => ({
+    number: i + 1,
+    at: new Date(Date.parse("2098-06-01T12:26:00.000Z") + i * 240_000).toISOString(),
+  })),
+  starts: startIds.map((startId, i) => ({ startId, number: i + 2 })),
+});
+
 export const startInput = (athleteId: string) => ({
   athleteId,
   title: "Free skate",
@@ -81,7 +93,7 @@ export async function makeStart(server: { ask: Ask }, more: Partial<StartInput> 
 
 /** The body that writes a start back, with changes. */
 export function startWrite(start: Start, changes: object = {}) {
-  const { id: _, plan: __, facts: ___, stamp: ____, athlete, ...write } = start;
+  const { id: _, plan: __, facts: ___, stamp: ____, order: _____, group: ______, athlete, ...write } = start;
   return { ...write, athleteId: athlete.id, ...changes };
 }
 

@@ -47,7 +47,14 @@ it("brings the release before trust over: demos apart, links with their makers, 
     { replacements: { body, run: JSON.stringify(runInput(start as string).plan), far } },
   );
 
-  expect(await migrate(url)).toEqual(["0006-trust", "0007-deleted-starts", "0008-figures", "0009-days"]);
+  expect(await migrate(url)).toEqual([
+    "0006-trust",
+    "0007-deleted-starts",
+    "0008-figures",
+    "0009-days",
+    "0010-orders",
+    "0011-calendars",
+  ]);
   // The demo to which somebody real belongs is a club like others, for whoever runs the server to give an owner.
   const clubs = await models.Club.findAll({ order: ["name"] });
   expect(clubs.map((c) => [c.name, c.demo])).toEqual([

@@ -25,6 +25,10 @@ it("a usual day's list counts once somebody begins to tick, and no more when all
   const event = (await server.ask("POST", "/api/:club/events", { ...eventInput("Short"), kit: ["Skates"] }))
     .body;
   const start = await makeStart(server, { ...at(5 * HOUR), eventId: event.id });
+  // What is to be there on arrival is told from the beginning.
+  const arrival = { startId: start.id, name: "Kit on arrival", kind: "settle", open: ["Skates"], lines: 1 };
+  expect(await open()).toEqual([arrival]);
+  await tick(start, "kit", "Skates");
   expect(await open()).toEqual([]);
   await tick(start, "pack", "Drink");
   expect(await open()).toEqual([
@@ -40,6 +44,9 @@ it("a usual day's list counts once somebody begins to tick, and no more when all
   expect(await open()).toEqual([]);
   await tick(start, "pack", "Food", false);
   expect(await open()).toMatchObject([{ open: ["Food"] }]);
+  // Packed is not the same as there.
+  await tick(start, "kit", "Skates", false);
+  expect(await open()).toMatchObject([{ open: ["Food"] }, arrival]);
   await server.ask("DELETE", `/api/:club/starts/${start.id}`);
   expect(await open()).toEqual([]);
 });

@@ -1,13 +1,14 @@
 import type { Role } from "@tonodrome/core/api";
-import { drillInput, eventInput, makeStart, planBody, runInput } from "./make";
+import { drillInput, eventInput, makeStart, orderInput, planBody, runInput } from "./make";
 import type { Person, TestServer } from "./testServer";
 
 /** A club with somebody in every role; the athlete's account goes with the athlete of its one start. */
 export interface FullClub {
   clubId: string;
   people: Record<Role, Person>;
-  /** The secret of its link. */
+  /** The secrets of its link and of its calendar. */
   shareToken: string;
+  calendarToken: string;
   ids: {
     start: string;
     plan: string;
@@ -15,9 +16,11 @@ export interface FullClub {
     run: string;
     drill: string;
     event: string;
+    order: string;
     template: string;
     invite: string;
     share: string;
+    calendar: string;
     user: string;
   };
 }
@@ -35,13 +38,16 @@ export async function fullClub(server: TestServer): Promise<FullClub> {
   const run = await owner.ask("POST", "/api/:club/runs", runInput(start.id));
   const drill = await owner.ask("POST", "/api/:club/drills", drillInput("Hops"));
   const event = await owner.ask("POST", "/api/:club/events", eventInput("Final"));
+  const order = await owner.ask("POST", "/api/:club/orders", orderInput());
   const template = await owner.ask("POST", "/api/:club/templates", { name: "Usual", body: planBody("Hops") });
   const invite = await owner.ask("POST", "/api/:club/invites", { role: "coach", athleteId: null });
   const share = await owner.ask("POST", `/api/:club/starts/${start.id}/shares`, { until: IN_TIME });
+  const calendar = await owner.ask("POST", "/api/:club/calendars", { athleteId: null });
   return {
     clubId,
     people: { owner, coach, assistant, athlete },
     shareToken: share.body.token,
+    calendarToken: calendar.body.token,
     ids: {
       start: start.id,
       plan: start.plan.id,
@@ -49,9 +55,11 @@ export async function fullClub(server: TestServer): Promise<FullClub> {
       run: run.body.id,
       drill: drill.body.id,
       event: event.body.id,
+      order: order.body.id,
       template: template.body.id,
       invite: invite.body.id,
       share: share.body.id,
+      calendar: calendar.body.id,
       user: coach.userId,
     },
   };

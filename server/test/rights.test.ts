@@ -4,7 +4,7 @@ import fc from "fast-check";
 import { makeResetLink } from "../src/access/password/passwordReset";
 import { makeOwnerLink } from "../src/access/session/ownerLink";
 import { purge } from "../src/upkeep/purge";
-import { makeStart, runInput } from "./make";
+import { makeStart, orderInput, runInput } from "./make";
 import { fullClub } from "./people";
 import { cookieOf, PASSWORD, type TestServer, testServer } from "./testServer";
 
@@ -372,8 +372,22 @@ it("purges what has expired, and nothing that has not", async () => {
     bind: [ids.invite],
   });
   await models.Session.update({ expiresAt: new Date(0) }, { where: { userId: people.athlete.userId } });
+  // An order of long ago in which nobody stands any more, and one in which somebody does.
+  const past = orderInput().slots.map((slot) => ({ ...slot, at: slot.at.replace("2098", "2020") }));
+  const order = async (...startIds: string[]) =>
+    (await people.owner.ask("POST", "/api/:club/orders", { ...orderInput(...startIds), slots: past })).body
+      .id;
+  const [left, stood] = [await order(), await order(ids.start)];
+  await people.owner.ask("DELETE", `/api/:club/calendars/${ids.calendar}`);
+  await sequelize.query("UPDATE calendars SET withdrawn_at = now() - interval '91 days' WHERE id = $1", {
+    bind: [ids.calendar],
+  });
   const before = await models.Run.count();
   expect(await purge(server)).toBe(true);
+  expect(
+    (await models.Order.findAll({ where: { id: [left, stood, ids.order] } })).map((o) => o.id).sort(),
+  ).toEqual([stood, ids.order].sort());
+  expect(await models.Calendar.count({ where: { id: ids.calendar } })).toBe(0);
   expect(await models.Share.count({ where: { id: [ids.share, share.id] } })).toBe(1);
   expect(await models.Invite.count({ where: { id: ids.invite } })).toBe(0);
   expect(await models.Session.count({ where: { userId: people.athlete.userId } })).toBe(0);

@@ -99,6 +99,8 @@ it("migrates from empty, twice without harm, and several servers at once", async
     "0007-deleted-starts",
     "0008-figures",
     "0009-days",
+    "0010-orders",
+    "0011-calendars",
   ]);
   expect(await migrate(url)).toEqual([]);
   const withoutClub = await databases[0]?.sequelize.query(
@@ -144,6 +146,8 @@ it("migrates a database of the release before accounts, keeps all of it, and han
     "0007-deleted-starts",
     "0008-figures",
     "0009-days",
+    "0010-orders",
+    "0011-calendars",
   ]);
   const runs = await models.Run.findAll();
   expect(Object.fromEntries(runs.map((r) => [r.id, r.athleteId]))).toEqual({

@@ -50,6 +50,7 @@ it("shows one warm-up and nothing else to whoever holds the link", async () => {
         travel: { usual: 25, bad: 40 },
       }),
     },
+    group: 1,
     run: null,
     expiresAt: NOON.replace(/T.*/, "T00:00:00.000Z").replace(/^.{10}/, hours(24).slice(0, 10)),
   });

@@ -31,6 +31,12 @@ export function useRenameClub() {
 export const useExportAddress = (withEdits: boolean): string =>
   `/api/clubs/${useMembership().id}/export${withEdits ? "" : "?edits=no"}`;
 
+/** Where a table for a spreadsheet is. */
+export function useTableAddress(): (table: "shelf" | "starts" | "log") => string {
+  const { id } = useMembership();
+  return (table) => `/api/clubs/${id}/tables/${table}`;
+}
+
 /** Fills this empty club with an exported one. */
 export function useImportClub() {
   const { id } = useMembership();

@@ -2,7 +2,8 @@ import type { EventInput, EventWrite } from "@tonodrome/core/api";
 import { useClubList, useMake, useRewrite } from "~/data/queries/resource";
 
 /** The club's events. */
-export const useEvents = () => useClubList("eventList", "/events", "events", { atSight: true });
+export const useEvents = (enabled = true) =>
+  useClubList("eventList", "/events", "events", { atSight: true, enabled });
 
 /** Adds a type of event. */
 export const useCreateEvent = () => useMake<EventInput, "event">("event", "/events", "events");

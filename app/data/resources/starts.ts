@@ -107,7 +107,7 @@ export function useCreateStart() {
 
 /** The write that changes some of a start and leaves the rest as it was read. */
 export function startWrite(start: Start, changes: Partial<StartInput>): StartWrite {
-  const { id: _, plan: __, facts: ___, stamp: ____, athlete, ...write } = start;
+  const { id: _, plan: __, facts: ___, stamp: ____, order: _____, athlete, ...write } = start;
   return { ...write, athleteId: athlete.id, ...changes };
 }
 

@@ -177,7 +177,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
           label="Training lately"
           options={[
             { value: "little", label: "Less than usual" },
-            { value: "usual", label: "As usual" },
+            { value: "usual", label: words.asUsual },
             { value: "much", label: "More than usual" },
           ]}
           value={profile.recentLoad}

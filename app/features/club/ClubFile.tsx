@@ -1,10 +1,10 @@
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Text, View } from "react-native";
 import { useMembership } from "~/data/account/account";
 import { ApiFailure } from "~/data/client/api";
-import { useExportAddress, useImportClub } from "~/data/resources/club";
-import { Button } from "~/ui/Button";
+import { useExportAddress, useImportClub, useTableAddress } from "~/data/resources/club";
 import { Choice } from "~/ui/fields/Choice";
+import { FilePicker } from "~/ui/fields/FilePicker";
 import { Notice } from "~/ui/layout/Notice";
 import { Section } from "~/ui/layout/Section";
 import { words } from "~/ui/words";
@@ -27,6 +27,7 @@ export function ClubFile() {
 function Export() {
   const [edits, setEdits] = useState<"yes" | "no">("yes");
   const address = useExportAddress(edits === "yes");
+  const tableAddress = useTableAddress();
   return (
     <Section title="Export">
       <Text className="font-text text-body text-muted">
@@ -49,14 +50,35 @@ function Export() {
       >
         Export the club
       </a>
+      <Text className="font-text text-body text-muted">
+        As tables for a spreadsheet (CSV). Starts can be brought in again as a start list.
+      </Text>
+      <View className="flex-row flex-wrap gap-2">
+        {TABLES.map(([table, label]) => (
+          <a
+            key={table}
+            href={tableAddress(table)}
+            download
+            className="flex min-h-press items-center justify-center border-2 border-press px-4 font-strong text-body text-press no-underline"
+          >
+            {label}
+          </a>
+        ))}
+      </View>
     </Section>
   );
 }
 
+/** What there is as a table. */
+const TABLES = [
+  ["shelf", "Shelf table"],
+  ["starts", "Starts table"],
+  ["log", "Log table"],
+] as const;
+
 function Import() {
   const read = useImportClub();
   const [name, setName] = useState<"keep" | "take">("keep");
-  const picker = useRef<HTMLInputElement>(null);
   const path = read.error instanceof ApiFailure ? read.error.path : null;
   return (
     <Section title="Import">
@@ -64,18 +86,6 @@ function Import() {
         Fills an empty club with an exported one, all of it or nothing. A club that has something in it is
         left as it is.
       </Text>
-      <input
-        ref={picker}
-        type="file"
-        accept="application/x-ndjson,application/json,.ndjson,.json"
-        aria-label="File to import"
-        className="hidden"
-        onChange={(e) => {
-          const [file] = e.currentTarget.files ?? [];
-          if (file) read.mutate({ file, name });
-          e.currentTarget.value = "";
-        }}
-      />
       <Choice
         label={words.nameOfTheClub}
         options={[
@@ -85,10 +95,12 @@ function Import() {
         value={name}
         onChange={setName}
       />
-      <Button
-        label={read.isPending ? "Importing …" : "Choose a file"}
+      <FilePicker
+        label={read.isPending ? "Importing …" : words.chooseAFile}
         disabled={read.isPending}
-        onPress={() => picker.current?.click()}
+        what="File to import"
+        accept="application/x-ndjson,application/json,.ndjson,.json"
+        onFile={(file) => read.mutate({ file, name })}
       />
       {read.error ? (
         <Notice warn text={`${path ? `${placeWords(path)}: ` : ""}${read.error.message}`} />

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Text, View } from "react-native";
 import { useAccount, useMay, useMembership } from "~/data/account/account";
 import { useLeaveClub, useRenameClub } from "~/data/resources/club";
-import { ThemeButton } from "~/features/nav/Frame";
+import { ThemeButton } from "~/features/theme/ThemeButton";
 import { Button } from "~/ui/Button";
 import { NameForm } from "~/ui/fields/NameForm";
 import { useWide } from "~/ui/hooks/useWide";
@@ -53,6 +53,13 @@ export function ClubScreen() {
         {reads ? <LinkRow href="/club/events" title={words.events} detail="What a start asks for" /> : null}
         {reads ? (
           <LinkRow href="/club/figures" title={words.figures} detail="What the checks of a warm-up go by" />
+        ) : null}
+        {builds ? (
+          <LinkRow
+            href="/club/calendars"
+            title={words.calendars}
+            detail="Days in a calendar that keeps itself up to date"
+          />
         ) : null}
         {manages ? <LinkRow href="/club/history" title={words.history} detail="Who changed what" /> : null}
       </View>

@@ -11,6 +11,7 @@ const FIELDS: Record<string, string> = {
   readyAt: "time available",
   listedAt: "time on the start list",
   eventId: "event",
+  order: "number in the running order",
   setting: "day's conditions",
 };
 
@@ -44,10 +45,18 @@ const DEEDS: Record<string, Say> = {
   "start.change": (what, d) => `changed ${fields(d.changed)} of ${what}`,
   "start.delete": () => "deleted a start",
   "start.restore": (what) => `took back that ${what} was deleted`,
+  "order.make": (what) => `made the running order ${what}`,
+  "order.change": (what, d) => `saved version ${d.version} of the running order ${what}`,
+  "order.delete": () => "deleted a running order",
+  "order.now": (what, d) => `said that number ${d.number} is on in ${what}`,
+  "shelf.take": (_, d) => `took a table of drills: ${d.made} made, ${d.changed} changed`,
+  "list.take": (_, d) => `took a start list: ${d.made} starts made, ${d.changed} changed`,
   "day.save": (what, d) => `saved version ${d.version} of the day of ${what}`,
   "plan.save": (what, d) => `saved version ${d.version} of the warm-up for ${what}`,
   "plan.refuse": (what) => `had an edit of the warm-up for ${what} refused: someone was quicker`,
   "run.make": (what) => `began a run of ${what}`,
+  "calendar.make": () => "made an address for calendars",
+  "calendar.withdraw": () => "withdrew an address for calendars",
   "share.make": (what) => `shared the warm-up for ${what}`,
   "share.withdraw": (what) => `withdrew a link to the warm-up for ${what}`,
 };

@@ -1,5 +1,6 @@
 import { spokenLength } from "@tonodrome/core";
 import { contradictionWords, type DayPlan, waysOut } from "@tonodrome/core/day";
+import { useRouter } from "expo-router";
 import { Text, View } from "react-native";
 import { clockTime } from "~/ui/dates";
 import { Notice } from "~/ui/layout/Notice";
@@ -37,9 +38,29 @@ export function DayNotices({ model }: { model: DayModel }) {
         />
       ) : null}
       {from && mayBuild ? <Text className="font-text text-small text-muted">{from}</Text> : null}
+      <Unbuilt model={model} />
       <Contradiction model={model} plan={plans.usual} />
       {plans.usual.holds ? <Contradiction model={model} plan={plans.bad} /> : null}
     </View>
+  );
+}
+
+/** A warm-up that is still to be built: after a start before it on the day, a re-warm from what is left of that one. */
+function Unbuilt({ model: { start, sameDay, mayBuild } }: { model: DayModel }) {
+  const router = useRouter();
+  if (!mayBuild || start.plan.body.items.length > 0) return null;
+  const before = sameDay[sameDay.findIndex((s) => s.id === start.id) - 1];
+  const build = () => router.push(`/start/${start.id}?fill=first`);
+  return before ? (
+    <Notice
+      text={`The re-warm is still to be built, from what is left of ${before.title} by then.`}
+      actions={[{ label: "Build the re-warm", onPress: build }]}
+    />
+  ) : (
+    <Notice
+      text="The warm-up is still to be built."
+      actions={[{ label: words.buildTheWarmUp, onPress: build }]}
+    />
   );
 }
 

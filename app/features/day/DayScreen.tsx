@@ -14,6 +14,7 @@ import { Loaded } from "~/ui/layout/Loading";
 import { BackButton, Heading, useTitle } from "~/ui/layout/Screen";
 import { Sheet } from "~/ui/layout/Sheet";
 import { words } from "~/ui/words";
+import { AlarmButton } from "./AlarmButton";
 import { DayList } from "./DayList";
 import { DayNotices, dayBegins } from "./DayNotices";
 import { FillDay } from "./FillDay";
@@ -125,6 +126,7 @@ function WholeDay({ start, read }: { start: Start; read: Day }) {
                 ) : null}
               </>
             ) : null}
+            <AlarmButton start={start} />
             <Button label={words.more} onPress={() => setSheet("more")} />
           </View>
         </View>

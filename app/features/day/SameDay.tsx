@@ -30,7 +30,8 @@ export function SameDay({ model: { start, sameDay } }: { model: Pick<DayModel, "
                 numberOfLines={1}
                 className={`font-strong text-body ${isThis ? "text-on-press" : "text-press"}`}
               >
-                {clockTime(one.startsAt, start.zone)} {one.title}
+                {clockTime(one.startsAt, start.zone)} {one.setting.ifThrough ? "if through: " : ""}
+                {one.title}
               </Text>
             </Link>
           </View>

@@ -41,12 +41,14 @@ export const StepRow = memo(function StepRow({ row, zone, glance, isNow, selecte
         />
         <span className="flex min-h-press min-w-0 flex-1 flex-col justify-center py-1 pr-2">
           <span className="flex flex-wrap items-baseline gap-x-2">
-            <span className={`text-body ${isTight || isStart ? "font-strong" : "font-text"}`}>
+            <span
+              className={`min-w-0 text-body [overflow-wrap:anywhere] ${isTight || isStart ? "font-strong" : "font-text"}`}
+            >
               {step.name}
             </span>
             {isNow ? <span className="bg-ink px-1 font-strong text-small text-paper">now</span> : null}
           </span>
-          <span className={`font-text text-small ${quiet}`}>{under(row)}</span>
+          <span className={`font-text text-small [overflow-wrap:anywhere] ${quiet}`}>{under(row)}</span>
           {step.note ? <span className="font-text text-small">{step.note}</span> : null}
         </span>
       </button>
@@ -66,7 +68,7 @@ export const StepRow = memo(function StepRow({ row, zone, glance, isNow, selecte
 
 function Times({ usual, bad, ink, quiet }: { usual: string; bad: string; ink: string; quiet: string }) {
   return (
-    <span className="flex w-[7.4rem] shrink-0 items-center gap-2 pl-2 tabular-nums">
+    <span className="flex w-[min(7.4rem,40%)] shrink-0 flex-wrap content-center items-center gap-x-2 pl-2 tabular-nums">
       <span className={`w-[3.2rem] font-figures text-lead ${ink}`}>{usual}</span>
       <span className={`w-[3rem] font-figures text-body ${quiet}`}>{bad}</span>
     </span>

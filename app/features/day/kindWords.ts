@@ -1,4 +1,5 @@
 import type { DayStep } from "@tonodrome/core/day";
+import { words } from "~/ui/words";
 
 /** What each kind of step is called. */
 export const KIND_WORDS: Record<DayStep["kind"], string> = {
@@ -16,7 +17,7 @@ export const KIND_WORDS: Record<DayStep["kind"], string> = {
   "warm-up": "Warm-up",
   start: "Start",
   "ease-in": "Easing in",
-  "cool-down": "Cool-down",
+  "cool-down": words.coolDown,
   shade: "Shade, cooling",
   call: "Call",
   other: "Something else",

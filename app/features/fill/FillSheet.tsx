@@ -1,4 +1,12 @@
-import { approachName, copyPlan, fitAt, fitTimeline, type PlanBody } from "@tonodrome/core";
+import {
+  approachName,
+  copyPlan,
+  EASY_SESSION,
+  fitAt,
+  fitTimeline,
+  type PlanBody,
+  sessionKindOf,
+} from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { type Approach, type ApproachSides, suitedFirst } from "@tonodrome/core/approaches";
 import type { FillPreview } from "@tonodrome/core/fill";
@@ -79,6 +87,7 @@ export default function FillSheet({ from, body, onFill, onKeep }: FillSheetProps
   const origin = body.origin && body.items.length > 0 ? body.origin : null;
   return (
     <View className="gap-6">
+      {sessionKindOf(setting) === "easy" ? <Notice text={EASY_SESSION} /> : null}
       {body.items.length > 0 ? (
         <Notice text="What there is now is replaced, in one step that can be undone." />
       ) : null}

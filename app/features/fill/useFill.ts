@@ -60,7 +60,7 @@ export function useFillPreviews(
   if (isMore((f) => f.isBeforeKnown) || isMore((f) => f.drills.length > 0) || isMore((f) => f.event !== null))
     setFirst(from);
   const ask = useMemo(() => {
-    if (first.drills.length === 0 || !first.isBeforeKnown) return null;
+    if (approaches.length === 0 || first.drills.length === 0 || !first.isBeforeKnown) return null;
     const ids = approaches.map((a) => a.id);
     return { kind: "fill-previews" as const, order: { ...orderFrom(first), seed, kit }, approaches: ids };
   }, [first, approaches, seed, kit]);

@@ -11,6 +11,8 @@ import { Notice } from "~/ui/layout/Notice";
 /** So many approaches are offered: the one that suits the event best is filled from, the others are a press away. */
 const OFFERED = 3;
 
+const NONE: readonly Approach[] = [];
+
 interface FirstFillProps {
   from: FillFrom;
   /** Whether everything that it goes by has been read. */
@@ -45,7 +47,8 @@ export default function FirstFill({ from, isReady, isEmpty, onFill, onGood }: Fi
     began.current = true;
     fill({ approach: best.id, seed });
   }, [isReady, isEmpty, best, seed, fill]);
-  const previews = useFillPreviews(from, approaches, seed, null);
+  // The others wait for what was asked for: beside it they would only make it later.
+  const previews = useFillPreviews(from, now ? approaches : NONE, seed, null);
   const others = approaches.filter((a) => a.id !== (now ?? best?.id));
   if (filling.failure)
     return <Notice warn text={filling.failure} actions={[{ label: "Good", onPress: onGood }]} />;

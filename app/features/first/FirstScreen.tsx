@@ -74,7 +74,7 @@ function First({ starters }: { starters: readonly Starter[] }) {
       {first.error ? <Notice warn text={`${first.error.message} What you filled in is still here.`} /> : null}
       <View className="gap-2">
         <Button
-          label={first.isPending ? "Building it …" : "Build the warm-up"}
+          label={first.isPending ? "Building it …" : words.buildTheWarmUp}
           look="full"
           disabled={first.isPending}
           onPress={() => void submit()}

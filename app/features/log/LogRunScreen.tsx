@@ -1,6 +1,7 @@
 import { Loaded } from "~/ui/layout/Loading";
 import { Screen } from "~/ui/layout/Screen";
 import { words } from "~/ui/words";
+import { RunFileButton } from "./RunFileButton";
 import { RunRecord } from "./RunRecord";
 import { useLoggedRun } from "./useLoggedRun";
 
@@ -10,6 +11,7 @@ export function LogRunScreen({ id }: { id: string }) {
   return run ? (
     <Screen title={run.title} over={run.athleteName} back="/log">
       <RunRecord run={run} sent={sent} />
+      <RunFileButton run={run} />
     </Screen>
   ) : (
     <Screen title={words.log} back="/log">

@@ -1,6 +1,9 @@
 import {
+  calledLine,
   formatLength,
   gateTally,
+  groupStand,
+  listOf,
   type RunEvent,
   type RunPlan,
   type RunState,
@@ -9,6 +12,8 @@ import {
   runSummary,
   runTimeline,
   type Split,
+  sessionKindOf,
+  sessionName,
 } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { clockWords } from "~/data/client/clock";
@@ -29,6 +34,12 @@ export interface Logged {
   events: RunEvent[];
 }
 
+/** What it was before, where that was not a competition. */
+function kindWords({ conditions }: RunPlan): string {
+  const kind = sessionKindOf(conditions ?? {});
+  return kind === "competition" ? "" : sessionName(kind).toLowerCase();
+}
+
 /** One run: planned and real time for each drill. @param sent whether all of it is in the club's log */
 export function RunRecord({ run, sent }: { run: Logged; sent: boolean }) {
   const now = useNow(60_000);
@@ -47,6 +58,7 @@ export function RunRecord({ run, sent }: { run: Logged; sent: boolean }) {
         {[
           `${dayName(at, run.zone, now)} ${clockTime(at, run.zone)}`,
           run.venue,
+          kindWords(run.plan),
           `${formatLength(summary.realSeconds)} of ${formatLength(summary.plannedSeconds)} planned`,
           `${summary.done} done`,
           summary.skipped > 0 ? `${summary.skipped} skipped` : "",
@@ -56,6 +68,7 @@ export function RunRecord({ run, sent }: { run: Logged; sent: boolean }) {
       </Text>
       <WholeRise segments={segments} />
       <Answers state={state} run={run} />
+      <GroupLines state={state} run={run} />
       <View role="list" aria-label={words.drills}>
         {state.splits.map((split, i) => (
           <SplitRow
@@ -91,6 +104,27 @@ function Answers({ state, run }: { state: RunState; run: Logged }) {
   if (lines.length === 0) return null;
   return (
     <View className="gap-1">
+      {lines.map((line) => (
+        <Text key={line} className="font-text text-body text-ink">
+          {line}
+        </Text>
+      ))}
+    </View>
+  );
+}
+
+/** Who was there of a group, and what some of them sat out. */
+function GroupLines({ state, run }: { state: RunState; run: Logged }) {
+  const group = groupStand(run.plan, state);
+  if (!group) return null;
+  const away = group.members.filter((m) => !m.isThere).map((m) => m.name);
+  const out = group.members.filter((m) => m.satOut.length > 0);
+  const lines = [
+    `Group of ${group.members.length}, ${away.length > 0 ? `${group.there} there; missing: ${listOf(away)}.` : "all there."}`,
+    ...out.map(({ name, satOut }) => `${name} sat out: ${listOf(satOut)}.`),
+  ];
+  return (
+    <View className="gap-1" testID="group">
       {lines.map((line) => (
         <Text key={line} className="font-text text-body text-ink">
           {line}
@@ -158,6 +192,7 @@ function SplitRow({ split, longest, wasLast }: SplitRowProps) {
           drill.words === formatLength(plannedSeconds) ? "" : drill.words,
           wasLast && outcome === "skipped" ? "under way when the run ended" : OUTCOMES[outcome],
           gateWords(split),
+          drill.called ? `called: ${calledLine(drill.called)}` : "",
           tries.length > 0 ? `${hits} of ${tries.length} tries hit` : "",
           heldSeconds > 0 ? `held ${formatLength(heldSeconds)}` : "",
         ]

@@ -1,12 +1,12 @@
 import { listOf } from "@tonodrome/core";
 import { type Action, may, rolesThat } from "@tonodrome/core/api";
 import { Link, usePathname } from "expo-router";
-import type { ReactNode } from "react";
+import { lazy, type ReactNode, Suspense } from "react";
 import { Text, View } from "react-native";
 import { useAccount, useMembership } from "~/data/account/account";
 import { useReached } from "~/data/client/reach";
-import { useTheme } from "~/data/device/theme";
-import { Button } from "~/ui/Button";
+import { useArmed } from "~/data/device/armed";
+import { ThemeButton } from "~/features/theme/ThemeButton";
 import { useWide } from "~/ui/hooks/useWide";
 import { Icon, type IconName } from "~/ui/Icon";
 import { Notice } from "~/ui/layout/Notice";
@@ -35,10 +35,13 @@ const PLACES: MainPlace[] = [
 
 /** Addresses that are not for everybody, and what one must be allowed to. The server decides anew with every request. */
 const NEEDS: readonly [RegExp, Action][] = [
-  [/^\/start\/new$/, "build"],
+  [/^\/start\/(new|list)$/, "build"],
   [/^\/shelf$/, "read"],
   [/^\/athlete\//, "read"],
   [/^\/club\/(athletes|events)$/, "read"],
+  [/^\/order\/of\//, "build"],
+  [/^\/order\//, "read"],
+  [/^\/club\/calendars$/, "build"],
   [/^\/club\/(members|history)$/, "manage"],
 ];
 
@@ -58,6 +61,20 @@ function Page({ path, children }: { path: string; children: ReactNode }) {
   );
 }
 
+// What watches the clock is loaded where a day is to call.
+const AlarmWatch = lazy(() => import("~/features/alarm/AlarmWatch"));
+
+/** Calls of the days that are to call on this device, wherever one is. */
+function Alarms() {
+  const armed = useArmed();
+  if (armed.length === 0) return null;
+  return (
+    <Suspense fallback={null}>
+      <AlarmWatch ids={armed} />
+    </Suspense>
+  );
+}
+
 /** The main places: under the thumb on a phone, down the side on a wide screen. */
 export function Frame({ children }: { children: ReactNode }) {
   const path = usePathname();
@@ -69,9 +86,11 @@ export function Frame({ children }: { children: ReactNode }) {
   const bare = /^\/(run|start)\//.test(path) && (!wide || path.startsWith("/run/"));
   // A run says so itself, with what becomes of its presses.
   const offline = isReached || path.startsWith("/run/") ? null : <Offline />;
+  const alarms = <Alarms />;
   if (bare)
     return (
       <View className="h-dvh bg-paper">
+        {alarms}
         {offline}
         <Page path={path}>{children}</Page>
       </View>
@@ -82,6 +101,7 @@ export function Frame({ children }: { children: ReactNode }) {
       <MainKeys path={path} places={places} />
       {wide ? <Rail path={path} places={places} /> : null}
       <View className="min-h-0 flex-1">
+        {alarms}
         {offline}
         <Page path={path}>{children}</Page>
       </View>
@@ -113,24 +133,9 @@ function Rail({ path, places }: { path: string; places: MainPlace[] }) {
   );
 }
 
-/** Light or dark. */
-export function ThemeButton({ iconOnly }: { iconOnly?: boolean }) {
-  const { theme, toggle } = useTheme();
-  const other = theme === "dark" ? "light" : "dark";
-  return (
-    <Button
-      label={other === "dark" ? "Dark" : "Light"}
-      icon={other}
-      look="plain"
-      iconOnly={iconOnly ?? false}
-      onPress={toggle}
-    />
-  );
-}
-
 function isHere(href: string, path: string): boolean {
   if (href === "/club" && /^\/(account|athlete)/.test(path)) return true;
-  return href === "/" ? path === "/" || path.startsWith("/start") : path.startsWith(href);
+  return href === "/" ? path === "/" || /^\/(start|day|order|sheet)\b/.test(path) : path.startsWith(href);
 }
 
 interface PlaceProps extends Pick<MainPlace, "href" | "label" | "icon"> {

@@ -1,4 +1,4 @@
-import { breathAt, type RunState, runClock, waitPrompt } from "@tonodrome/core";
+import { breathAt, groupStand, type RunState, runClock, waitPrompt } from "@tonodrome/core";
 import { useRouter } from "expo-router";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { View } from "react-native";
@@ -25,6 +25,7 @@ import { simulatedOrderOf } from "./follow/simulatedOrder";
 import { simulatedPulse } from "./follow/simulatedPulse";
 import { usePulse } from "./follow/usePulse";
 import { useRunningOrder } from "./follow/useRunningOrder";
+import { GroupSheet } from "./group/GroupSheet";
 import { useRunForecast } from "./judge/useRunForecast";
 import { useAutomatics } from "./presses/useAutomatics";
 import { usePresses } from "./presses/usePresses";
@@ -55,6 +56,7 @@ const KEYS = [
   ["j", "Jump to a drill"],
   ["i", "Insert a drill"],
   ["t", "Move the start"],
+  ["g", "The group"],
   ["o", "More"],
   ["u", "Undo"],
   ["e", "End the run"],
@@ -89,13 +91,13 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
   const mayRun = useMay("run");
   const drives = mayRun && !follows;
   const runs = useOpenRuns();
-  const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | null>(null);
+  const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | "group" | null>(null);
   const clock = runClock(state, now);
   const shelf = useTopUpShelf(run);
   const presses = usePresses(run.id, state);
   const { offer, failure, leave } = useRefit(plan, state, clock.ahead, settings, shelf);
   const forecast = useRunForecast(plan, state, now);
-  useCues(state, clock, settings);
+  useCues(run.id, state, clock, settings);
   const own = useMemo(() => (mayRun ? runs.filter((kept) => !isFollowed(kept)) : NO_RUNS), [mayRun, runs]);
   useWakeLock(state.status !== "ended");
   const pulse = usePulse(simulatedPulse, run.id, state, settings.strap && drives);
@@ -136,6 +138,7 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
           j: () => openMenu("jump"),
           i: () => openMenu("insert"),
           t: () => openMenu("start"),
+          g: plan.group ? () => setSheet("group") : none,
           o: () => openMenu(null),
           "?": () => setSheet("keys"),
         },
@@ -156,6 +159,7 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
     pulse,
     order,
     forecast,
+    group: groupStand(plan, state),
   };
   const prompt = waitPrompt(plan, state, now);
   const breathing = isBreathing(model, prompt?.kind ?? null);
@@ -167,6 +171,7 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
       menu: () => openMenu(null),
       end: () => setSheet("end"),
       after: () => setSheet("after"),
+      group: () => setSheet("group"),
       leave: () => (router.canGoBack() ? router.back() : router.replace("/")),
       leaveOffer,
     }),
@@ -224,6 +229,9 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
           />
           <Button label="Keep running" onPress={close} />
         </Sheet>
+      ) : null}
+      {sheet === "group" && model.group ? (
+        <GroupSheet group={model.group} state={state} presses={drives ? presses : null} onClose={close} />
       ) : null}
       {sheet === "after" ? <AfterRun run={run} state={state} onClose={close} /> : null}
       {sheet === "keys" ? (

@@ -24,7 +24,7 @@ export function makeRun(toRun: ToRun, fit: Fit): string {
   const context = contextToRun(toRun);
   const made = runPlanOf(fit, start.startsAt, {
     ...{ plan, context, conditions: start.setting },
-    kit: event?.kit ?? [],
+    ...{ kit: event?.kit ?? [], group: start.group },
   });
   return createRun(start, made);
 }

@@ -1,4 +1,4 @@
-import { formatLength, formatMinus, runClock, runState } from "@tonodrome/core";
+import { calledLine, formatLength, formatMinus, runClock, runState } from "@tonodrome/core";
 import type { Shared } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
 
@@ -25,6 +25,9 @@ export function LiveNow({ run, now }: { run: NonNullable<Shared["run"]>; now: nu
         </Text>
       </View>
       {under && drill.focus ? <Text className="font-strong text-lead text-ink">{drill.focus}</Text> : null}
+      {under && drill.called ? (
+        <Text className="font-text text-body text-ink">Called: {calledLine(drill.called)}</Text>
+      ) : null}
       <Text className="font-text text-body text-muted">
         {next ? `Next: ${next.name}, ${formatLength(next.plannedSeconds)}` : "Next: the start"}
       </Text>

@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { fitTimeline, givenUpLine } from "@tonodrome/core";
+import { EASY_SESSION, fitTimeline, givenUpLine, sessionKindOf } from "@tonodrome/core";
 import type { Shared } from "@tonodrome/core/api";
 import { lazy, Suspense, useMemo, useState } from "react";
 import { ScrollView, Text, View } from "react-native";
@@ -68,6 +68,14 @@ function SharedWarmUp({ token, shared }: { token: string; shared: Shared }) {
             {givenUpLine(fit)}
           </Text>
         )}
+        {shared.group > 1 ? (
+          <Text className="font-text text-small text-ink">
+            In a group of {shared.group}, led by the coach.
+          </Text>
+        ) : null}
+        {sessionKindOf(shared.conditions) === "easy" ? (
+          <Text className="font-text text-small text-ink">{EASY_SESSION}</Text>
+        ) : null}
         {shared.run ? null : <WholeRise segments={segments} />}
         {shared.run ? null : <FitStateLine fit={fit} conditions={shared.conditions} />}
       </View>
@@ -87,6 +95,7 @@ function SharedWarmUp({ token, shared }: { token: string; shared: Shared }) {
           <SharedDay
             token={token}
             shared={shared}
+            fit={fit}
             warmUpSeconds={plan.items.length > 0 ? -fit.beginSeconds : available}
           />
         </Suspense>

@@ -17,6 +17,7 @@ import { Select } from "~/ui/fields/Select";
 import { TextEdit } from "~/ui/fields/TextEdit";
 import { WordsField } from "~/ui/fields/WordsField";
 import { words } from "~/ui/words";
+import { CalledFields } from "./CalledFields";
 import {
   AREA_OPTIONS,
   DISTANCE_OPTIONS,
@@ -159,6 +160,7 @@ export function DetailsFields({ details, onChange, phase, shelf, drillId }: Deta
         show={(n) => (n === 0 ? "any" : String(n))}
         onChange={(leastAge) => change({ leastAge })}
       />
+      <CalledFields called={details.called} onChange={(called) => change({ called })} />
       <MultiChoice
         label="Details"
         options={FLAG_OPTIONS}

@@ -1,4 +1,4 @@
-import type { DrillDetails } from "@tonodrome/core";
+import { calledLine, type DrillDetails } from "@tonodrome/core";
 import { Text, View } from "react-native";
 
 interface DrillKnowledgeProps {
@@ -9,11 +9,12 @@ interface DrillKnowledgeProps {
 
 /** What to see, feel and listen for, what usually goes wrong, and what to be careful of. */
 export function DrillKnowledge({ details, brief = false }: DrillKnowledgeProps) {
-  const { cues, faults, cautions, equipment, people } = details;
+  const { cues, faults, cautions, equipment, people, called } = details;
   const lines = [
     ["See", cues.see],
     ["Feel", cues.feel],
     ["Listen", cues.listen],
+    ["Called", called ? calledLine(called) : ""],
     ["Faults", brief ? "" : faults.join("; ")],
     ["Caution", cautions.join(" ")],
     ["Needs", brief ? "" : [...equipment, ...(people > 1 ? [`${people} people`] : [])].join(", ")],

@@ -1,20 +1,24 @@
 import type { StarterInstall } from "@tonodrome/core/api";
-import { useRef } from "react";
+import { lazy, Suspense, useState } from "react";
 import { View } from "react-native";
 import { useInstallStarter, useStarters } from "~/data/resources/starters";
 import { Button } from "~/ui/Button";
-import { Loaded } from "~/ui/layout/Loading";
+import { FilePicker } from "~/ui/fields/FilePicker";
+import { Loaded, Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { Row } from "~/ui/layout/Row";
 import { words } from "~/ui/words";
+
+// Reading tables is loaded when one is chosen.
+const ShelfTable = lazy(() => import("./ShelfTable"));
 
 /** Shelves to begin with: one press puts one up, and what is there stays as it is. */
 export function Starters() {
   const starters = useStarters();
   const install = useInstallStarter();
-  const file = useRef<HTMLInputElement>(null);
   const put = (wanted: StarterInstall) => install.mutate(wanted);
   const { data: done } = install;
+  const [table, setTable] = useState<string | null>(null);
   return (
     <View className="gap-3">
       {done ? (
@@ -47,19 +51,23 @@ export function Starters() {
           </View>
         )}
       </Loaded>
-      <input
-        ref={file}
-        type="file"
-        accept=".json,application/json"
-        hidden
-        aria-label="A shelf's file"
-        onChange={async (e) => {
-          const [chosen] = e.currentTarget.files ?? [];
-          e.currentTarget.value = "";
-          if (chosen) put({ text: await chosen.text() });
-        }}
-      />
-      <Button label="From a file" disabled={install.isPending} onPress={() => file.current?.click()} />
+      {table === null ? (
+        <FilePicker
+          label="From a file or a table"
+          disabled={install.isPending}
+          what="A shelf's file"
+          accept=".json,.csv,application/json,text/csv"
+          onFile={async (chosen) => {
+            const text = await chosen.text();
+            if (/\.csv$/i.test(chosen.name)) setTable(text);
+            else put({ text });
+          }}
+        />
+      ) : (
+        <Suspense fallback={<Loading />}>
+          <ShelfTable text={table} onClose={() => setTable(null)} />
+        </Suspense>
+      )}
     </View>
   );
 }

@@ -1,4 +1,4 @@
-import { spokenLength } from "@tonodrome/core";
+import { sessionKindOf, sessionName, spokenLength } from "@tonodrome/core";
 import type { OpenRun, Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
 import { lazy, memo, Suspense, useEffect, useRef, useState } from "react";
@@ -19,6 +19,7 @@ import { Icon } from "~/ui/Icon";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
 import { type DayAxis, isOnAxis } from "./dayAxis";
+import { IfThrough } from "./IfThrough";
 import { listedTime } from "./listedTime";
 import { OpenLists } from "./OpenLists";
 import { RiseOnClock } from "./RiseOnClock";
@@ -50,6 +51,7 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
   // One that was only opened here has not begun.
   const begun = useKeptRun(openRun ?? "")?.events.find((e) => e.kind === "begin")?.at ?? null;
   const mayRun = useMay("run");
+  const mayBuild = useMay("build");
   const { startRun, failure: runFailure } = useStartRun();
   const event = useEvents().data?.find((e) => e.id === start.eventId) ?? null;
   const available = availableFor(start, now);
@@ -84,6 +86,14 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
             <Text className="font-text text-body text-muted" numberOfLines={2}>
               {start.title}
             </Text>
+            {sessionKindOf(start.setting) === "competition" ? null : (
+              <Text className="font-text text-small text-muted">
+                {sessionName(sessionKindOf(start.setting))}
+              </Text>
+            )}
+            {start.group ? (
+              <Text className="font-text text-small text-muted">Group of {start.group.length}</Text>
+            ) : null}
             {start.venue ? (
               <Text className="font-text text-small text-muted" numberOfLines={1}>
                 {start.venue}
@@ -112,9 +122,9 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
           axis={axis && isOnAxis(start, axis) ? axis : null}
           running={begun || elsewhere ? runningWords(start, begun, elsewhere) : null}
         />
-        {over ? null : <Kit start={start} />}
         {over ? null : <OpenLists startId={start.id} />}
       </Link>
+      {start.setting.ifThrough ? <IfThrough start={start} mayBuild={mayBuild} /> : null}
       <View className="flex-row flex-wrap items-center gap-2 pt-2">
         {openRun ? (
           <GoLink href={`/run/${openRun}`} label="Back to the run" />
@@ -135,6 +145,7 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
           />
         ) : null}
         <DayLink start={start} />
+        {start.order ? <OrderLink order={start.order} /> : null}
         {before ? <UndoMove start={start} before={before} onDone={() => setBefore(null)} /> : null}
       </View>
       {trouble && !over ? <Notice warn text={trouble} /> : null}
@@ -186,15 +197,16 @@ function DayLink({ start }: { start: Start }) {
   );
 }
 
-/** How much of the event's kit has been checked. */
-function Kit({ start }: { start: Start }) {
-  const kit = useEvents().data?.find((e) => e.id === start.eventId)?.kit ?? [];
-  if (kit.length === 0) return null;
-  const open = kit.filter((piece) => !start.setting.kitReady.includes(piece));
+/** The running order that a start stands in. Starts that were kept on the device before there were orders have none. */
+function OrderLink({ order: { id, number } }: { order: NonNullable<Start["order"]> }) {
   return (
-    <Text className="font-text text-small text-muted" numberOfLines={1}>
-      {open.length === 0 ? "Kit checked" : `Kit to check: ${open.join(", ")}`}
-    </Text>
+    <Link
+      href={`/order/${id}`}
+      aria-label={`${words.runningOrder}, number ${number}`}
+      className="flex min-h-press min-w-press flex-row items-center justify-center border-2 border-press px-2"
+    >
+      <Text className="font-strong text-body text-press">No. {number} in the order</Text>
+    </Link>
   );
 }
 

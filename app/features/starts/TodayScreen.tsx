@@ -7,7 +7,7 @@ import { useNow, useNowNear } from "~/data/client/useNow";
 import { dropSight } from "~/data/device/sight";
 import { useDrills } from "~/data/resources/drills";
 import { useDeletedStart, useRestoreStart, useStarts } from "~/data/resources/starts";
-import { ThemeButton } from "~/features/nav/Frame";
+import { ThemeButton } from "~/features/theme/ThemeButton";
 import { Button } from "~/ui/Button";
 import { useGrowing } from "~/ui/hooks/useGrowing";
 import { useSame } from "~/ui/hooks/useSame";

@@ -1,5 +1,6 @@
 import { approachName, spokenLength } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
+import { coolDownSeconds } from "@tonodrome/core/cool-down";
 import { View } from "react-native";
 import { clockTime } from "~/ui/dates";
 import { Section } from "~/ui/layout/Section";
@@ -31,6 +32,17 @@ export function More({ model }: { model: WarmUpModel }) {
           label={words.placesWindowsFixedPoints}
           now={dayWords(model.context)}
           onPress={() => open("day")}
+        />
+      </Section>
+      <Section title="After the start">
+        <MenuRow
+          label={words.coolDown}
+          now={
+            draft.body.coolDown
+              ? `${spokenLength(coolDownSeconds(draft.body.coolDown))}, as set here`
+              : "as usual after its event"
+          }
+          onPress={() => open("cool-down")}
         />
       </Section>
       <Section title={words.thisWarmUp}>

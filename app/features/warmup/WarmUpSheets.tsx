@@ -23,6 +23,7 @@ import type { WarmUpModel } from "./model/useWarmUp";
 // Loaded when it is first asked for.
 const FillSheet = lazy(() => import("~/features/fill/FillSheet"));
 const ForecastSheet = lazy(() => import("./judged/ForecastSheet"));
+const CoolDownEditor = lazy(() => import("~/features/coolDown/CoolDownEditor"));
 const FindingsSheet = lazy(() => import("./judged/FindingsSheet"));
 const DaySheet = lazy(() => import("~/features/venue/VenueSheet"));
 
@@ -169,6 +170,18 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       return (
         <Sheet title={words.waitStepsAndLimits} onClose={close} onUndo={draft.undo}>
           <PlanSettings body={body} onChange={(more) => edit((b) => ({ ...b, ...more }))} />
+        </Sheet>
+      );
+    case "cool-down":
+      return (
+        <Sheet title={words.coolDown} onClose={close} onUndo={draft.undo}>
+          <Suspense fallback={<Loading />}>
+            <CoolDownEditor
+              start={model.start}
+              steps={body.coolDown ?? null}
+              onChange={model.mayBuild ? (coolDown) => edit((b) => ({ ...b, coolDown })) : null}
+            />
+          </Suspense>
         </Sheet>
       );
     case "versions":

@@ -16,6 +16,7 @@ export function makeStart(more: Partial<Start> = {}, body: PlanBody = emptyPlan(
     listedAt: "2026-06-01T12:00:00.000Z",
     eventId: null,
     setting: usualSetting(),
+    order: null,
     facts: { points: [], places: [], usualReps: 0 },
     plan: { id: "44444444-4444-4444-8444-444444444444", version: 1, body },
     ...more,

@@ -161,7 +161,7 @@ describe("cues", () => {
     };
     const begin = press("begin", 0);
     const { rerender } = renderHook(
-      ({ state, clock }: { state: RunState; clock: RunClock }) => useCues(state, clock, settings),
+      ({ state, clock }: { state: RunState; clock: RunClock }) => useCues("run", state, clock, settings),
       {
         initialProps: props([begin], 49),
       },

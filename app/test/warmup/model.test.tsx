@@ -23,10 +23,19 @@ const mock = {
   drills: [] as ShelfDrill[],
   sent: 0,
   setting: null as Start["setting"] | null,
+  kit: [] as string[],
 };
 jest.mock("~/data/account/account", () => ({
   useMay: (action: string) => mock.may.has(action),
   useAccount: () => ({ me: { name: "Bo" } }),
+}));
+jest.mock("~/data/day/kitThere", () => ({
+  useKitThere: () => ({
+    there: mock.kit,
+    press: (piece: string, isThere: boolean) => {
+      mock.kit = isThere ? [...mock.kit, piece] : mock.kit.filter((p) => p !== piece);
+    },
+  }),
 }));
 jest.mock("~/data/resources/figures", () => ({ useFigures: () => [] }));
 jest.mock("~/data/resources/log", () => ({ useEarlierRuns: () => undefined }));
@@ -389,6 +398,20 @@ describe("a warm-up", () => {
     act(() => undo());
     expect(now.current.draft.body).toBe(before);
     expect(mock.setting?.layers).toBe(of.setting.layers);
+  });
+
+  it("what of the kit is there is ticked, not written into the start, and goes to what is judged", () => {
+    mock.kit = ["boots"];
+    const now = hook(makeStart({}, planOf(item(1))));
+    expect(now.current.judgeInput.setting.kitReady).toEqual(["boots"]);
+    let undo = () => {};
+    act(() => {
+      undo = now.current.applyEdits([{ kind: "setting", change: { kitReady: ["boots", "guards"] } }]);
+    });
+    expect(mock.kit).toEqual(["boots", "guards"]);
+    expect(mock.setting).toBeNull();
+    act(() => undo());
+    expect(mock.kit).toEqual(["boots"]);
   });
 
   it("sets a finding aside under one's own name, with a reason, and looks at it again", () => {

@@ -3,6 +3,7 @@ import { athleteProfileSchema } from "../athlete/profile";
 import { planBodySchema } from "../plan/plan";
 import { runEventSchema } from "../run/log/runEvent";
 import { runPlanSchema } from "../run/steps/runPlan";
+import { listOf } from "../words/listOf";
 import { nameSchema, noteSchema } from "../words/text";
 import { fileVersionSchema, instantSchema } from "./common";
 import { daySchema } from "./days";
@@ -10,8 +11,9 @@ import { drillSchema } from "./drills";
 import { eventSchema } from "./events";
 import { figuresSchema } from "./figures";
 import { MOST } from "./most";
+import { orderInFileSchema } from "./orders";
 import { planEditSchema } from "./plans";
-import { startShape } from "./starts";
+import { startRowSchema, startShape } from "./starts";
 import { templateSchema } from "./templates";
 import { ticksSchema } from "./ticks";
 
@@ -25,10 +27,10 @@ import { ticksSchema } from "./ticks";
  */
 
 /** The version of the format that this server writes. */
-export const CLUB_FILE_VERSION = 4;
+export const CLUB_FILE_VERSION = 5;
 
-/** The versions that it reads: 3 is the same without days and ticks. */
-const READ_VERSIONS = [3, CLUB_FILE_VERSION] as const;
+/** The versions that it reads: 3 is the same without days and ticks, 4 without running orders. */
+const READ_VERSIONS = [3, 4, CLUB_FILE_VERSION] as const;
 
 /** Longest line of a file, characters: a run of the most steps there can be. */
 export const LONGEST_LINE = 2_000_000;
@@ -39,7 +41,7 @@ const FORMAT = z.literal("tonodrome-club", { error: "This is not an export of a 
 export const clubHeadSchema = z.strictObject({
   format: FORMAT,
   version: z.literal(READ_VERSIONS, {
-    error: `This server reads exports of version ${READ_VERSIONS.join(" and ")}. Export the club again where it came from with a Tonodrome of the same version as this one.`,
+    error: `This server reads exports of version ${listOf(READ_VERSIONS.map(String))}. Export the club again where it came from with a Tonodrome of the same version as this one.`,
   }),
   name: nameSchema,
 });
@@ -57,6 +59,7 @@ const startInFile = z.strictObject({
   id: z.uuid(),
   version: fileVersionSchema,
   ...startShape,
+  order: startRowSchema.shape.order.optional(),
   plan: planInFile,
 });
 const editInFile = z.strictObject({
@@ -94,6 +97,7 @@ export const clubRecordSchema = z.discriminatedUnion("record", [
   z.strictObject({ record: z.literal("drill"), ...drillInFile.shape }),
   z.strictObject({ record: z.literal("event"), ...eventInFile.shape }),
   z.strictObject({ record: z.literal("template"), ...templateSchema.shape }),
+  z.strictObject({ record: z.literal("order"), ...orderInFileSchema.shape }),
   z.strictObject({ record: z.literal("start"), ...startInFile.shape }),
   z.strictObject({ record: z.literal("ticks"), startId: z.uuid(), ...ticksSchema.shape }),
   z.strictObject({ record: z.literal("edit"), planId: z.uuid(), ...editInFile.shape }),

@@ -10,6 +10,7 @@ export const MOST = {
   drills: 2_000,
   events: 300,
   templates: 500,
+  orders: 1_000,
   starts: 20_000,
   /** Starts that were deleted and can still be had back. */
   deletedStarts: 100,
@@ -17,6 +18,9 @@ export const MOST = {
   members: 1_000,
   invites: 100,
   shares: 1_000,
+  calendars: 100,
+  /** Starts in one calendar that is subscribed to. */
+  calendarStarts: 30,
   /** Of one start. */
   sharesOfStart: 20,
   /** Runs of one start: several phones, trials, a cool-down. */
@@ -25,6 +29,8 @@ export const MOST = {
   ticksOfStart: 500,
   /** Saved versions of one plan that are kept, the newest; refused ones are kept besides, as many. */
   edits: 500,
+  /** Numbers of one running order. */
+  slots: 500,
   /** Presses of one run, and their bytes as they are sent: a long day with heart rate has some 800 in 100 kB. */
   presses: 10_000,
   pressBytes: 4_000_000,

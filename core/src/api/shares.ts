@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { conditionsSchema } from "../conditions/setting";
 import { dayStepsSchema } from "../day/daySteps";
+import { MOST_IN_GROUP } from "../group/group";
 import { planBodySchema } from "../plan/plan";
 import { runEventSchema } from "../run/log/runEvent";
 import { runPlanSchema } from "../run/steps/runPlan";
@@ -59,10 +60,12 @@ export const sharedSchema = z.strictObject({
   context: fitContextSchema,
   /** The day counted back from the start: its steps, and by what a calendar knows them again. */
   day: z.strictObject({ id: z.uuid(), version: versionSchema, steps: dayStepsSchema }),
+  /** How many warm up together; 1 for the athlete alone. Who the others are is not told. */
+  group: z.number().int().min(1).max(MOST_IN_GROUP),
   /** The run under way, so that the athlete's own phone can follow it; null when there is none. */
   run: z
     .strictObject({
-      plan: runPlanSchema.omit({ source: true }),
+      plan: runPlanSchema.omit({ source: true, group: true }),
       events: z.array(runEventSchema).max(MOST.presses),
     })
     .nullable(),

@@ -1,12 +1,14 @@
 import { z } from "zod";
 import { settingSchema, usualSetting } from "../conditions/setting";
 import { fixedPointSchema } from "../event/eventType";
-import { isTimeZone } from "../time/zone";
+import { runGroupSchema } from "../group/group";
+import { zoneSchema } from "../time/zoneName";
 import { nameSchema, noteSchema } from "../words/text";
 import { athleteRefSchema } from "./athletes";
 import { instantSchema, newIdSchema, versionSchema } from "./common";
 import { startGlanceSchema } from "./glance";
 import { MOST } from "./most";
+import { orderNumberSchema } from "./orders";
 import { planSchema } from "./plans";
 
 /** Longest time available that a start may have, seconds. */
@@ -18,10 +20,7 @@ export const startShape = {
   /** What is started: an event, a round. */
   title: nameSchema,
   venue: noteSchema,
-  zone: z
-    .string()
-    .max(64)
-    .refine(isTimeZone, { error: "This time zone is not known: give an IANA name like Europe/Vienna." }),
+  zone: zoneSchema,
   startsAt: instantSchema,
   /** The earliest beginning: when the athlete is there and free. Time available runs from here to the start. */
   readyAt: instantSchema,
@@ -84,6 +83,8 @@ export const startRowSchema = z.strictObject({
   /** The time on the start list: the start may have moved since. */
   listedAt: z.iso.datetime(),
   eventId: z.uuid().nullable(),
+  /** Where it stands in a running order; null where it is in none. */
+  order: z.strictObject({ id: z.uuid(), number: orderNumberSchema }).nullable(),
 });
 
 /** A start as the server answers, with its plan and what the fit has to know. */
@@ -96,6 +97,8 @@ export const startSchema = z.strictObject({
     places: z.array(z.string()).max(8),
     usualReps: z.number().int().min(0),
   }),
+  /** Who warms up together, whose start it is first; left out where it is one athlete alone, and for athletes themselves. */
+  group: runGroupSchema.optional(),
   plan: planSchema,
 });
 

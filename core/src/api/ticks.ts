@@ -15,7 +15,7 @@ export const ticksInputSchema = z.strictObject({
     .max(MOST.ticksTogether, { error: `At most ${MOST.ticksTogether} ticks at once.` }),
 });
 
-/** A list that was begun, or is its start's own, and has lines open. */
+/** A list that was begun, or is its start's own, or the kit on arrival, and has lines open. */
 export const openListSchema = z.strictObject({
   startId: z.uuid(),
   /** The step's name and kind: a bag to pack, kit to have there. */

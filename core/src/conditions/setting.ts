@@ -1,8 +1,10 @@
 import { z } from "zod";
 import { tagsSchema } from "../drill/details";
+import { groupSchema } from "../group/group";
 import { venueFaults, venueShape } from "../venue/venue";
 import { type Fault, faultsIn } from "../words/fault";
 import { LONGEST_NAME, noteSchema, verbatimSchema } from "../words/text";
+import { sessionKindSchema } from "./sessionKind";
 
 /** What it is like on the day: what a run keeps of it, so that something can be learned from it later. */
 const conditionsShape = {
@@ -28,6 +30,8 @@ const conditionsShape = {
   sun: z.enum(["sun", "shade"]).optional(),
   /** Whether warm layers are there, and kept on while nothing is done. */
   layers: z.boolean().optional(),
+  /** What kind of start it is; left out, a competition. */
+  session: sessionKindSchema.optional(),
   /** Day of the competition, the first being 1. */
   day: z.number().int().min(1).max(14),
   /** Place in the running order of the group; null where there is none. */
@@ -50,6 +54,7 @@ export function conditionsOf({
   humidity,
   sun,
   layers,
+  session,
   day,
   order,
   people,
@@ -62,6 +67,7 @@ export function conditionsOf({
     ...(humidity === undefined ? {} : { humidity }),
     ...(sun === undefined ? {} : { sun }),
     ...(layers === undefined ? {} : { layers }),
+    ...(session === undefined ? {} : { session }),
     day,
     order,
     people,
@@ -114,6 +120,10 @@ export const settingSchema = z
     equipment: tagsSchema("pieces of equipment", 24),
     /** What of the event's kit has been checked. */
     kitReady: tagsSchema("pieces of kit", 24),
+    /** It takes place only if they are through the round before; left out where it is certain. */
+    ifThrough: z.literal(true).optional(),
+    /** Athletes who warm up with the one whose start it is; left out where they do so alone. */
+    group: groupSchema.optional(),
     /** Findings set aside for this start. */
     known: z
       .array(knownSchema)

@@ -1,8 +1,9 @@
+import { usualCoolDown } from "../coolDown/usualCoolDown";
 import type { EventType } from "../event/eventType";
 import { wallClock } from "../time/zone";
 import type { DayFrame } from "./constraint";
 import type { DayStep } from "./step";
-import { coolDownOf, fromStart, points, USUAL } from "./usualParts";
+import { fromStart, points, USUAL } from "./usualParts";
 
 /** A start before another one of the same athlete's day. */
 export interface PreviousStart {
@@ -14,7 +15,7 @@ export interface PreviousStart {
 
 /** When one is free after a start: event, cool-down and dry clothes over, milliseconds since the epoch. */
 export function freeAfter({ startsAt, event }: PreviousStart): number {
-  const minutes = coolDownOf(event).minutes + USUAL.change;
+  const minutes = usualCoolDown(event?.effort ?? null).minutes.usual + USUAL.change;
   return Date.parse(startsAt) + (event?.lengthSeconds ?? 0) * 1000 + minutes * 60_000;
 }
 

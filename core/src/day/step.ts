@@ -38,6 +38,9 @@ const clockSchema = z
 /** How long the way to a venue takes, minutes. */
 export const travelSchema = minutesSchema(LONGEST_STEP);
 
+/** The step whose list is the event's kit: what of it is there and in order on arrival. */
+export const KIT_STEP = "kit";
+
 /** A step's name for itself, by which rules of others name it. */
 export const stepIdSchema = z
   .string()

@@ -4,7 +4,7 @@ import { wordKey } from "../words/sameWord";
 import { freeAfter, type PreviousStart, stepsBetween } from "./betweenStarts";
 import type { DayFrame } from "./constraint";
 import { dayPlan } from "./day";
-import { type DayStep, dayStepSchema, MOST_LINES } from "./step";
+import { type DayStep, dayStepSchema, KIT_STEP, MOST_LINES } from "./step";
 import { before, fromStart, points, USUAL } from "./usualParts";
 
 /** What is known of a start, for its usual day. */
@@ -142,9 +142,14 @@ function stepsFor(
     },
     { id: "settle", name: "Settle in", kind: "settle", minutes: { usual: USUAL.settle } },
     ...only(hasKit, {
-      ...{ id: "kit", name: "Kit to the hall's temperature", kind: "settle", minutes: { usual: USUAL.kit } },
-      // What of it is there is told with the start.
-      ...{ beside: true, note: kit.join(", ").slice(0, 200) },
+      ...{
+        id: KIT_STEP,
+        name: "Kit to the hall's temperature",
+        kind: "settle",
+        minutes: { usual: USUAL.kit },
+      },
+      // What of it is there, on arrival: another tick than that it was packed.
+      ...{ beside: true, list: eachOnce(kit) },
       rules: [before("end", 0, "warm-up")],
     }),
     ...points(event),

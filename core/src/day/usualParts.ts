@@ -1,3 +1,4 @@
+import { usualCoolDown } from "../coolDown/usualCoolDown";
 import type { EventType } from "../event/eventType";
 import type { DayStep } from "./step";
 
@@ -28,15 +29,6 @@ export const USUAL = {
   kit: 30,
 };
 
-/** What follows an event, minutes, by what it asks of the body. Custom, after docs/forecast.md: brisk after a short hard one. */
-const COOL_DOWN: Record<EventType["effort"], { minutes: number; note: string }> = {
-  "short-explosive": { minutes: 10, note: "Brisk at first, then easy." },
-  "short-hard": { minutes: 10, note: "Brisk at first, then easy." },
-  "long-sustained": { minutes: 8, note: "Easy." },
-  precision: { minutes: 3, note: "A few easy minutes." },
-  "repeated-bouts": { minutes: 10, note: "Easy, then warm clothes." },
-};
-
 /** A rule: so long before another step begins. */
 export const before = (edge: "begin" | "end", leastMinutes: number, of: string) =>
   ({ kind: "before", edge, leastMinutes, ofEdge: "begin", of }) as const;
@@ -51,14 +43,10 @@ export const points = (event: EventType | null) =>
     }),
   );
 
-/** The cool-down of an event. */
-export const coolDownOf = (event: Pick<EventType, "effort"> | null) =>
-  COOL_DOWN[event?.effort ?? "short-hard"];
-
 /** The start and what follows it. */
 export function fromStart(event: EventType | null): Partial<DayStep>[] {
   const eventMinutes = Math.ceil((event?.lengthSeconds ?? 0) / 60);
-  const coolDown = coolDownOf(event);
+  const { minutes, note } = usualCoolDown(event?.effort ?? null);
   return [
     {
       ...{ id: "start", name: event?.name ?? "Start", kind: "start", minutes: { usual: eventMinutes } },
@@ -66,7 +54,7 @@ export function fromStart(event: EventType | null): Partial<DayStep>[] {
     },
     {
       ...{ id: "cool-down", name: "Cool down", kind: "cool-down" },
-      ...{ minutes: { usual: coolDown.minutes }, note: coolDown.note },
+      ...{ minutes: { usual: minutes.usual }, note },
     },
     { id: "change", name: "Dry clothes, a drink", kind: "change", minutes: { usual: USUAL.change } },
   ];

@@ -4,6 +4,7 @@ import { intensitySchema } from "../words/intensity";
 import { purposeSchema } from "../words/purpose";
 import { wordKey } from "../words/sameWord";
 import { labelSchema, noteSchema, tagSchema } from "../words/text";
+import { calledSchema } from "./called";
 
 /** How near a drill comes to the real thing. */
 export const realismSchema = z.enum(["alone", "approach", "feed", "competition"]);
@@ -68,6 +69,8 @@ export const drillDetailsShape = {
   cautions: once(remarkSchema, 4, "cautions"),
   /** Youngest age it is for, years; 0 for any. */
   leastAge: z.number().int().min(0).max(99),
+  /** Movements that are called during it; left out, none are. */
+  called: calledSchema.optional(),
   flags: once(drillFlagSchema, 5, "flags"),
   /** Drills of the shelf to take instead: an easier one, a harder one, another one of the same purpose. */
   easier: linkSchema,

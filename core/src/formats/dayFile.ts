@@ -4,7 +4,7 @@ import { type DayStep, travelSchema } from "../day/step";
 import { USUAL_TRAVEL, usualDay } from "../day/usualDay";
 import { eventTypeSchema } from "../event/eventType";
 import { instantSchema } from "../time/instant";
-import { isTimeZone } from "../time/zone";
+import { zoneSchema } from "../time/zoneName";
 import { LONGEST_DAY } from "../venue/context";
 import type { Fault } from "../words/fault";
 import { nameSchema, noteSchema } from "../words/text";
@@ -21,10 +21,7 @@ export const dayFileSchema = z.strictObject({
   venue: noteSchema.optional(),
   startsAt: instantSchema,
   /** The venue's time zone, an IANA name. */
-  zone: z
-    .string()
-    .max(64)
-    .refine(isTimeZone, { error: "This time zone is not known: give an IANA name like Europe/Vienna." }),
+  zone: zoneSchema,
   /** How long before the start the warm-up begins, whole seconds, as it is fitted. */
   warmUpSeconds: z
     .number({ error: "Give the warm-up's beginning in seconds before the start." })

@@ -1,6 +1,7 @@
 import { z } from "zod";
-import { stepIdSchema } from "../day/step";
+import { KIT_STEP, stepIdSchema } from "../day/step";
 import { instantSchema } from "../time/instant";
+import { wordKey } from "../words/sameWord";
 import { tagSchema } from "../words/text";
 
 /** A line of a day's list ticked off, or no more: what is packed, what is there. */
@@ -42,6 +43,23 @@ export function mergeTicks(...lists: readonly (readonly Tick[])[]): Tick[] {
     if (!known || isLater(tick, known)) newest.set(lineKey(tick), tick);
   }
   return [...newest].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, tick]) => tick);
+}
+
+/**
+ * Which of the kit is there: by what was ticked on arrival; of what nobody pressed, by what the start itself says.
+ * @param kit the event's pieces
+ * @param before pieces that the start has as checked
+ */
+export function kitThere(
+  kit: readonly string[],
+  before: readonly string[],
+  ticks: readonly Tick[],
+): string[] {
+  const pressed = new Map(
+    mergeTicks(ticks).flatMap((t) => (t.step === KIT_STEP ? [[wordKey(t.line), t.isOn] as const] : [])),
+  );
+  const known = new Set(before.map(wordKey));
+  return kit.filter((piece) => pressed.get(wordKey(piece)) ?? known.has(wordKey(piece)));
 }
 
 /** How a list stands: its lines, and which of them are ticked off. */

@@ -7,6 +7,7 @@ import { intensitySchema } from "../words/intensity";
 import { phaseSchema } from "../words/phase";
 import { prioritySchema } from "../words/priority";
 import { lineSchema, nameSchema, noteSchema } from "../words/text";
+import { coolDownSchema } from "./coolDown";
 import { limitsSchema } from "./limits";
 import { orderFault } from "./order";
 import { restAfterSchema } from "./rest";
@@ -104,6 +105,8 @@ export const planBodySchema = z.strictObject({
     .min(5, { error: "The largest step is 5 to 100 points." })
     .max(100, { error: "The largest step is 5 to 100 points." }),
   limits: limitsSchema.optional(),
+  /** What is done after the start; left out, what is usual after its event. */
+  coolDown: coolDownSchema.optional(),
   /** What it was filled from, the seed that decided between equals, and what the shelf or the time could not give. */
   origin: z
     .strictObject({

@@ -22,12 +22,13 @@ export interface Circumstances {
 
 /** What there is on a day, and who it is for. @param day yyyy-mm-dd at the venue; null where it is not known */
 export function circumstancesOn(
-  { people, spaces, equipment }: Pick<Setting, "people" | "spaces" | "equipment">,
+  { people, spaces, equipment, group = [] }: Pick<Setting, "people" | "spaces" | "equipment" | "group">,
   athlete: AthleteProfile | null,
   day: string | null,
 ): Circumstances {
   return {
-    people,
+    // The others of a group are at hand for each other.
+    people: Math.max(people, group.length),
     spaces,
     equipment,
     own: athlete?.equipment ?? [],

@@ -23,11 +23,19 @@ const DAY = 24 * HOUR;
 const BEHIND = 12 * HOUR;
 const AHEAD = 14 * HOUR;
 
+/** Names that were found to be zones: a list asks for the same one thousands of times, and each asking takes a while. */
+const zones = new Set<string>();
+const MOST_ZONES = 1_000;
+
 /** True when the running system knows the IANA time zone by this name. */
 export function isTimeZone(zone: string): boolean {
+  if (zone.length === 0) return false;
+  if (zones.has(zone)) return true;
   try {
     new Intl.DateTimeFormat("en", { timeZone: zone });
-    return zone.length > 0;
+    // Other spellings of a name are known too, but need not be remembered: there are many.
+    if (zones.size < MOST_ZONES) zones.add(zone);
+    return true;
   } catch {
     return false;
   }

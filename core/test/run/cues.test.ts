@@ -5,6 +5,7 @@ const look = (more: Partial<CueLook> = {}): CueLook => ({
   key: "a",
   name: "Laps",
   part: 0,
+  call: null,
   remaining: 60,
   untilStart: 1000,
   ...more,
@@ -15,6 +16,12 @@ it.each<[string, Partial<CueLook>, Partial<CueLook>, unknown]>([
   ["the wait", {}, { key: null, status: "waiting", name: "Wait" }, { tone: "begin", words: "Wait" }],
   ["ten seconds left", { remaining: 10.2 }, { remaining: 9.9 }, { tone: "soon", words: null }],
   ["time over", { remaining: 0.1 }, { remaining: -0.1 }, { tone: "over", words: null }],
+  [
+    "what is called, once, also of the same number again",
+    { call: null },
+    { call: "2, star jumps" },
+    { tone: "part", words: "2, star jumps" },
+  ],
   ["another set", {}, { part: 1 }, { tone: "part", words: null }],
   [
     "five minutes to the start",

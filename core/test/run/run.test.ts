@@ -10,7 +10,6 @@ import { isRunOver } from "../../src/run/log/isOver";
 import { type RunEvent, runEventSchema } from "../../src/run/log/runEvent";
 import { MOST_INSERTED, MOST_REFITS, runState, type Split } from "../../src/run/log/runState";
 import { runSummary } from "../../src/run/log/runSummary";
-import { coolDownOf } from "../../src/run/steps/coolDown";
 import { runPlanOf, stepOfDrill } from "../../src/run/steps/freezeFit";
 import { type RunDrill, runPlanSchema } from "../../src/run/steps/runPlan";
 import { type FitContext, fitContextSchema, openDay } from "../../src/venue/context";
@@ -68,7 +67,6 @@ it("keeps of each step what drill it came from, and what it was like that day", 
     ...{ indoors: true, temperature: 9, wind: "calm", wet: true, day: 1, order: null, people: 1 },
   });
   expect(stepOfDrill({ ...hops, id: drillId }, id())).toMatchObject({ drillId, explosive: true });
-  expect(coolDownOf([{ ...hops, id: drillId }], startsAt, id).drills[0]).toMatchObject({ drillId });
 });
 
 describe("what lies between two drills is a wait of its own:", () => {

@@ -3,9 +3,8 @@ import { BREATH, breathAt } from "../../src/run/live/breath";
 import { waitPrompt } from "../../src/run/live/waitPrompt";
 import { type RunEvent, runEventSchema } from "../../src/run/log/runEvent";
 import { runState } from "../../src/run/log/runState";
-import { coolDownOf } from "../../src/run/steps/coolDown";
 import { runPlanOf, stepOfDrill } from "../../src/run/steps/freezeFit";
-import { runDrillSchema, runPlanSchema } from "../../src/run/steps/runPlan";
+import { runDrillSchema } from "../../src/run/steps/runPlan";
 import { fitContextSchema, openDay } from "../../src/venue/context";
 import { drill, planOf } from "../made/generate";
 
@@ -74,20 +73,6 @@ it("a drill of the shelf becomes a step at its ideal", () => {
   const step = stepOfDrill(content, id);
   expect(runDrillSchema.parse(step)).toEqual(step);
   expect(step).toMatchObject({ name: "Skips", plannedSeconds: 60, words: "1:00" });
-});
-
-it("a cool-down is a run of its own: the club's drills for it, easier and easier, or two that need nothing", () => {
-  let n = 0;
-  const makeId = () => `00000000-0000-4000-8000-00000000c0${String(++n).padStart(2, "0")}`;
-  const none = coolDownOf([], startsAt, makeId);
-  expect(runPlanSchema.parse(none)).toEqual(none);
-  expect(none.drills.map((d) => d.name)).toEqual(["Easy movement", "Slow breathing"]);
-  const long = { seconds: { floor: 600, ideal: 600, ceiling: 600 } };
-  const own = ["Stretch", "Walk", "Jog"].map((name, i) =>
-    drill(name, { intensity: 10 + i * 5, dose: { ...drill("x").dose, ...(i === 0 ? {} : long) } as never }),
-  );
-  // Ten minutes of jogging and ten of walking would be too long.
-  expect(coolDownOf(own, startsAt, makeId).drills.map((d) => d.name)).toEqual(["Jog", "Stretch"]);
 });
 
 describe("presses", () => {

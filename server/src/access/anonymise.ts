@@ -2,7 +2,7 @@ import { randomBytes } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import { cutText, drillDetailsSchema, noProfile, planBodySchema } from "@tonodrome/core";
 import { daySchema, runEventSchema, runPlanSchema, settingSchema } from "@tonodrome/core/api";
-import type { Model, ModelStatic, Transaction, WhereOptions } from "sequelize";
+import { type Model, type ModelStatic, Op, type Transaction, type WhereOptions } from "sequelize";
 import type { z } from "zod";
 import type { Database } from "../db/connect";
 import { notFound } from "../errors/refusal";
@@ -133,6 +133,11 @@ export async function anonymise(
   });
   // Elsewhere in the club only the name is theirs.
   const elsewhere = { clubId };
+  const isInGroup = sequelize.literal(
+    `plan -> 'group' @> ${sequelize.escape(JSON.stringify([{ id }]))}::jsonb`,
+  );
+  await rewrite(models.Run, { clubId, [Op.and]: isInGroup }, ["id"], { plan: inJson(runPlanSchema, taken) });
+  await rewrite(models.Order, elsewhere, ["id"], { title: plain, venue: plain });
   await rewrite(models.Template, elsewhere, ["id"], { name: plain, body: inJson(planBodySchema, taken) });
   await rewrite(models.Day, elsewhere, ["id"], inDay(taken));
   await rewrite(models.Drill, elsewhere, ["id"], {
@@ -155,6 +160,8 @@ export async function anonymise(
     `UPDATE members SET athlete_id = NULL WHERE club_id = :clubId AND athlete_id = :id`,
     `UPDATE invites SET withdrawn_at = now()
       WHERE club_id = :clubId AND athlete_id = :id AND withdrawn_at IS NULL`,
+    `UPDATE calendars SET withdrawn_at = now()
+      WHERE club_id = :clubId AND withdrawn_at IS NULL AND athlete_id = :id`,
     `UPDATE shares SET withdrawn_at = now()
       WHERE club_id = :clubId AND withdrawn_at IS NULL AND start_id IN (:startId)`,
   ]) {

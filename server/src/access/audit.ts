@@ -32,10 +32,18 @@ export type Deed =
   | "start.change"
   | "start.delete"
   | "start.restore"
+  | "order.make"
+  | "order.change"
+  | "order.delete"
+  | "order.now"
+  | "list.take"
+  | "shelf.take"
   | "day.save"
   | "plan.save"
   | "plan.refuse"
   | "run.make"
+  | "calendar.make"
+  | "calendar.withdraw"
   | "share.make"
   | "share.withdraw";
 

@@ -3,7 +3,7 @@ import type { Transaction } from "sequelize";
 import type { Database } from "../db/connect";
 
 /** What a person sets up in a club that stands on their own right to do something there. */
-const SET_UP: Record<string, Action> = { invites: "manage", shares: "build" };
+const SET_UP: Record<string, Action> = { invites: "manage", shares: "build", calendars: "build" };
 
 const listOf = (action: Action) =>
   rolesThat(action)
@@ -12,10 +12,10 @@ const listOf = (action: Action) =>
 
 /**
  * SQL for whether the maker of a row still has the right that it stands on: the rule that every reading of an
- * invitation or a link asks, so that none outlives its maker's rights, however they ended.
+ * invitation, a link or a calendar asks, so that none outlives its maker's rights, however they ended.
  * @param row the row's name in the statement
  */
-export function standsSql(kind: "invites" | "shares", row: string): string {
+export function standsSql(kind: "invites" | "shares" | "calendars", row: string): string {
   const by = kind === "invites" ? `${row}.by_operator OR ` : "";
   return `(${by}EXISTS (SELECT 1 FROM members maker WHERE maker.club_id = ${row}.club_id
     AND maker.user_id = ${row}.made_by AND maker.role IN (${listOf(SET_UP[kind] as Action)})))`;
@@ -31,7 +31,7 @@ export async function endRights(
   userId: string,
   transaction: Transaction,
 ): Promise<void> {
-  for (const kind of ["invites", "shares"] as const) {
+  for (const kind of ["invites", "shares", "calendars"] as const) {
     await sequelize.query(
       `UPDATE ${kind} x SET withdrawn_at = now()
         WHERE x.club_id = $1 AND x.made_by = $2 AND x.withdrawn_at IS NULL AND NOT ${standsSql(kind, "x")}`,

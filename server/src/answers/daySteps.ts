@@ -12,14 +12,26 @@ type Steps = readonly DayStep[];
 type StartOfDay = Pick<StartRow, "id" | "athleteId" | "eventId" | "startsAt" | "readyAt" | "zone">;
 type Tables = Pick<Database, "models">;
 
-/** The days of starts that have one of their own, by the start's id. */
-export async function ownSteps(
+/** The days of starts as far as anybody wrote them, by the start's id: one that was put back has no steps of its own. */
+export async function writtenDays(
   { models }: Tables,
   clubId: string,
   startId: string[],
-): Promise<Map<string, Steps>> {
+): Promise<Map<string, { version: number; steps: Steps | null }>> {
   const days = await models.Day.findAll({ where: { clubId, startId } });
-  return new Map(days.flatMap((d) => (d.startId && d.steps ? [[d.startId, d.steps] as const] : [])));
+  return new Map(
+    days.flatMap((d) => (d.startId ? [[d.startId, { version: d.version, steps: d.steps }]] : [])),
+  );
+}
+
+/** The days of starts that have one of their own, by the start's id. */
+export async function ownSteps(
+  tables: Tables,
+  clubId: string,
+  startId: string[],
+): Promise<Map<string, Steps>> {
+  const days = await writtenDays(tables, clubId, startId);
+  return new Map([...days].flatMap(([id, { steps }]) => (steps ? [[id, steps] as const] : [])));
 }
 
 /** The days of starts that have none of their own: what the athlete's, or the event's, begin with, or else the usual one. */

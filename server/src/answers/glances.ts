@@ -25,6 +25,14 @@ function glanceAt(start: Start, seconds: number): Glance | null {
   return glance;
 }
 
+/** Seconds before its start at which a warm-up begins, for all the time there is for it; all of that where it is not quickly told. */
+export function warmUpSecondsOf(start: Start): number {
+  const seconds = Math.floor((Date.parse(start.startsAt) - Date.parse(start.readyAt)) / 1000);
+  if (start.plan.body.items.length === 0) return seconds;
+  const glance = glanceAt(start, seconds - (seconds % MINUTE));
+  return glance ? -glance.beginSeconds : seconds;
+}
+
 /**
  * How the next of some starts stand, as far as that is quickly told: whoever opens a list sees at once when to begin.
  * @param now milliseconds since the epoch

@@ -12,6 +12,7 @@ import type {
   DayRow,
   DrillRow,
   EventTypeRow,
+  OrderRow,
   PlanEditRow,
   PlanRow,
   RunRow,
@@ -78,6 +79,8 @@ export async function* exportClub(
       yield write({ record: "event", ...toEvent(row) });
     for await (const row of rowsOf<TemplateRow>(models.Template))
       yield write({ record: "template", ...toTemplate(row) });
+    for await (const { clubId: _, ...order } of rowsOf<OrderRow>(models.Order))
+      yield write({ record: "order", ...order });
     const standing = new Set<string>();
     for await (const start of rowsOf<StartRow>(models.Start)) {
       standing.add(start.id);
@@ -129,6 +132,7 @@ export async function* exportClub(
 
 function startRecord(start: StartRow, plan: PlanRow): ClubRecord {
   const { id, version, athleteId, title, venue, zone, startsAt, readyAt, listedAt, eventId, setting } = start;
+  const { orderId, orderNumber } = start;
   return {
     record: "start",
     id,
@@ -141,6 +145,7 @@ function startRecord(start: StartRow, plan: PlanRow): ClubRecord {
     readyAt: readyAt.toISOString(),
     ...(listedAt ? { listedAt: listedAt.toISOString() } : {}),
     eventId,
+    ...(orderId && orderNumber ? { order: { id: orderId, number: orderNumber } } : {}),
     setting,
     plan: { id: plan.id, version: plan.version, body: plan.body },
   };

@@ -92,6 +92,8 @@ async function checkEmpty({ models }: Database, clubId: string, transaction: Tra
       );
     }
   }
+  // Nobody comes to an order but by a start, and there is none.
+  await models.Order.destroy({ where: { clubId }, transaction });
 }
 
 /** A club that never changed its figures has none, and one that put them back has an empty list: neither is anything. */
@@ -118,6 +120,7 @@ const TABLES = [
   "Drill",
   "EventType",
   "Template",
+  "Order",
   "Start",
   "Plan",
   "PlanEdit",
@@ -135,6 +138,7 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
     drills: new Set<string>(),
     events: new Set<string>(),
     templates: new Set<string>(),
+    orders: new Set<string>(),
     starts: new Set<string>(),
     runs: new Set<string>(),
     plans: new Set<string>(),
@@ -228,19 +232,26 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
         isNew("templates", template.id, place);
         return put("Template", { ...template, createdAt: new Date(createdAt) }, size);
       }
+      case "order": {
+        const { record: _, ...order } = record;
+        isNew("orders", order.id, place);
+        return put("Order", order, size);
+      }
       case "start": {
-        const { record: _, plan, listedAt, startsAt, readyAt, ...start } = record;
+        const { record: _, plan, listedAt, startsAt, readyAt, order, ...start } = record;
         isNew("starts", start.id, place);
         isNew("plans", plan.id, place);
         isKnown("athletes", start.athleteId, place, "athleteId", "athlete");
         isKnown("events", start.eventId, place, "eventId", "event");
+        isKnown("orders", order?.id ?? null, place, "order.id", "running order");
         edits = { planId: plan.id, saved: 0, refused: 0 };
         const times = {
           startsAt: new Date(startsAt),
           readyAt: new Date(readyAt),
           listedAt: listedAt ? new Date(listedAt) : null,
         };
-        await put("Start", { ...start, ...times }, size);
+        const standing = { orderId: order?.id ?? null, orderNumber: order?.number ?? null };
+        await put("Start", { ...start, ...times, ...standing }, size);
         return put("Plan", { ...plan, startId: start.id }, 0);
       }
       case "edit": {

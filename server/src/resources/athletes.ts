@@ -14,6 +14,7 @@ import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { anonymise } from "../access/anonymise";
 import { audit } from "../access/audit";
+import { leaveGroups } from "../access/leaveGroups";
 import { checkRoom } from "../access/quota";
 import { toAthlete } from "../answers/athlete";
 import type { Database } from "../db/connect";
@@ -124,6 +125,7 @@ export const athletes: Resource = (context) => (app, _options, done) => {
       const remove = async (transaction: Transaction) => {
         const count = await models.Athlete.destroy({ where: { clubId, id }, transaction });
         if (count === 0) throw notFound("athlete");
+        await leaveGroups(context, clubId, id, transaction);
         await audit(context, transaction, request, "athlete.delete", { clubId, id });
         return { done: true as const };
       };
@@ -144,5 +146,20 @@ export async function checkAthlete(
   if (await models.Athlete.findOne({ where: { id: athleteId, clubId }, transaction })) return;
   throw new Refusal("invalid_input", "This athlete is not in the club. Choose another.", {
     path: "athleteId",
+  });
+}
+
+/** @throws Refusal `invalid_input` where one of a group is not in the club */
+export async function checkGroup(
+  { models }: Database,
+  group: readonly string[] | undefined,
+  clubId: string,
+  transaction: Transaction,
+): Promise<void> {
+  if (!group || group.length === 0) return;
+  const known = await models.Athlete.count({ where: { id: [...group], clubId }, transaction });
+  if (known === group.length) return;
+  throw new Refusal("invalid_input", "Somebody in this group is not in the club. Take them out of it.", {
+    path: "setting.group",
   });
 }

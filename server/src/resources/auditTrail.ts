@@ -8,7 +8,7 @@ const PAGE = 50;
 /** Who and what are named as they are called now: the trail itself holds ids. */
 const READ = `
   SELECT e.id::text, e.at, u.name AS who, e.action,
-    coalesce(a.name, d.name, s.title || ', ' || sa.name, p.title || ', ' || pa.name, ev.name, t.name, r.title || ', ' || r.athlete_name,
+    coalesce(a.name, d.name, s.title || ', ' || sa.name, p.title || ', ' || pa.name, ev.name, t.name, o.title, r.title || ', ' || r.athlete_name,
       person.name) AS what,
     e.detail
   FROM audit_entries e
@@ -21,6 +21,7 @@ const READ = `
   LEFT JOIN starts p ON p.club_id = pl.club_id AND p.id = pl.start_id
   LEFT JOIN athletes pa ON pa.club_id = p.club_id AND pa.id = p.athlete_id
   LEFT JOIN event_types ev ON ev.club_id = e.club_id AND ev.id = e.subject_id
+  LEFT JOIN running_orders o ON o.club_id = e.club_id AND o.id = e.subject_id
   LEFT JOIN templates t ON t.club_id = e.club_id AND t.id = e.subject_id
   LEFT JOIN runs r ON r.club_id = e.club_id AND r.id = e.subject_id
   LEFT JOIN users person ON person.id = e.subject_id

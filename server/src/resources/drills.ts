@@ -17,6 +17,7 @@ import { checkRoom } from "../access/quota";
 import { contentOf, toDrill } from "../answers/drill";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
+import { lockLinks } from "../write/lockLinks";
 import { write } from "../write/write";
 import { writeVersioned } from "../write/writeVersioned";
 import type { Resource } from "./context";
@@ -124,11 +125,7 @@ async function checkLinks(
 ): Promise<void> {
   const { details, clubId } = drill;
   if (!details?.easier && !details?.harder && !details?.instead) return;
-  // Two edits at the same moment must not close a circle between them.
-  await sequelize.query("SELECT pg_advisory_xact_lock(hashtextextended($1, 4))", {
-    bind: [clubId],
-    transaction,
-  });
+  await lockLinks({ sequelize }, clubId, transaction);
   const rows = await models.Drill.findAll({
     where: { clubId },
     attributes: ["id", "name", "details"],

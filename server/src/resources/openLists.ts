@@ -1,5 +1,5 @@
 import { clubParamsSchema, MOST, type OpenList, openListsSchema } from "@tonodrome/core/api";
-import { listStands } from "@tonodrome/core/lists";
+import { KIT_STEP, kitThere, listStands, type Tick } from "@tonodrome/core/lists";
 import { Op } from "sequelize";
 import { placeOf } from "../access/access";
 import { ownSteps, usualSteps } from "../answers/daySteps";
@@ -10,7 +10,7 @@ import type { Context, Resource } from "./context";
 /** Lists are told of so long before their start, and after it no more, milliseconds. Custom. */
 const AHEAD = 36 * 3_600_000;
 
-/** Lists with lines open: of starts that are next, where somebody began to tick or made the day their own. */
+/** Lists with lines open: of starts that are next, where somebody began to tick or made the day their own; the kit on arrival always. */
 export const openLists: Resource = (context) => (app, _options, done) => {
   app.get(
     "/clubs/:clubId/open-lists",
@@ -40,10 +40,13 @@ async function listsOf(
   starts: readonly StartRow[],
 ): Promise<OpenList[]> {
   const startId = starts.map((s) => s.id);
-  const [own, ticks] = await Promise.all([
+  const eventId = starts.flatMap((s) => s.eventId ?? []);
+  const [own, ticks, events] = await Promise.all([
     ownSteps({ models }, clubId, startId),
     models.Tick.findAll({ where: { clubId, startId } }),
+    models.EventType.findAll({ where: { clubId, id: eventId } }),
   ]);
+  const kitOf = new Map(events.map((e) => [e.id, e.body.kit]));
   const ticksOf = new Map<string, TickRow[]>();
   for (const tick of ticks) ticksOf.set(tick.startId, [...(ticksOf.get(tick.startId) ?? []), tick]);
   const begun = starts.filter((s) => own.has(s.id) || ticksOf.has(s.id));
@@ -52,14 +55,28 @@ async function listsOf(
     clubId,
     begun.filter((s) => !own.has(s.id)),
   );
-  return begun.flatMap((start) => {
+  return starts.flatMap((start) => {
     const steps = own.get(start.id) ?? usual.get(start.id) ?? [];
     const ticked = ticksOf.get(start.id) ?? [];
-    return listStands(steps, ticked.map(toTick)).flatMap(({ step: id, name, lines }) => {
+    const kit = steps.find((s) => s.id === KIT_STEP)?.list ?? kitOf.get(start.eventId ?? "") ?? [];
+    const packed = listStands(
+      steps.filter((s) => s.id !== KIT_STEP),
+      ticked.map(toTick),
+    );
+    const lists = packed.flatMap(({ step: id, name, lines }): OpenList[] => {
       const isBegun = own.has(start.id) || ticked.some((t) => t.step === id);
       const kind = steps.find((s) => s.id === id)?.kind ?? "other";
       const open = lines.flatMap(({ line, isOn }) => (isOn ? [] : [line]));
       return isBegun ? [{ startId: start.id, name, kind, open, lines: lines.length }] : [];
     });
+    return [...lists, ...arrivalOf(start, kit, ticked.map(toTick))];
   });
+}
+
+/** The kit on arrival; nothing where the event has none. */
+function arrivalOf(start: StartRow, kit: readonly string[], ticks: readonly Tick[]): OpenList[] {
+  const there = kitThere(kit, start.setting.kitReady, ticks);
+  const open = kit.filter((piece) => !there.includes(piece));
+  const [name, kind] = ["Kit on arrival", "settle" as const];
+  return kit.length > 0 ? [{ startId: start.id, name, kind, open, lines: kit.length }] : [];
 }

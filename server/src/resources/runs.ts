@@ -77,6 +77,11 @@ function checkTimes(events: RunEventsInput["events"], pressAhead: number): void 
   });
 }
 
+/** A run without the others of a group: an athlete's own tells of nobody else. */
+function withoutGroup({ plan: { group: _, ...plan }, events, ...run }: Run): Run {
+  return { ...run, plan, events: events.filter((e) => e.kind !== "there" && e.kind !== "mark") };
+}
+
 /** Runs and their presses. */
 export const runs: Resource = (context) => (app, _options, done) => {
   const { sequelize, models, changes } = context;
@@ -87,7 +92,9 @@ export const runs: Resource = (context) => (app, _options, done) => {
       include: [eventsIn(clubId)],
       transaction,
     });
-    return row && toRun(row as unknown as Joined);
+    if (!row) return null;
+    const run = toRun(row as unknown as Joined);
+    return onlyAthlete ? withoutGroup(run) : run;
   }
 
   /** Sums a run up from its presses and stores that, unless somebody pressed in the meantime: then it is done again. */

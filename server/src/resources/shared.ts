@@ -1,5 +1,4 @@
-import { createHash } from "node:crypto";
-import { conditionsOf, contextOf, isRunOver } from "@tonodrome/core";
+import { conditionsOf, contextOf, groupSize, isRunOver } from "@tonodrome/core";
 import {
   type Shared,
   sharedSchema,
@@ -8,6 +7,7 @@ import {
   tokenParamsSchema,
 } from "@tonodrome/core/api";
 import { findLink, type SharedLink } from "../access/sharedLink";
+import { calendarIdOf } from "../answers/calendarId";
 import { usualSteps } from "../answers/daySteps";
 import type { RunEventRow } from "../db/models/rows";
 import { Refusal } from "../errors/refusal";
@@ -18,7 +18,7 @@ import type { Resource } from "./context";
 import { factsOf } from "./starts";
 
 /** Presses that a link does not show. */
-const OWN: ReadonlySet<string> = new Set(["rating", "pulse", "clock", "take"]);
+const OWN: ReadonlySet<string> = new Set(["rating", "pulse", "clock", "take", "there", "mark"]);
 
 const ANYBODY = { access: "anybody" } as const;
 
@@ -51,7 +51,7 @@ export const shared: Resource = (context) => (app, _options, done) => {
     if (!run) return null;
     const all = (run as unknown as { events: RunEventRow[] }).events.map((e) => e.event);
     if (isRunOver(startsAt.toISOString(), all, now.getTime())) return null;
-    const { source: _, ...plan } = run.plan;
+    const { source: _, group: __, ...plan } = run.plan;
     return { plan, events: all.filter((e) => !OWN.has(e.kind)) };
   }
 
@@ -74,6 +74,7 @@ export const shared: Resource = (context) => (app, _options, done) => {
         conditions: conditionsOf(setting),
         context: contextOf({ startsAt: startsAt.toISOString(), setting, facts }),
         day: await dayShown(found),
+        group: groupSize(setting),
         run: await runUnderWay(found),
         expiresAt: until.toISOString(),
       };
@@ -128,16 +129,3 @@ export const shared: Resource = (context) => (app, _options, done) => {
   );
   done();
 };
-
-/** By what a calendar knows a start's day again: always the same, and nothing by which the start itself is found. */
-function calendarIdOf(startId: string): string {
-  const hex = createHash("sha256").update(`calendar ${startId}`).digest("hex");
-  // As a UUID of version 8, the one for ids of one's own making.
-  return [
-    hex.slice(0, 8),
-    hex.slice(8, 12),
-    `8${hex.slice(13, 16)}`,
-    `8${hex.slice(17, 20)}`,
-    hex.slice(20, 32),
-  ].join("-");
-}

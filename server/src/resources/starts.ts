@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
-import { copyPlan, emptyPlan, type PlanBody } from "@tonodrome/core";
+import { copyPlan, emptyPlan, groupOf, type PlanBody } from "@tonodrome/core";
 import {
   clubParamsSchema,
   doneSchema,
@@ -29,10 +29,11 @@ import { glancesOf } from "../answers/glances";
 import { toPlan } from "../answers/plan";
 import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors/refusal";
+import { listedTime, startTimes } from "../write/startTimes";
 import { write } from "../write/write";
 import { writeVersioned } from "../write/writeVersioned";
-import { checkAthlete } from "./athletes";
-import type { Resource } from "./context";
+import { checkAthlete, checkGroup } from "./athletes";
+import type { Context, Resource } from "./context";
 import { checkEvents } from "./events";
 
 /** A change of a start. */
@@ -60,7 +61,24 @@ export const starts: Resource = (context) => (app, _options, done) => {
       order: ["startsAt", "id"],
       transaction,
     });
-    return rows.map((row) => toStart(row as unknown as Joined));
+    return withGroups(
+      place,
+      rows.map((row) => toStart(row as unknown as Joined)),
+      transaction,
+    );
+  }
+
+  /** Names who warms up with whom; not for athletes themselves: their start tells of nobody else. */
+  async function withGroups(place: Place, found: Start[], transaction?: Transaction): Promise<Start[]> {
+    const id = [...new Set(found.flatMap(({ setting }) => setting.group ?? []))];
+    if (id.length === 0 || place.onlyAthlete) return found;
+    const { clubId } = place;
+    const athletes = await models.Athlete.findAll({
+      where: { clubId, id },
+      attributes: ["id", "name"],
+      transaction,
+    });
+    return found.map((start) => ({ ...start, group: groupOf(start, athletes) }));
   }
 
   async function read(id: string, place: Place, transaction?: Transaction): Promise<Start> {
@@ -196,6 +214,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
           return read(id, place, transaction);
         await checkRoom(context, models.Start, "starts", clubId, { clubId }, transaction);
         await checkAthlete(context, input.athleteId, clubId, transaction);
+        await checkGroup(context, input.setting.group, clubId, transaction);
         await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
         const body = planOf ? await copyOfPlan(place, planOf, transaction) : emptyPlan();
         await models.Start.create({ id, clubId, version: 1, ...columns(input) }, { transaction });
@@ -224,6 +243,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
         isSame: (before) => saysTheSame(before, input),
         wanted: async (before, clubId, transaction) => {
           await checkAthlete(context, input.athleteId, clubId, transaction);
+          await checkGroup(context, input.setting.group, clubId, transaction);
           await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
           return columns({ listedAt: before.listedAt, ...input });
         },
@@ -244,7 +264,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
         against: version,
         isSame: (before) => Date.parse(before.startsAt) === Date.parse(startsAt),
         wanted: (before) =>
-          timesOf({
+          startTimes({
             ...before,
             ...movedStart({ readyAt: readyAt ?? before.readyAt }, Date.parse(startsAt)),
           }),
@@ -298,13 +318,28 @@ export const starts: Resource = (context) => (app, _options, done) => {
   done();
 };
 
+/** An athlete's starts, or all of a club's, whole, from a moment on. */
+export async function wholeStarts(
+  { models }: Pick<Context, "models">,
+  clubId: string,
+  { athleteId, from, most }: { athleteId: string | null; from: Date; most: number },
+): Promise<Start[]> {
+  const rows = await models.Start.findAll({
+    where: { clubId, startsAt: { [Op.gte]: from }, ...(athleteId ? { athleteId } : {}) },
+    include: joined({ clubId }),
+    order: ["startsAt", "id"],
+    limit: most,
+  });
+  return rows.map((row) => toStart(row as unknown as Joined));
+}
+
 /** Starts that somebody in this place may know of. */
 function ownOf({ clubId, onlyAthlete }: Place) {
   return { clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) };
 }
 
 /** Ids are unique within a club only, so what is joined is scoped to it too. A list has of each what tells its version. */
-function joined({ clubId }: Place, listed = false) {
+function joined({ clubId }: Pick<Place, "clubId">, listed = false) {
   const ofClub = (association: string, attributes: string[]) => ({
     association,
     where: { clubId },
@@ -322,6 +357,7 @@ type Joined = StartRow & { athlete: AthleteRow; plan: PlanRow; event: EventTypeR
 /** A start without what is large. */
 function toRow(row: Joined): StartInList {
   const { id, version, athlete, title, venue, zone, startsAt, readyAt, eventId, plan, event } = row;
+  const { orderId, orderNumber } = row;
   return {
     id,
     version,
@@ -332,8 +368,9 @@ function toRow(row: Joined): StartInList {
     zone,
     startsAt: startsAt.toISOString(),
     readyAt: readyAt.toISOString(),
-    listedAt: (row.listedAt ?? startsAt).toISOString(),
+    listedAt: listedTime(row),
     eventId,
+    order: orderId && orderNumber ? { id: orderId, number: orderNumber } : null,
   };
 }
 
@@ -352,15 +389,7 @@ export function factsOf(
 
 type Wanted = Omit<StartInput, "id">;
 
-const columns = (input: Wanted) => ({ ...input, ...timesOf(input) });
-
-function timesOf({ startsAt, readyAt, listedAt }: Pick<StartInput, "startsAt" | "readyAt" | "listedAt">) {
-  return {
-    startsAt: new Date(startsAt),
-    readyAt: new Date(readyAt),
-    listedAt: listedAt && Date.parse(listedAt) !== Date.parse(startsAt) ? new Date(listedAt) : null,
-  };
-}
+const columns = (input: Wanted) => ({ ...input, ...startTimes(input) });
 
 const eventsOf = ({ eventId }: Pick<StartInput, "eventId">) => (eventId ? [eventId] : []);
 
@@ -368,6 +397,7 @@ const eventsOf = ({ eventId }: Pick<StartInput, "eventId">) => (eventId ? [event
 function changedFields(before: Start, after: Start): string[] {
   const fields = ["title", "venue", "zone", "startsAt", "readyAt", "listedAt", "eventId"] as const;
   const changed: string[] = fields.filter((name) => before[name] !== after[name]);
+  if (!isDeepStrictEqual(before.order, after.order)) changed.push("order");
   if (!isDeepStrictEqual(before.setting, after.setting)) changed.push("setting");
   return before.athlete.id === after.athlete.id ? changed : ["athlete", ...changed];
 }

@@ -30,6 +30,10 @@ const PURGE = [
   `DELETE FROM invites WHERE coalesce(withdrawn_at, used_at, expires_at) < now() - interval '${REMEMBERED}'`,
   `DELETE FROM shares h USING starts s WHERE s.club_id = h.club_id AND s.id = h.start_id
     AND coalesce(h.withdrawn_at, h.expires_at, s.starts_at) < now() - interval '${REMEMBERED}'`,
+  `DELETE FROM calendars WHERE withdrawn_at < now() - interval '${REMEMBERED}'`,
+  // Nobody comes to an order but by a start that stands in it.
+  `DELETE FROM running_orders o WHERE (o.slots -> -1 ->> 'at')::timestamptz < now() - interval '${REMEMBERED}'
+    AND NOT EXISTS (SELECT 1 FROM starts s WHERE s.club_id = o.club_id AND s.order_id = o.id)`,
 ];
 
 /** Deletes what has expired. Of several servers on one database one does it. @returns whether it was this one's turn */

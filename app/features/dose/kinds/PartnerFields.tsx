@@ -2,11 +2,12 @@ import type { PlainDose } from "@tonodrome/core";
 import { View } from "react-native";
 import { type EditProps, Seconds } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
+import { words } from "~/ui/words";
 
 type Mode = "alone" | NonNullable<PlainDose["partner"]>["mode"];
 
 const MODES: { value: Mode; label: string }[] = [
-  { value: "alone", label: "Alone" },
+  { value: "alone", label: words.alone },
   { value: "together", label: "Together" },
   { value: "alternating", label: "In turn" },
   { value: "swapped", label: "Roles swapped" },

@@ -1,5 +1,9 @@
 import {
   breathAt,
+  type Called,
+  type CallNow,
+  callAt,
+  calledLine,
   cautionFor,
   formatLength,
   formatMinus,
@@ -12,7 +16,7 @@ import { Timer } from "./Timer";
 
 /** The drill under way: what it is, how long it still takes, where in it one is, and what to attend to. */
 export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
-  const { plan, state, clock, settings } = model;
+  const { run, plan, state, clock, settings } = model;
   const split = state.splits[state.index];
   if (!split) return null;
   const { drill, plannedSeconds } = split;
@@ -20,6 +24,7 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
   const part = partAt(drill.parts ?? [], clock.elapsed);
   const counted = part && (part.many > 1 || part.rep !== null) ? part : null;
   const held = state.heldSince !== null;
+  const call = held ? null : callAt(split, clock.elapsed, run.id);
   const caution = settings.bigType || drill.wait ? null : cautionFor(plan, drill);
   return (
     <div className="break-words">
@@ -45,6 +50,7 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
       <Timer text={text} big={settings.bigType}>
         {clock.remaining < 0 ? formatMinus(-clock.remaining) : formatLength(Math.ceil(clock.remaining))}
       </Timer>
+      {drill.called && !held ? <Calling call={call} called={drill.called} text={text} /> : null}
       {counted && !held ? (
         <div className={`line-clamp-2 font-strong text-title ${text}`} data-testid="part">
           {[
@@ -66,6 +72,19 @@ export function DrillFace({ model, text }: { model: FaceModel; text: string }) {
             ? breathWords(clock.elapsed, drill.focus)
             : drill.focus}
       </div>
+    </div>
+  );
+}
+
+/** What is called now, to be read out across a hall; between two, what may come. */
+function Calling({ call, called, text }: { call: CallNow | null; called: Called; text: string }) {
+  return call ? (
+    <div className={`font-strong text-title ${text}`} data-testid="call">
+      {`${call.number}: ${call.name}, ${call.count} of ${call.counts}`}
+    </div>
+  ) : (
+    <div className={`line-clamp-3 font-text text-lead ${text}`} data-testid="call">
+      {calledLine(called)}
     </div>
   );
 }

@@ -1,4 +1,11 @@
-import { formatLength, formatMinus, type RunDrill, spokenLength, waitPrompt } from "@tonodrome/core";
+import {
+  formatLength,
+  formatMinus,
+  groupWords,
+  type RunDrill,
+  spokenLength,
+  waitPrompt,
+} from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
 import type { Presses } from "~/features/run/presses/usePresses";
@@ -25,7 +32,7 @@ const ON_TIME = 15;
 
 /** Everything on the running screen, in the colours of one ground. */
 export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
-  const { run, clock, trouble, settings, pulse, order } = model;
+  const { run, state, clock, trouble, settings, pulse, order } = model;
   const lies = useLies();
   const { text, now } = WORDS[ground];
   return (
@@ -35,6 +42,7 @@ export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
           <Press label="Leave" sign="←" ground={ground} onPress={actions.leave} narrow />
           <span className={`line-clamp-2 min-w-[4rem] flex-1 break-words font-strong text-body ${text}`}>
             {run.athleteName}
+            {model.group ? ` and ${model.group.members.length - 1} more` : ""}
           </span>
           <span className={`whitespace-nowrap font-figures text-figure tabular-nums ${now}`}>
             <span className="run-start-word text-lead">start </span>
@@ -51,6 +59,15 @@ export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
         <div data-whole className="run-room flex min-h-0 flex-1 flex-col overflow-y-auto overflow-x-hidden">
           <Middle model={model} text={text} />
         </div>
+        {model.group && state.status !== "ended" ? (
+          <div className="run-foot flex py-2">
+            <Press
+              label={groupWords(model.group, state.splits[state.index]?.drill)}
+              ground={ground}
+              onPress={actions.group}
+            />
+          </div>
+        ) : null}
         {settings.bigType || lies || model.offer ? null : (
           <div
             className={`run-next mb-2 line-clamp-2 min-h-[1lh] shrink-0 break-words font-text text-lead ${text}`}

@@ -11,6 +11,7 @@ export interface FootActions {
   menu: () => void;
   end: () => void;
   after: () => void;
+  group: () => void;
 }
 
 /** What the foot depends on, and nothing that the clock moves: it is drawn anew only when one of these changes. */

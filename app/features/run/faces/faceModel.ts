@@ -1,4 +1,4 @@
-import type { OrderNews, RunClock, RunForecast, RunPlan, RunState } from "@tonodrome/core";
+import type { GroupStand, OrderNews, RunClock, RunForecast, RunPlan, RunState } from "@tonodrome/core";
 import type { KeptRun } from "~/data/runs/keptRun";
 import type { RunSettings } from "~/features/run/device/runSettings";
 import type { Pulse } from "~/features/run/follow/usePulse";
@@ -26,6 +26,8 @@ export interface FaceModel {
   order: OrderNews | null;
   /** What the forecast says in a wait and before it begins; null while it is not known. */
   forecast: RunForecast | null;
+  /** How the group stands; null where it is one athlete alone. */
+  group: GroupStand | null;
 }
 
 /** How far the ink has risen, 0 to 1. */

@@ -1,4 +1,4 @@
-import type { RunDrill, RunState } from "@tonodrome/core";
+import type { GroupMark, RunDrill, RunState } from "@tonodrome/core";
 import type { Refit } from "@tonodrome/core/fitting";
 import { useMemo, useRef } from "react";
 import { type NewPress, pressRun } from "~/data/runs/press";
@@ -21,6 +21,9 @@ export interface Presses {
   undo: () => void;
   takeBack: (id: string) => void;
   end: () => void;
+  /** Of a group: whether one of them is there, and what one of them made of the step under way. */
+  there: (who: string, isThere: boolean) => void;
+  mark: (who: string, mark: GroupMark | null) => void;
 }
 
 /** Seconds of one press for more time. */
@@ -58,6 +61,12 @@ export function pressesOf(id: string, now: () => RunState): Presses {
     },
     takeBack: (undoes) => press({ kind: "undo", undoes }),
     end: () => press({ kind: "end" }),
+    there: (who, isThere) => press({ kind: "there", who, isThere }),
+    mark: (who, mark) => {
+      const { splits, index } = now();
+      const step = splits[index]?.key;
+      if (step !== undefined) press({ kind: "mark", who, step, mark });
+    },
   };
 }
 

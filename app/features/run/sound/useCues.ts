@@ -12,12 +12,12 @@ export function giveCue(tone: Tone, words: string | null, settings: RunSettings)
 }
 
 /** Tones, words and buzzes as a run goes on. What was over before it was looked at is not told. */
-export function useCues(state: RunState, clock: RunClock, settings: RunSettings): void {
+export function useCues(runId: string, state: RunState, clock: RunClock, settings: RunSettings): void {
   const before = useRef<CueLook | null>(null);
   useEffect(() => {
-    const now = cueLook(state, clock);
+    const now = cueLook(state, clock, runId);
     const cue = before.current && cueBetween(before.current, now);
     before.current = now;
     if (cue) giveCue(cue.tone, cue.words, settings);
-  }, [state, clock, settings]);
+  }, [runId, state, clock, settings]);
 }

@@ -32,8 +32,13 @@ const NEW = "new";
 /** Makes a start, and goes on to build its warm-up. */
 export function NewStartScreen() {
   const athletes = useAthletes();
+  const router = useRouter();
   return (
-    <Screen title={words.newStart} back="/">
+    <Screen
+      title={words.newStart}
+      back="/"
+      action={<Button label={words.startList} onPress={() => router.push("/start/list")} />}
+    >
       <Loaded query={athletes}>{(list) => <NewStart athletes={list} />}</Loaded>
     </Screen>
   );

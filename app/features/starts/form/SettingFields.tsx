@@ -1,11 +1,14 @@
-import type { Setting } from "@tonodrome/core";
+import { SESSION_KINDS, type Setting, sessionKindOf, sessionName } from "@tonodrome/core";
 import type { ReactNode } from "react";
 import { View } from "react-native";
+import type { KitThere } from "~/data/day/kitThere";
 import { Amount } from "~/features/fields/fields";
+import { Choice } from "~/ui/fields/Choice";
 import { MultiChoice } from "~/ui/fields/MultiChoice";
 import { WordsField } from "~/ui/fields/WordsField";
 import { Fold } from "~/ui/layout/Fold";
 import { words } from "~/ui/words";
+import { GroupFields } from "./GroupFields";
 import { WeatherFields } from "./WeatherFields";
 
 interface SettingFieldsProps {
@@ -14,8 +17,11 @@ interface SettingFieldsProps {
   /** Words that the shelf uses for spaces and equipment. */
   spaces: readonly string[];
   equipment: readonly string[];
-  /** Kit that the event asks for. */
+  /** Kit that the event asks for, and what of it is there. */
   kit: readonly string[];
+  kitThere: KitThere;
+  /** Athletes of the club besides the one whose start it is. */
+  others: readonly { id: string; name: string }[];
   /** What is done with the weather once it is set. */
   afterWeather?: ReactNode;
 }
@@ -27,17 +33,43 @@ export function SettingFields({
   spaces,
   equipment,
   kit,
+  kitThere,
+  others,
   afterWeather,
 }: SettingFieldsProps) {
   const change = (more: Partial<Setting>) => onChange({ ...setting, ...more });
   return (
     <View className="gap-3">
+      <Choice
+        label="Kind of start"
+        named
+        options={SESSION_KINDS.map((value) => ({ value, label: sessionName(value) }))}
+        value={sessionKindOf(setting)}
+        onChange={(session) => change({ session })}
+      />
+      <Choice
+        label="Takes place"
+        named
+        options={[
+          { value: "certain", label: "For certain" },
+          { value: "through", label: "If through" },
+        ]}
+        value={setting.ifThrough ? "through" : "certain"}
+        onChange={(value) => {
+          const { ifThrough: _, ...certain } = setting;
+          onChange(value === "through" ? { ...certain, ifThrough: true } : certain);
+        }}
+      />
       {kit.length > 0 ? (
         <MultiChoice
-          label="Kit, checked"
+          label="Kit on arrival, checked"
           options={kit.map((value) => ({ value, label: value }))}
-          values={setting.kitReady.filter((piece) => kit.includes(piece))}
-          onChange={(kitReady) => change({ kitReady })}
+          values={kitThere.there}
+          onChange={(there) => {
+            for (const piece of kit)
+              if (there.includes(piece) !== kitThere.there.includes(piece))
+                kitThere.press(piece, there.includes(piece));
+          }}
         />
       ) : null}
       <WeatherFields setting={setting} onChange={change} />
@@ -63,6 +95,14 @@ export function SettingFields({
         least={0}
         most={30}
         onChange={(people) => change({ people })}
+      />
+      <GroupFields
+        others={others}
+        group={setting.group ?? []}
+        onChange={(group) => {
+          const { group: _, ...alone } = setting;
+          onChange(group.length > 0 ? { ...alone, group } : alone);
+        }}
       />
       <Fold
         title="Space and equipment that are there"

@@ -1,3 +1,4 @@
+import { cutText, LONGEST_NAME } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useState } from "react";
@@ -5,6 +6,11 @@ import { View } from "react-native";
 import { useCreateStart, useDeleteStart } from "~/data/resources/starts";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
+import { words } from "~/ui/words";
+import { USUAL_AVAILABLE } from "./startForm";
+
+/** So long after a start the next round is proposed, milliseconds. Custom. */
+const NEXT_ROUND = 2 * 3_600_000;
 
 /** Copies a start with its warm-up, or deletes it: what goes with it is said first, and it can be taken back for a minute. */
 export function StartDeeds({ start }: { start: Start }) {
@@ -23,14 +29,43 @@ export function StartDeeds({ start }: { start: Start }) {
     );
   }
 
+  /** Another round later on the day, as far as they get there; its re-warm is built from what is left of this one. */
+  function nextRound() {
+    const { title, venue, zone, startsAt, eventId, setting, athlete } = start;
+    const later = (instant: string, by: number) => new Date(Date.parse(instant) + by).toISOString();
+    const at = later(startsAt, NEXT_ROUND);
+    copy.mutate(
+      {
+        ...{
+          title: cutText(`${title}, next round`, LONGEST_NAME),
+          venue,
+          zone,
+          eventId,
+          athleteId: athlete.id,
+        },
+        ...{
+          startsAt: at,
+          readyAt: later(at, -USUAL_AVAILABLE * 60_000),
+          setting: { ...setting, ifThrough: true },
+        },
+      },
+      { onSuccess: ({ id }) => router.replace(`/start/${id}?sheet=start&fill=first`) },
+    );
+  }
+
   return (
     <View className="gap-2 border-t-2 border-line pt-4">
       {failure ? <Notice warn text={failure.message} /> : null}
+      <Button
+        label={start.order ? `${words.runningOrder}, number ${start.order.number}` : "Follow a running order"}
+        onPress={() => router.push(start.order ? `/order/${start.order.id}` : `/order/of/${start.id}`)}
+      />
       <Button
         label={copy.isPending ? "Copying …" : "Copy this start and its warm-up"}
         disabled={copy.isPending}
         onPress={copyIt}
       />
+      <Button label="Add the next round, if through" disabled={copy.isPending} onPress={nextRound} />
       {asking ? (
         <Notice
           warn
@@ -40,7 +75,7 @@ export function StartDeeds({ start }: { start: Start }) {
               label: remove.isPending ? "Deleting …" : "Delete it",
               onPress: () => remove.mutate(start, { onSuccess: () => router.replace("/") }),
             },
-            { label: "Keep it", onPress: () => setAsking(false) },
+            { label: words.keepIt, onPress: () => setAsking(false) },
           ]}
         />
       ) : (

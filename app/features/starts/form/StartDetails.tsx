@@ -1,6 +1,7 @@
 import { nameSchema, noteSchema, wordsOf } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { View } from "react-native";
+import { useKitThere } from "~/data/day/kitThere";
 import { useAthletes } from "~/data/resources/athletes";
 import { useDrills } from "~/data/resources/drills";
 import { useEvents } from "~/data/resources/events";
@@ -15,6 +16,8 @@ import { SettingFields } from "./SettingFields";
 import { StartDeeds } from "./StartDeeds";
 import { WhenFields } from "./WhenFields";
 
+const NONE: readonly string[] = [];
+
 function fieldsOf({ startsAt, readyAt, listedAt, zone, title, venue, eventId, setting, athlete }: Start) {
   return { title, venue, eventId, setting, startsAt, readyAt, listedAt, zone, athleteId: athlete.id };
 }
@@ -25,6 +28,8 @@ export function StartDetails({ start }: { start: Start }) {
   const shelf = useDrills().data ?? [];
   const athletes = useAthletes().data ?? [];
   const event = useEvents().data?.find((e) => e.id === draft.eventId);
+  const kit = event?.kit ?? NONE;
+  const kitThere = useKitThere({ id: start.id, setting: draft.setting }, kit);
   return (
     <View className="gap-4">
       <SavedLine state={state} save={save} />
@@ -55,7 +60,9 @@ export function StartDetails({ start }: { start: Start }) {
         onChange={(setting) => change({ setting })}
         spaces={wordsOf(shelf, (d) => [d.space])}
         equipment={wordsOf(shelf, (d) => d.equipment)}
-        kit={event?.kit ?? []}
+        kit={kit}
+        kitThere={kitThere}
+        others={athletes.filter((a) => a.id !== draft.athleteId)}
         afterWeather={<CopyWeather start={start} setting={draft.setting} />}
       />
       <StartDeeds start={start} />

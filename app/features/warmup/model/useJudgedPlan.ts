@@ -12,6 +12,7 @@ import type { Start } from "@tonodrome/core/api";
 import type { JudgeInput, Judgement } from "@tonodrome/core/judge";
 import { v4 as uuid } from "uuid";
 import { useAccount } from "~/data/account/account";
+import { useKitThere } from "~/data/day/kitThere";
 import type { PlanDraft } from "~/data/plan/planDraft";
 import { useFigures } from "~/data/resources/figures";
 import { useEarlierRuns } from "~/data/resources/log";
@@ -58,11 +59,16 @@ export function useJudgedPlan({ start, draft, fit, context, untilStart, known, m
   const name = useAccount().me?.name ?? "";
   const day = useStartDraft(start, settingOf);
   const { setting } = day.draft;
+  const kit = known.event?.kit ?? NONE;
+  const kitThere = useKitThere({ id: start.id, setting }, kit);
   const starts = useStartsBefore(start.athlete.id, start.startsAt);
   // Where they cannot be read, as without a network, it is judged as a first start.
   const before = useDoneBefore(start, starts.data ?? (starts.isLoading ? undefined : NONE));
   const judgeInput = useJudgeInput({
-    start: useSame({ ...start, setting }, JSON.stringify([start.stamp, setting])),
+    start: useSame(
+      { ...start, setting: { ...setting, kitReady: [...kitThere.there] } },
+      JSON.stringify([start.stamp, setting, kitThere.there]),
+    ),
     plan: draft.body,
     fit,
     context,
@@ -88,12 +94,17 @@ export function useJudgedPlan({ start, draft, fit, context, untilStart, known, m
     judgement,
     toLookAt,
     applyEdits: useStable((edits: readonly Edit[]) => {
-      const isOfDay = edits.some((e) => e.kind === "setting");
+      // What of the kit is there is a tick, of whichever phone.
+      const { kitReady, ...change } = editedSetting<Partial<Setting>>({}, edits);
+      const ticked = kitReady?.filter((piece) => !kitThere.there.includes(piece)) ?? [];
+      const isOfDay = Object.keys(change).length > 0;
       const isOfPlan = edits.some((e) => e.kind !== "setting");
       const before = draft.body;
       if (isOfPlan) draft.edit((body) => editedPlan(body, edits, uuid));
-      if (isOfDay) changeSetting(editedSetting(setting, edits));
+      if (isOfDay) changeSetting({ ...setting, ...change });
+      for (const piece of ticked) kitThere.press(piece, true);
       return () => {
+        for (const piece of ticked) kitThere.press(piece, false);
         if (isOfPlan) draft.edit(() => before);
         if (isOfDay) changeSetting(setting);
       };

@@ -102,7 +102,8 @@ export function usePlanEdits(
     }),
     swap: useStable((drill: ShelfDrill) => edit((b) => replaceItem(b, selectedId ?? "", drill))),
     fill: useStable((filled: PlanBody, said: readonly string[] | null) => {
-      edit(() => filled);
+      // What follows the start stays as somebody set it.
+      edit(({ coolDown }) => (coolDown ? { ...filled, coolDown } : filled));
       setNews(said);
       put(null);
       close();

@@ -23,6 +23,7 @@ export type OpenSheet =
   | "given-up"
   | "more"
   | "settings"
+  | "cool-down"
   | "versions"
   | "share"
   | "keys"

@@ -1,3 +1,4 @@
+import { EASY_SESSION, sessionKindOf } from "../../conditions/sessionKind";
 import { spokenLength } from "../../time/clock";
 import { check } from "../terms/check";
 import { isWork } from "../terms/doing";
@@ -13,14 +14,17 @@ export const notNeeded = check({
   figures: {
     minutes: { value: 10, unit: "min", least: 3, most: 40, words: "Work beyond which it is a formal one" },
   },
-  find: ({ plan, doings, event }, { minutes }) => {
-    if (!event || event.targetLevel > EASY_TARGET) return [];
+  find: ({ plan, doings, event, setting }, { minutes }) => {
+    const isEasy = sessionKindOf(setting) === "easy";
+    if (!isEasy && (!event || event.targetLevel > EASY_TARGET)) return [];
     const seconds = doings.filter(isWork).reduce((sum, d) => sum + d.toSeconds - d.fromSeconds, 0);
     if (seconds <= minutes * 60) return [];
     const formal = plan.items.filter((i) => i.phase === "mobilise" || i.phase === "prime");
     return [
       {
-        words: `${spokenLength(seconds)} before something easy (${event.targetLevel} %): beginning it gently is enough.`,
+        words: isEasy
+          ? `${spokenLength(seconds)} before an easy session. ${EASY_SESSION}`
+          : `${spokenLength(seconds)} before something easy (${event?.targetLevel} %): beginning it gently is enough.`,
         mends:
           formal.length > 0
             ? [{ words: "Begin gently", edits: formal.map((i) => ({ kind: "remove", itemId: i.id })) }]

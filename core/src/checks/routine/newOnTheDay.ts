@@ -1,3 +1,4 @@
+import { wantsSame } from "../../conditions/sessionKind";
 import { insteadOf } from "../mends/instead";
 import { check } from "../terms/check";
 
@@ -12,8 +13,8 @@ export const newOnTheDay = check({
     runs: { value: 3, unit: "warm-ups", least: 1, most: 30, words: "In the log, so that it can be told" },
   },
   find: (situation, { runs }) => {
-    const { plan, approach, earlier, event } = situation;
-    if (!event || approach?.sides.variety !== "same" || earlier.length < runs) return [];
+    const { plan, approach, earlier, event, setting } = situation;
+    if (!event || !wantsSame(setting, approach?.sides.variety) || earlier.length < runs) return [];
     const known = new Set(earlier.flatMap((run) => run.drillIds));
     return plan.items.flatMap((item) => {
       if (item.phase === "kit" || !item.drillId || known.has(item.drillId)) return [];

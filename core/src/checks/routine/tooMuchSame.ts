@@ -1,3 +1,4 @@
+import { sessionKindOf, wantsVariety } from "../../conditions/sessionKind";
 import type { Mend } from "../../plan/finding";
 import { fromShelf } from "../mends/fromShelf";
 import { check } from "../terms/check";
@@ -9,18 +10,18 @@ export const tooMuchSame = check({
   code: "too-much-the-same",
   name: "Too much the same",
   severity: "hint",
-  when: "The last warm-ups had the same content and the approach wants variety.",
+  when: "The last warm-ups had the same content and the approach wants variety, or it is training.",
   rests: "One school varies drills so that the body does not get used to them.",
   figures: {
     runs: { value: 5, unit: "warm-ups", least: 2, most: 20, words: "With the same content" },
   },
   find: (situation, { runs }) => {
-    const { plan, approach, earlier } = situation;
-    if (approach?.sides.variety !== "vary" || earlier.length < runs) return [];
+    const { plan, approach, earlier, setting } = situation;
+    if (!wantsVariety(setting, approach?.sides.variety) || earlier.length < runs) return [];
     if (!earlier.slice(0, runs).every((run) => sameContent(run.drillIds, contentOf(plan)))) return [];
     return [
       {
-        words: `The last ${runs} warm-ups had the same drills, and this approach varies them.`,
+        words: `The last ${runs} warm-ups had the same drills, and ${sessionKindOf(setting) === "competition" ? "this approach varies them" : "in training they vary"}.`,
         mends: otherDrills(situation),
       },
     ];

@@ -49,6 +49,7 @@ const PLAN_WORDS: Partial<Record<keyof PlanBody, string>> = {
   wait: "The wait before the start",
   stepPoints: "The largest step",
   limits: "The limits",
+  coolDown: "The cool-down",
 };
 
 const ITEM_WORDS: Partial<Record<keyof PlanItem, string>> = {

@@ -1,5 +1,6 @@
 import type { RunState } from "../log/runState";
 import { partAt } from "../steps/partAt";
+import { callAt, callWords } from "./calls";
 import type { RunClock } from "./runClock";
 
 /** What is to be heard: a step begins, soon ends, is over; its next part; the start is near. */
@@ -11,6 +12,8 @@ export interface CueLook {
   key: string | null;
   name: string;
   part: number;
+  /** What is called in it, in words; null while nothing is. */
+  call: string | null;
   remaining: number;
   untilStart: number;
 }
@@ -19,14 +22,16 @@ export interface CueLook {
 const NEAR = [300, 60];
 const SOON = 10;
 
-/** Looks at a run for what may be told. */
-export function cueLook(state: RunState, clock: RunClock): CueLook {
+/** Looks at a run for what may be told. @param runId what its calls go by */
+export function cueLook(state: RunState, clock: RunClock, runId: string): CueLook {
   const split = state.splits[state.index];
+  const call = split && state.heldSince === null ? callAt(split, clock.elapsed, runId) : null;
   return {
     status: state.status,
     key: split?.key ?? null,
     name: split?.drill.name ?? (state.status === "waiting" ? "Wait" : ""),
     part: partAt(split?.drill.parts ?? [], clock.elapsed)?.index ?? 0,
+    call: call ? callWords(call) : null,
     remaining: clock.remaining,
     untilStart: clock.untilStart,
   };
@@ -52,6 +57,7 @@ export function cueBetween(before: CueLook, now: CueLook): Cue | null {
   if (now.key !== before.key || now.status !== before.status)
     return now.status === "under-way" || now.status === "waiting" ? { tone: "begin", words: now.name } : null;
   if (now.status !== "under-way") return null;
+  if (now.call !== null && now.call !== before.call) return { tone: "part", words: now.call };
   if (before.remaining > 0 && now.remaining <= 0) return { tone: "over", words: null };
   if (before.remaining > SOON && now.remaining <= SOON) return { tone: "soon", words: null };
   return now.part !== before.part ? { tone: "part", words: null } : null;

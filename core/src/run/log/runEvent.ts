@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { groupMarkSchema } from "../../group/groupMark";
 import { instantSchema } from "../../time/instant";
 import { lineSchema, verbatimSchema } from "../../words/text";
 import { refitStepsSchema, runDrillSchema } from "../steps/runPlan";
@@ -90,6 +91,16 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     /** What happened first. */
     first: lineSchema(200),
     note: lineSchema(500),
+  }),
+  /** Of a group, whether one of them is there. */
+  z.strictObject({ ...base, kind: z.literal("there"), who: z.uuid(), isThere: z.boolean() }),
+  /** Of a group, what one of them made of a step; null takes a mark away. */
+  z.strictObject({
+    ...base,
+    kind: z.literal("mark"),
+    who: z.uuid(),
+    step: verbatimSchema(40),
+    mark: groupMarkSchema.nullable(),
   }),
   /** Somebody goes on with it on another device: whoever had it follows from then on. */
   z.strictObject({ ...base, kind: z.literal("take"), who: z.uuid() }),

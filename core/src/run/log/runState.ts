@@ -1,3 +1,4 @@
+import type { GroupMark } from "../../group/groupMark";
 import type { DrillOutcome } from "../../words/drillOutcome";
 import { gateTally, type Try } from "../steps/gateTally";
 import { type RunDrill, type RunPlan, stepKey } from "../steps/runPlan";
@@ -58,6 +59,10 @@ export interface RunState {
   /** Seconds the device's clock was last found ahead; 0 when it was never found wrong. */
   clockAhead: number;
   rating: Rating | null;
+  /** Of a group: ids of those who are not there, */
+  away: string[];
+  /** and by athlete and step what was marked. */
+  marks: Record<string, Record<string, GroupMark>>;
 }
 
 /** So many drills can be put in, and so many re-fits made, in one run: beyond any day, and what keeps a replay short. Custom. */
@@ -77,6 +82,9 @@ const NOT_UNDOABLE: ReadonlySet<RunEvent["kind"]> = new Set([
   "pulse",
   "rating",
   "take",
+  // Pressed again, they are taken back.
+  "there",
+  "mark",
 ]);
 
 /**
@@ -103,6 +111,8 @@ export function runState(plan: RunPlan, events: readonly RunEvent[]): RunState {
     refits: [],
     clockAhead: 0,
     rating: null,
+    away: [],
+    marks: {},
   };
   const brought = stepsBrought(plan, events);
   for (const event of effective(events)) {
@@ -164,6 +174,14 @@ function apply(state: RunState, event: RunEvent, brought: Brought): boolean {
     case "rating":
       state.rating = { ready: event.ready, first: event.first, note: event.note };
       return true;
+    case "there":
+      state.away = [...state.away.filter((id) => id !== event.who), ...(event.isThere ? [] : [event.who])];
+      return true;
+    case "mark": {
+      const { [event.step]: _, ...others } = state.marks[event.who] ?? {};
+      state.marks[event.who] = event.mark ? { ...others, [event.step]: event.mark } : others;
+      return true;
+    }
     case "pulse":
     case "take":
     case "undo":
@@ -173,7 +191,10 @@ function apply(state: RunState, event: RunEvent, brought: Brought): boolean {
   }
 }
 
-type Press = Exclude<RunEvent, { kind: "start-moved" | "clock" | "rating" | "pulse" | "take" | "undo" }>;
+type Press = Exclude<
+  RunEvent,
+  { kind: "start-moved" | "clock" | "rating" | "there" | "mark" | "pulse" | "take" | "undo" }
+>;
 
 function press(state: RunState, event: Press, at: number, brought: Brought): boolean {
   switch (event.kind) {

@@ -7,6 +7,7 @@ import type { DoseLevel, LevelCount } from "../../dose/terms/level";
 import { sideCount } from "../../dose/terms/sides";
 import type { Fit, Placement } from "../../fit/fit";
 import { type Idle, type IdleReason, idleLine } from "../../fit/idle";
+import type { GroupMember } from "../../group/group";
 import { isExplosive } from "../../plan/counted";
 import type { DrillContent } from "../../plan/drillContent";
 import type { PlanBody, PlanItem } from "../../plan/plan";
@@ -24,6 +25,8 @@ export interface RunBackground {
   conditions?: Conditions;
   /** Kit to check before the start. */
   kit?: readonly string[];
+  /** Who warms up together; left out for one athlete alone. */
+  group?: readonly GroupMember[] | undefined;
 }
 
 /**
@@ -33,13 +36,14 @@ export interface RunBackground {
  * @param background what the rest is fitted from when the day changes; without it a run is never re-fitted
  */
 export function runPlanOf(fit: Fit, startsAt: string, background?: RunBackground): RunPlan {
-  const { plan, context, conditions, kit = [] } = background ?? {};
+  const { plan, context, conditions, kit = [], group } = background ?? {};
   return {
     ...fitSteps(fit, Date.parse(startsAt)),
     startsAt,
     ...(plan && context ? { source: { plan, context } } : {}),
     ...(conditions ? { conditions: conditionsOf(conditions) } : {}),
     ...(kit.length > 0 ? { kit: [...kit] } : {}),
+    ...(group ? { group: [...group] } : {}),
   };
 }
 
@@ -165,11 +169,15 @@ export function stepOfDrill(drill: Omit<DrillContent, "priority"> & { id?: strin
   };
 }
 
-/** What a step keeps of the drill it came from, for what is counted and what is learned. */
-function originOf(drill: Pick<PlanItem, "drillId" | "details">): Pick<RunDrill, "drillId" | "explosive"> {
+/** What a step keeps of the drill it came from: for what is counted, learned, and called. */
+function originOf({
+  details,
+  drillId,
+}: Pick<PlanItem, "drillId" | "details">): Pick<RunDrill, "drillId" | "explosive" | "called"> {
   return {
-    ...(drill.drillId ? { drillId: drill.drillId } : {}),
-    ...(isExplosive(drill) ? { explosive: true as const } : {}),
+    ...(drillId ? { drillId } : {}),
+    ...(isExplosive({ details }) ? { explosive: true as const } : {}),
+    ...(details?.called ? { called: details.called } : {}),
   };
 }
 

@@ -3,6 +3,8 @@ import { conditionsSchema } from "../../conditions/setting";
 import { gateRuleSchema } from "../../dose/kinds/gateDose";
 import { MOST_RUNGS } from "../../dose/ladder/ladderDose";
 import { dosePartSchema } from "../../dose/terms/part";
+import { calledSchema } from "../../drill/called";
+import { runGroupSchema } from "../../group/group";
 import { MOST_DRILLS, planBodySchema } from "../../plan/plan";
 import { instantSchema } from "../../time/instant";
 import { fitContextSchema } from "../../venue/context";
@@ -47,6 +49,8 @@ export const runDrillSchema = z.strictObject({
     .optional(),
   /** Done at the pace of breath. */
   breath: z.literal(true).optional(),
+  /** Movements that are called during it. */
+  called: calledSchema.optional(),
   /** Nothing is done: a way, a rest, or waiting for a time. */
   wait: z
     .strictObject({
@@ -91,6 +95,8 @@ export const runPlanSchema = z.strictObject({
   source: z.strictObject({ plan: planBodySchema, context: fitContextSchema }).optional(),
   /** What it was like when the run was made. */
   conditions: conditionsSchema.optional(),
+  /** Who warms up together; left out where it is one athlete alone. */
+  group: runGroupSchema.optional(),
   /** Kit to check before the start. */
   kit: z.array(tagSchema).max(40).optional(),
 });

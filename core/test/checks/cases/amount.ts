@@ -85,8 +85,14 @@ export const amount: Record<string, Cases> = {
     ],
   },
   "not-needed": {
-    fires: [{ rows: [jog(505), ["Swings", "mobilise", 30, timed(100)]], event: { targetLevel: 50 } }],
+    fires: [
+      { rows: [jog(505), ["Swings", "mobilise", 30, timed(100)]], event: { targetLevel: 50 } },
+      // An easy session, whatever is done in it.
+      { rows: [jog(505), ["Swings", "mobilise", 30, timed(100)]], setting: { session: "easy" } },
+    ],
     not: [
+      { rows: [jog(500), ["Swings", "mobilise", 30, timed(100)]], setting: { session: "easy" } },
+      { rows: [jog(505), ["Swings", "mobilise", 30, timed(100)]], setting: { session: "hard" } },
       { rows: [jog(500), ["Swings", "mobilise", 30, timed(100)]], event: { targetLevel: 50 } },
       { rows: [jog(505), ["Swings", "mobilise", 30, timed(100)]], event: { targetLevel: 51 } },
     ],

@@ -48,8 +48,17 @@ export const routine: Record<string, Cases> = {
         earlier: days(5, [shelfId(9)]),
         shelf: [["Skips", "raise", 35, timed(300), { details: { purposes: ["raise"] } }]],
       },
+      // In training drills vary, whatever the approach does before a competition.
+      {
+        rows: [shelved(["Jog", "raise", 40, timed(300), { details: { purposes: ["raise"] } }], 9)],
+        approach: "even-stair",
+        setting: { session: "hard" },
+        earlier: days(5, [shelfId(9)]),
+        shelf: [["Skips", "raise", 35, timed(300), { details: { purposes: ["raise"] } }]],
+      },
     ],
     not: [
+      { rows: [shelved(jog(), 9)], setting: { session: "easy" }, earlier: days(4, [shelfId(9)]) },
       { rows: [shelved(jog(), 9)], approach: "needs-first", earlier: days(4, [shelfId(9)]) },
       { rows: [shelved(jog(), 9)], approach: "even-stair", earlier: days(5, [shelfId(9)]) },
       { rows: [shelved(jog(), 9)], approach: "needs-first", earlier: days(5, [shelfId(8)]) },
@@ -63,6 +72,14 @@ export const routine: Record<string, Cases> = {
       { rows: [shelved(jog(), 9)], event: {}, approach: "even-stair", earlier: days(2, [shelfId(8)]) },
       { rows: [shelved(jog(), 9)], event: {}, approach: "needs-first", earlier: days(3, [shelfId(8)]) },
       { rows: [shelved(jog(), 9)], approach: "even-stair", earlier: days(3, [shelfId(8)]) },
+      // Training is where what is new is tried.
+      {
+        rows: [shelved(jog(), 9)],
+        event: {},
+        approach: "even-stair",
+        setting: { session: "hard" },
+        earlier: days(3, [shelfId(8)]),
+      },
     ],
     mends: true,
   },

@@ -9,6 +9,8 @@ import { trust } from "./0006-trust";
 import { deletedStarts } from "./0007-deleted-starts";
 import { figures } from "./0008-figures";
 import { days } from "./0009-days";
+import { orders } from "./0010-orders";
+import { calendars } from "./0011-calendars";
 
 /** In order, forward only: never change one that has been released, add another. */
 export const migrations: RunnableMigration<QueryInterface>[] = [
@@ -21,4 +23,6 @@ export const migrations: RunnableMigration<QueryInterface>[] = [
   deletedStarts,
   figures,
   days,
+  orders,
+  calendars,
 ];

@@ -3,6 +3,7 @@ import { DataTypes, type Model, type ModelStatic, type Sequelize } from "sequeli
 import type {
   AthleteRow,
   AuditEntryRow,
+  CalendarRow,
   ClubFiguresRow,
   ClubRow,
   DayRow,
@@ -10,6 +11,7 @@ import type {
   EventTypeRow,
   InviteRow,
   MemberRow,
+  OrderRow,
   PlanEditRow,
   PlanRow,
   RunEventRow,
@@ -34,7 +36,8 @@ export interface Models {
   Template: Table<TemplateRow, Creation<TemplateRow, "createdAt">>;
   Day: Table<DayRow, Creation<DayRow, "startId" | "eventId" | "athleteId">>;
   Drill: Table<DrillRow, Creation<DrillRow, "version" | "archived" | "changedAt" | "details">>;
-  Start: Table<StartRow, Creation<StartRow, "eventId" | "setting" | "deletedAt">>;
+  Order: Table<OrderRow>;
+  Start: Table<StartRow, Creation<StartRow, "eventId" | "orderId" | "orderNumber" | "setting" | "deletedAt">>;
   Plan: Table<PlanRow>;
   PlanEdit: Table<PlanEditRow, Creation<PlanEditRow, "id" | "at">>;
   Run: Table<RunRow, Creation<RunRow, "createdAt" | "presses" | "pressBytes" | "summary" | "summed">>;
@@ -45,6 +48,7 @@ export interface Models {
   Member: Table<MemberRow, Creation<MemberRow, "joinedAt" | "demo">>;
   Invite: Table<InviteRow, Creation<InviteRow, "usedAt" | "usedBy" | "withdrawnAt" | "byOperator">>;
   Share: Table<ShareRow, Creation<ShareRow, "createdAt" | "withdrawnAt">>;
+  Calendar: Table<CalendarRow, Creation<CalendarRow, "createdAt" | "withdrawnAt">>;
   AuditEntry: Table<AuditEntryRow>;
 }
 
@@ -119,6 +123,16 @@ export function defineModels(sequelize: Sequelize): Models {
       place: needed(TEXT),
       details: { type: JSONB },
     }),
+    Order: define("Order", "running_orders", {
+      id: key,
+      clubId,
+      version: needed(INTEGER),
+      title: needed(TEXT),
+      venue: needed(TEXT),
+      zone: needed(TEXT),
+      slots: needed(JSONB),
+      calls: needed(JSONB),
+    }),
     Start: define(
       "Start",
       "starts",
@@ -134,6 +148,8 @@ export function defineModels(sequelize: Sequelize): Models {
         readyAt: instant,
         listedAt: { type: DataTypes.DATE },
         eventId: { type: UUID },
+        orderId: { type: UUID },
+        orderNumber: { type: INTEGER },
         setting: { ...needed(JSONB), defaultValue: usualSetting },
       },
       // Deleted ones are left out of everything that is read.
@@ -230,6 +246,15 @@ export function defineModels(sequelize: Sequelize): Models {
       madeBy: { type: UUID },
       createdAt: madeNow,
       expiresAt: { type: DATE },
+      withdrawnAt: { type: DATE },
+    }),
+    Calendar: define("Calendar", "calendars", {
+      id: key,
+      clubId,
+      athleteId: { type: UUID },
+      tokenHash: needed(BLOB),
+      madeBy: { type: UUID },
+      createdAt: madeNow,
       withdrawnAt: { type: DATE },
     }),
     AuditEntry: define("AuditEntry", "audit_entries", {

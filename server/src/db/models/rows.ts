@@ -14,6 +14,7 @@ import type {
 } from "@tonodrome/core";
 import type { Role } from "@tonodrome/core/api";
 import type { DayStep } from "@tonodrome/core/day";
+import type { OrderCall, OrderSlot } from "@tonodrome/core/order";
 
 /** A club. */
 export interface ClubRow {
@@ -99,6 +100,30 @@ export interface DrillRow {
   details: DrillDetails | null;
 }
 
+/** A private address to which a calendar subscribes. */
+export interface CalendarRow {
+  id: string;
+  clubId: string;
+  /** Null for all of the club. */
+  athleteId: string | null;
+  tokenHash: Buffer;
+  madeBy: string | null;
+  createdAt: Date;
+  withdrawnAt: Date | null;
+}
+
+/** A running order: its list, and who has been on when. */
+export interface OrderRow {
+  id: string;
+  clubId: string;
+  version: number;
+  title: string;
+  venue: string;
+  zone: string;
+  slots: OrderSlot[];
+  calls: OrderCall[];
+}
+
 /** A start with its setting. */
 export interface StartRow {
   id: string;
@@ -115,6 +140,9 @@ export interface StartRow {
   /** When it was deleted; null while it stands. Every reading leaves out those that were. */
   deletedAt: Date | null;
   eventId: string | null;
+  /** The running order it stands in, and its number; null together. */
+  orderId: string | null;
+  orderNumber: number | null;
   setting: Setting;
 }
 

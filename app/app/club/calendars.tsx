@@ -1,0 +1,1 @@
+export { CalendarsScreen as default } from "~/features/club/CalendarsScreen";

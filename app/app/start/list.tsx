@@ -1,0 +1,1 @@
+export { StartListScreen as default } from "~/features/startList/StartListScreen";

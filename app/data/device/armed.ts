@@ -1,0 +1,47 @@
+import { useSyncExternalStore } from "react";
+import { ALARMS } from "~/early/keptKeys";
+import { forget, keep, readKept } from "./storage";
+
+/*
+ * Starts whose day calls on this device. Off until somebody presses it: a phone that rings in a hall unasked is worse than
+ * one that does not.
+ */
+
+/** Most days that call at once: those of a long competition. Custom. */
+const MOST = 40;
+
+const NONE: readonly string[] = [];
+const listeners = new Set<() => void>();
+let armed: readonly string[] | null = null;
+
+function read(): readonly string[] {
+  armed ??= readKept(ALARMS, (kept) =>
+    Array.isArray(kept) ? kept.filter((id): id is string => typeof id === "string").slice(-MOST) : null,
+  );
+  armed ??= NONE;
+  return armed;
+}
+
+function set(ids: readonly string[]): void {
+  armed = ids.slice(-MOST);
+  if (armed.length > 0) keep(ALARMS, armed);
+  else forget(ALARMS);
+  for (const listener of listeners) listener();
+}
+
+/** The starts whose day calls here. */
+export function useArmed(): readonly string[] {
+  return useSyncExternalStore((listener) => {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  }, read);
+}
+
+/** Whether a start's day is to call here. */
+export function arm(id: string, on: boolean): void {
+  const others = read().filter((other) => other !== id);
+  set(on ? [...others, id] : others);
+}
+
+/** Nothing calls here any more. */
+export const forgetAlarms = (): void => set(NONE);

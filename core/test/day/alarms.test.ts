@@ -1,0 +1,34 @@
+import { alarmsOf } from "../../src/day/alarms";
+import { usualDay } from "../../src/day/usualDay";
+
+const frame = { startsAt: "2026-12-05T13:20:00.000Z", zone: "Europe/Vienna", warmUpSeconds: 2400 };
+const steps = usualDay({ ...frame, event: null, travel: { usual: 25, bad: 40 } });
+const minutesBefore = (at: number) => (Date.parse(frame.startsAt) - at) / 60_000;
+
+it("calls to leave and to begin, each when it begins, in order", () => {
+  const alarms = alarmsOf({ ...frame, steps });
+  expect(alarms.map((a) => a.words)).toEqual([
+    expect.stringMatching(/^Leave now/),
+    ...alarms.slice(1).map((a) => a.words),
+  ]);
+  expect(alarms.at(-1)).toMatchObject({ words: "Begin the warm-up now" });
+  expect(minutesBefore(alarms.at(-1)?.at ?? 0)).toBe(40);
+  expect(alarms.map((a) => a.at)).toEqual(alarms.map((a) => a.at).sort((a, b) => a - b));
+});
+
+it("moves with the start, as another call", () => {
+  const later = alarmsOf({ ...frame, startsAt: "2026-12-05T13:40:00.000Z", steps });
+  const before = alarmsOf({ ...frame, steps });
+  expect(later.map((a, i) => a.at - (before[i]?.at ?? 0))).toEqual(before.map(() => 20 * 60_000));
+  expect(later.some((a) => before.some((b) => b.key === a.key))).toBe(false);
+});
+
+it("of a day that cannot hold together still calls to begin", () => {
+  const impossible = steps.map((s) =>
+    s.kind === "travel"
+      ? { ...s, rules: [{ kind: "clock" as const, edge: "begin" as const, day: 0, notBefore: "14:00" }] }
+      : s,
+  );
+  const alarms = alarmsOf({ ...frame, steps: impossible as typeof steps });
+  expect(alarms.map((a) => a.words)).toEqual(["Begin the warm-up now"]);
+});

@@ -1,0 +1,68 @@
+import { randomUUID } from "node:crypto";
+import { MOST, type ShelfTableInput } from "@tonodrome/core/api";
+import { compareShelf, type DrillNews } from "@tonodrome/core/tables";
+import type { Transaction } from "sequelize";
+import { checkRoom } from "../access/quota";
+import { contentOf } from "../answers/drill";
+import type { Database } from "../db/connect";
+import { Refusal } from "../errors/refusal";
+import { lockLinks } from "./lockLinks";
+
+/** Compares a table of drills with the club's shelf; where it is to be taken, nobody else writes links meanwhile. */
+export async function compareWithShelf(
+  { models, sequelize }: Database,
+  clubId: string,
+  { drills, agreed }: ShelfTableInput,
+  transaction: Transaction,
+): Promise<DrillNews[]> {
+  if (agreed !== null) await lockLinks({ sequelize }, clubId, transaction);
+  const rows = await models.Drill.findAll({
+    where: { clubId },
+    order: ["name", "id"],
+    limit: MOST.drills,
+    transaction,
+    // What is taken is what is compared: nobody changes a drill between the two.
+    ...(agreed === null ? {} : { lock: true }),
+  });
+  return compareShelf(
+    drills,
+    rows.map((row) => ({ id: row.id, archived: row.archived, content: contentOf(row) })),
+  );
+}
+
+/**
+ * Takes a table as it was compared, within one transaction: all of it or nothing.
+ * @returns how many drills were made and changed
+ * @throws Refusal `invalid_input` with the first fault, `full`
+ */
+export async function takeShelfTable(
+  database: Database,
+  clubId: string,
+  news: readonly DrillNews[],
+  transaction: Transaction,
+): Promise<{ made: number; changed: number }> {
+  const { models } = database;
+  news.forEach((row, i) => {
+    if (row.state === "fault") throw new Refusal("invalid_input", row.message, { path: `drills.${i}` });
+  });
+  const fresh = news.flatMap((row) => (row.state === "new" ? [row.drill] : []));
+  if (fresh.length > 0)
+    await checkRoom(database, models.Drill, "drills", clubId, { clubId }, transaction, fresh.length);
+  await models.Drill.bulkCreate(
+    fresh.map((drill) => ({ id: randomUUID(), clubId, ...drill })),
+    { transaction },
+  );
+  const changed = news.flatMap((row) => (row.state === "changed" ? [row] : []));
+  for (const { id, drill } of changed) {
+    const row = await models.Drill.findOne({ where: { clubId, id }, transaction, lock: true });
+    // It is as it was compared: it has been locked since.
+    await row?.update(
+      {
+        ...{ ...drill, details: drill.details ?? null, archived: false },
+        ...{ version: row.version + 1, changedAt: new Date() },
+      },
+      { transaction },
+    );
+  }
+  return { made: fresh.length, changed: changed.length };
+}

@@ -1,0 +1,205 @@
+import { randomUUID } from "node:crypto";
+import { emptyPlan, noProfile, usualSetting, wallClock, wordKey } from "@tonodrome/core";
+import { MOST, type StartListInput } from "@tonodrome/core/api";
+import { compareList, type ListedStart, nameKey, type RowNews } from "@tonodrome/core/start-list";
+import { Op, type Transaction } from "sequelize";
+import { checkRoom } from "../access/quota";
+import type { Database } from "../db/connect";
+import type { OrderRow } from "../db/models/rows";
+import { Refusal } from "../errors/refusal";
+import { setMembers } from "./orderMembers";
+import { listedTime, startTimes } from "./startTimes";
+
+/** Starts so long before and after what a list has are looked at: a day of the venue is no longer anywhere. */
+const AROUND = 48 * 3_600_000;
+
+type Rows = StartListInput["rows"];
+
+/** Compares a start list with what the club has. */
+export async function compareWithClub(
+  { models }: Database,
+  clubId: string,
+  { rows, addAthletes, agreed }: StartListInput,
+  transaction: Transaction,
+): Promise<RowNews[]> {
+  const times = rows.map((row) => Date.parse(row.startsAt));
+  const near = {
+    [Op.between]: [new Date(Math.min(...times) - AROUND), new Date(Math.max(...times) + AROUND)],
+  };
+  const athletes = await models.Athlete.findAll({
+    where: { clubId },
+    attributes: ["id", "name"],
+    transaction,
+  });
+  const events = await models.EventType.findAll({
+    where: { clubId, archived: false },
+    attributes: ["id", "name"],
+    transaction,
+  });
+  const starts = await models.Start.findAll({
+    // By the list's time or the start's own: one that was moved far is still the one that the list means.
+    where: { clubId, [Op.or]: [{ startsAt: near }, { listedAt: near }] },
+    attributes: { exclude: ["setting"] },
+    limit: MOST.starts,
+    transaction,
+    // What is taken is what is compared: nobody changes a start between the two.
+    ...(agreed === null ? {} : { lock: true }),
+  });
+  return compareList(
+    rows,
+    {
+      athletes,
+      events,
+      starts: starts.map((start) => ({
+        id: start.id,
+        athleteId: start.athleteId,
+        title: start.title,
+        venue: start.venue,
+        zone: start.zone,
+        startsAt: start.startsAt.toISOString(),
+        readyAt: start.readyAt.toISOString(),
+        listedAt: listedTime(start),
+        eventId: start.eventId,
+        number: start.orderNumber,
+      })),
+    },
+    addAthletes,
+  );
+}
+
+/**
+ * Takes a list as it was compared, within one transaction: all of it or nothing.
+ * @returns how many starts were made and changed
+ * @throws Refusal `invalid_input` with the first fault, `full`
+ */
+export async function takeStartList(
+  database: Database,
+  clubId: string,
+  rows: Rows,
+  news: readonly RowNews[],
+  transaction: Transaction,
+): Promise<{ made: number; changed: number }> {
+  const { models } = database;
+  const at = new Map(rows.map((row, i) => [row.line, i]));
+  for (const row of news)
+    if (row.state === "fault")
+      throw new Refusal("invalid_input", row.message, { path: `rows.${at.get(row.line) ?? 0}` });
+  const athletes = await makeAthletes(database, clubId, news, transaction);
+  const fresh: { id: string; line: number; start: ListedStart }[] = [];
+  for (const row of news) {
+    const id = randomUUID();
+    if (row.state === "new") fresh.push({ id, line: row.line, start: row.start });
+    if (row.state === "new-athlete") {
+      const athleteId = athletes.get(nameKey(row.athlete)) as string;
+      fresh.push({ id, line: row.line, start: { athleteId, ...row.start } });
+    }
+  }
+  if (fresh.length > 0)
+    await checkRoom(database, models.Start, "starts", clubId, { clubId }, transaction, fresh.length);
+  await models.Start.bulkCreate(
+    fresh.map(({ id, start }) => ({ id, clubId, version: 1, ...columns(start), setting: usualSetting() })),
+    { transaction },
+  );
+  await models.Plan.bulkCreate(
+    fresh.map(({ id }) => ({ id: randomUUID(), clubId, startId: id, version: 1, body: emptyPlan() })),
+    { transaction },
+  );
+  const changed = news.flatMap((row) => (row.state === "changed" ? [row] : []));
+  for (const { id, start } of changed) {
+    const row = await models.Start.findOne({ where: { clubId, id }, transaction, lock: true });
+    // It is as it was compared: it has been locked since.
+    await row?.update({ ...columns(start), version: row.version + 1 }, { transaction });
+  }
+  const starts = new Map(fresh.map(({ line, id }) => [line, id]));
+  for (const row of news) if (row.state === "changed" || row.state === "same") starts.set(row.line, row.id);
+  await putOrders(database, clubId, rows, starts, transaction);
+  return { made: fresh.length, changed: changed.length };
+}
+
+const columns = ({ number: _, startsAt, readyAt, listedAt, ...start }: ListedStart) => ({
+  ...start,
+  ...startTimes({ startsAt, readyAt, listedAt }),
+});
+
+/** Makes those who come into the club with a list. @returns their ids by their names' keys */
+async function makeAthletes(
+  database: Database,
+  clubId: string,
+  news: readonly RowNews[],
+  transaction: Transaction,
+): Promise<Map<string, string>> {
+  const names = new Map<string, string>();
+  for (const row of news) if (row.state === "new-athlete") names.set(nameKey(row.athlete), row.athlete);
+  const ids = new Map([...names.keys()].map((key) => [key, randomUUID()]));
+  if (names.size === 0) return ids;
+  const { models } = database;
+  await checkRoom(database, models.Athlete, "athletes", clubId, { clubId }, transaction, names.size);
+  await models.Athlete.bulkCreate(
+    [...names].map(([key, name]) => ({
+      id: ids.get(key) as string,
+      clubId,
+      version: 1,
+      name,
+      profile: noProfile(),
+    })),
+    { transaction },
+  );
+  return ids;
+}
+
+/** Makes a running order of each event, place and day whose rows have numbers, or brings it up to the list. */
+async function putOrders(
+  database: Database,
+  clubId: string,
+  rows: Rows,
+  starts: ReadonlyMap<number, string>,
+  transaction: Transaction,
+): Promise<void> {
+  const { models } = database;
+  const lists = new Map<string, Rows>();
+  for (const row of rows) {
+    if (row.number === null) continue;
+    const key = orderKey(row, row.startsAt);
+    lists.set(key, [...(lists.get(key) ?? []), row]);
+  }
+  const wanted = [...lists].filter(([, list]) => list.some((row) => starts.has(row.line)));
+  if (wanted.length === 0) return;
+  const before = new Map<string, OrderRow>();
+  for (const order of await models.Order.findAll({ where: { clubId }, transaction, lock: true }))
+    before.set(orderKey(order, order.slots[0]?.at ?? ""), order);
+  for (const [key, list] of wanted) {
+    const slots = slotsOf(list);
+    const [{ title, venue, zone }] = list as [Rows[number]];
+    const members = list.flatMap(({ line, number }) => {
+      const startId = starts.get(line);
+      return startId && number !== null ? [{ startId, number }] : [];
+    });
+    const order = before.get(key);
+    const id = order?.id ?? randomUUID();
+    if (order) {
+      const version = order.version + 1;
+      await models.Order.update({ slots, version }, { where: { clubId, id }, transaction });
+    } else {
+      await checkRoom(database, models.Order, "orders", clubId, { clubId }, transaction);
+      const row = { id, clubId, version: 1, title, venue, zone, slots, calls: [] };
+      await models.Order.create(row, { transaction });
+    }
+    await setMembers(database, { id, clubId, slots }, members, transaction);
+  }
+}
+
+/** The numbers of a list with their times, each once. @throws Refusal `invalid_input` for one that is there twice */
+function slotsOf(list: Rows): OrderRow["slots"] {
+  const sorted = [...list].sort((a, b) => (a.number ?? 0) - (b.number ?? 0));
+  if (sorted.length > MOST.slots)
+    throw new Refusal("invalid_input", `A running order has at most ${MOST.slots} numbers.`, {
+      path: "rows",
+    });
+  const slots: OrderRow["slots"] = [];
+  for (const { number, startsAt } of sorted)
+    if (number !== null && slots.at(-1)?.number !== number) slots.push({ number, at: startsAt });
+  return slots;
+}
+
+const orderKey = ({ title, venue, zone }: Pick<OrderRow, "title" | "venue" | "zone">, at: string) =>
+  [wordKey(title), wordKey(venue), at === "" ? "" : wallClock(at, zone).date].join("\n");
