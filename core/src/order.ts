@@ -3,6 +3,7 @@
 export { type OrderForm, orderSlots } from "./order/orderSlots";
 export {
   expectedAt,
+  isNear,
   type OrderCall,
   type OrderPace,
   type OrderSlot,

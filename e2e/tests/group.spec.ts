@@ -143,7 +143,7 @@ test("what is called in a drill is written on the shelf, and stands wherever the
   await sheet.getByRole("button", { name: "What else is known of it" }).click();
   const called = sheet.getByRole("list", { name: "Movements that are called" });
   await expect(called.getByRole("listitem")).toHaveCount(4);
-  await sheet.getByLabel("Movements that are called").fill("clap twice");
+  await sheet.getByRole("combobox", { name: "Movements that are called" }).fill("clap twice");
   await page.keyboard.press("Enter");
   await sheet.getByRole("button", { name: "5: clap twice: less" }).click();
   await expectAccessible(page);

@@ -47,7 +47,7 @@ const made = new Set<string>();
 const OVER = 3_600_000;
 
 function Calls({ start, read }: { start: Start; read: Day }) {
-  const { frame } = useDay(start, read);
+  const { frame, isFitted } = useDay(start, read);
   const [ringing, setRinging] = useState<DayAlarm | null>(null);
   const who = `${start.athlete.name}, ${start.title}`;
   const [called, setCalled] = useState(0);
@@ -61,6 +61,8 @@ function Calls({ start, read }: { start: Start; read: Day }) {
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: each call that was made asks for the next
   useEffect(() => {
+    // Until it is known what the warm-up takes, it would seem to begin as soon as everybody is there.
+    if (!isFitted) return;
     const now = timeNow();
     if (Date.parse(frame.startsAt) + OVER < now) return arm(start.id, false);
     const next = alarmsOf(frame).find(
@@ -69,7 +71,7 @@ function Calls({ start, read }: { start: Start; read: Day }) {
     if (!next || next.at - now > LONGEST) return;
     const timer = setTimeout(() => call(next), Math.max(0, next.at - now));
     return () => clearTimeout(timer);
-  }, [frame, start.id, called]);
+  }, [frame, isFitted, start.id, called]);
   if (!ringing) return null;
   return (
     <View className="px-2 pt-2">

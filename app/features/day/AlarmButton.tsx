@@ -1,24 +1,31 @@
 import type { Start } from "@tonodrome/core/api";
+import { useState } from "react";
 import { arm, useArmed } from "~/data/device/armed";
+import { loadWatch } from "~/features/alarm/loadWatch";
 import { playTone } from "~/features/run/sound/tones";
 import { Button } from "~/ui/Button";
 
-/** Off by default, one press: this device calls when to leave and when to begin. */
+/** Off by default, one press: this device calls when to leave and when to begin. On means that it will, with or without a network. */
 export function AlarmButton({ start }: { start: Start }) {
   const isOn = useArmed().includes(start.id);
+  const [isMissed, setMissed] = useState(false);
   const press = () => {
-    arm(start.id, !isOn);
-    if (isOn) return;
+    setMissed(false);
+    if (isOn) return arm(start.id, false);
     // Heard now, it may be heard later: a page sounds only after it was pressed.
     playTone("soon");
     if (typeof Notification !== "undefined" && Notification.permission === "default")
       void Notification.requestPermission();
+    loadWatch().then(
+      () => arm(start.id, true),
+      () => setMissed(true),
+    );
   };
   return (
     <Button
-      label={isOn ? "Alarms are on" : "Alarms are off"}
+      label={isOn ? "Alarms are on" : isMissed ? "No network: press again" : "Alarms are off"}
       icon={isOn ? "alarm" : "alarm-off"}
-      iconOnly
+      iconOnly={!isMissed}
       look={isOn ? "full" : "outline"}
       pressed={isOn}
       onPress={press}

@@ -42,6 +42,8 @@ export interface DayModel {
   sameDay: readonly Start[];
   /** The warm-up as it stands; null while it is not known. */
   glance: Glance | null;
+  /** Whether the frame goes by what the warm-up really takes, or there is nothing to wait for any more. */
+  isFitted: boolean;
   /** Goes up whenever the start, its warm-up or its day reads differently. */
   version: number;
   edit: (steps: readonly DayStep[]) => void;
@@ -76,7 +78,7 @@ export function useDay(start: Start, read: Day): DayModel {
   const ofEvent = useUsualDayOf("events", mayRead ? start.eventId : null).data?.steps ?? null;
   const isEmpty = start.plan.body.items.length === 0;
   const available = availableFor(start, now);
-  const { glance } = useGlance(start, isEmpty ? null : available, others);
+  const { glance, failure } = useGlance(start, isEmpty ? null : available, others);
   // Until the fit is known, and where there is nothing to fit: the time that there is for it.
   const warmUpSeconds = glance && !isEmpty ? -glance.beginSeconds : available;
   const { startsAt, zone } = start;
@@ -114,6 +116,7 @@ export function useDay(start: Start, read: Day): DayModel {
     frame,
     plans,
     glance,
+    isFitted: isEmpty || glance !== null || failure !== null,
     edit: draft.edit,
   };
 }

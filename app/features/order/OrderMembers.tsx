@@ -1,5 +1,5 @@
-import { wallClock } from "@tonodrome/core";
 import type { Order, Start } from "@tonodrome/core/api";
+import { isNear } from "@tonodrome/core/order";
 import { useState } from "react";
 import { Text, View } from "react-native";
 import { useSetMembers } from "~/data/resources/orders";
@@ -15,8 +15,9 @@ export function OrderMembers({ order }: { order: Order }) {
   const save = useSetMembers();
   const all = useStarts().data ?? [];
   const members = order.starts.map(({ id, number }) => ({ startId: id, number }));
-  const day = dayOf(order.slots[0]?.at ?? "", order.zone);
-  const others = all.filter((s) => !s.order && dayOf(s.startsAt, order.zone) === day);
+  // The starts may have been read before the order was made.
+  const isMember = (id: string) => members.some((m) => m.startId === id);
+  const others = all.filter((s) => !s.order && !isMember(s.id) && isNear(order, s.startsAt));
   const set = (starts: typeof members) => save.mutate({ order, starts });
   return (
     <Fold title="Who stands in it">
@@ -73,5 +74,3 @@ function Newcomer({ start, last, isPending, onPut }: NewcomerProps) {
     </View>
   );
 }
-
-const dayOf = (instant: string, zone: string) => (instant ? wallClock(instant, zone).date : "");

@@ -12,7 +12,10 @@ const CALLED: Partial<Record<DayStep["kind"], (name: string) => string>> = {
 
 /** One call of a day. */
 export interface DayAlarm {
-  /** What tells it apart: the step, and when, so that one that moved is another. */
+  /**
+   * What tells it apart: the step, and the start that it is for. A start that moves calls anew; a warm-up that could have begun
+   * already, and so would begin a little later with every minute, does not.
+   */
   key: string;
   /** Milliseconds since the epoch. */
   at: number;
@@ -29,13 +32,16 @@ export function alarmsOf(frame: DayFrame): DayAlarm[] {
   const zero = Date.parse(frame.startsAt);
   const plan = dayPlan(frame, "usual");
   const begins = zero - frame.warmUpSeconds * 1000;
-  if (!plan.holds)
-    return [{ key: `warm-up ${begins}`, at: begins, words: callOf({ kind: "warm-up", name: "" }) ?? "" }];
+  const keyOf = (id: string) => `${id} ${zero}`;
+  if (!plan.holds) {
+    const id = frame.steps.find((step) => step.kind === "warm-up")?.id ?? "warm-up";
+    return [{ key: keyOf(id), at: begins, words: callOf({ kind: "warm-up", name: "" }) ?? "" }];
+  }
   return plan.stands
     .flatMap(({ step, beginSeconds }): DayAlarm[] => {
       const words = callOf(step);
       const at = zero + beginSeconds * 1000;
-      return words === null ? [] : [{ key: `${step.id} ${at}`, at, words }];
+      return words === null ? [] : [{ key: keyOf(step.id), at, words }];
     })
     .sort((a, b) => a.at - b.at);
 }

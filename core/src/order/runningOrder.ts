@@ -33,6 +33,9 @@ export interface OrderPace {
   soFarSeconds: number | null;
 }
 
+/** Who starts longer than this before the first of an order, or after the last, is not of its day, seconds. Custom. */
+const NEAR = 12 * 3600;
+
 const seconds = (instant: string) => Date.parse(instant) / 1000;
 
 /** Today's pace counts at least and at most so much of the list's: a slip of the thumb must not double a day. Custom. */
@@ -45,6 +48,13 @@ const FASTEST = 0.5;
  */
 export function withCall(calls: readonly OrderCall[], call: OrderCall): OrderCall[] {
   return [...calls.filter((c) => c.number < call.number), call].sort((a, b) => a.number - b.number);
+}
+
+/** Whether a start may stand in an order: on one day with it, also where that day goes on past midnight. */
+export function isNear({ slots }: Pick<OrderCourse, "slots">, startsAt: string): boolean {
+  const times = slots.map(({ at }) => seconds(at));
+  const at = seconds(startsAt);
+  return at >= Math.min(...times) - NEAR && at <= Math.max(...times) + NEAR;
 }
 
 /** How a running order goes: the average of today so far, from the first number that was called to the one that is on. */

@@ -3,6 +3,12 @@ import { usualDay } from "../../src/day/usualDay";
 
 const frame = { startsAt: "2026-12-05T13:20:00.000Z", zone: "Europe/Vienna", warmUpSeconds: 2400 };
 const steps = usualDay({ ...frame, event: null, travel: { usual: 25, bad: 40 } });
+const notBegunBefore = (notBefore: string) => ({
+  kind: "clock" as const,
+  edge: "begin" as const,
+  day: 0,
+  notBefore,
+});
 const minutesBefore = (at: number) => (Date.parse(frame.startsAt) - at) / 60_000;
 
 it("calls to leave and to begin, each when it begins, in order", () => {
@@ -23,12 +29,18 @@ it("moves with the start, as another call", () => {
   expect(later.some((a) => before.some((b) => b.key === a.key))).toBe(false);
 });
 
+it("is the same call while the warm-up is late, whatever is left of it", () => {
+  const keys = (warmUpSeconds: number) => alarmsOf({ ...frame, warmUpSeconds, steps }).map((a) => a.key);
+  expect(keys(2340)).toEqual(keys(2400));
+  // With hardly anything left the day does not hold together any more.
+  const tight = steps.map((s) => (s.kind === "travel" ? { ...s, rules: [notBegunBefore("15:00")] } : s));
+  const late = alarmsOf({ ...frame, steps: tight as typeof steps });
+  expect(late).toHaveLength(1);
+  expect(keys(2400)).toContain(late[0]?.key);
+});
+
 it("of a day that cannot hold together still calls to begin", () => {
-  const impossible = steps.map((s) =>
-    s.kind === "travel"
-      ? { ...s, rules: [{ kind: "clock" as const, edge: "begin" as const, day: 0, notBefore: "14:00" }] }
-      : s,
-  );
+  const impossible = steps.map((s) => (s.kind === "travel" ? { ...s, rules: [notBegunBefore("14:00")] } : s));
   const alarms = alarmsOf({ ...frame, steps: impossible as typeof steps });
   expect(alarms.map((a) => a.words)).toEqual(["Begin the warm-up now"]);
 });

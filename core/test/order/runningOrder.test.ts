@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { orderSlots } from "../../src/order/orderSlots";
-import { expectedAt, type OrderCall, paceOf, withCall } from "../../src/order/runningOrder";
+import { expectedAt, isNear, type OrderCall, paceOf, withCall } from "../../src/order/runningOrder";
 
 const at = (minute: number, second = 0) => new Date(Date.UTC(2026, 11, 5, 13, minute, second)).toISOString();
 const minutesOf = (seconds: number | null) =>
@@ -23,6 +23,26 @@ describe("a list made from one number", () => {
       6, 10, 14, 18, 22, 26, 36, 40, 44, 48, 52, 56, 66,
     ]);
     expect(list.find((s) => s.number === 8)?.at).toBe(at(40));
+  });
+});
+
+describe("who may stand in it", () => {
+  it("is who starts within twelve hours of it, whatever the calendar says", () => {
+    const night = orderSlots({
+      number: 1,
+      at: "2026-12-05T23:40:00Z",
+      count: 3,
+      eachSeconds: 600,
+      groupOf: 0,
+      groupSeconds: 0,
+    });
+    const near = (startsAt: string) => isNear({ slots: night }, startsAt);
+    expect(near("2026-12-06T00:30:00Z")).toBe(true);
+    expect(near("2026-12-05T11:40:00Z")).toBe(true);
+    expect(near("2026-12-05T11:39:59Z")).toBe(false);
+    expect(near("2026-12-06T12:00:00Z")).toBe(true);
+    expect(near("2026-12-06T12:00:01Z")).toBe(false);
+    expect(isNear({ slots: [] }, "2026-12-06T12:00:00Z")).toBe(false);
   });
 });
 
