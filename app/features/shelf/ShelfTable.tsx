@@ -97,12 +97,14 @@ function Preview({ drills, onClose }: { drills: Drills; onClose: () => void }) {
       {told.length > MOST_SHOWN ? (
         <Text className="font-text text-small text-muted">And {told.length - MOST_SHOWN} more.</Text>
       ) : null}
-      <Button
-        label={take.isPending ? "Taking it …" : takeWords(count("new"), count("changed"), "drill")}
-        look="full"
-        disabled={!news || take.isPending || written === 0 || faults > 0}
-        onPress={() => news && take.mutate({ drills, agreed: news.mark })}
-      />
+      {news ? (
+        <Button
+          label={take.isPending ? "Taking it …" : takeWords(count("new"), count("changed"), "drill")}
+          look="full"
+          disabled={take.isPending || written === 0 || faults > 0}
+          onPress={() => take.mutate({ drills, agreed: news.mark })}
+        />
+      ) : null}
       <Button label="Choose another" onPress={onClose} />
     </View>
   );

@@ -79,14 +79,14 @@ export function ListPreview({ table, reading, onReading }: ListPreviewProps) {
       {compared.error ? <Notice warn text={compared.error.message} /> : null}
       {take.error ? <Notice warn text={take.error.message} /> : null}
       <ListRows faults={faults} rows={told} entries={entries} />
-      <Button
-        label={take.isPending ? "Taking it …" : takeWords(counts.fresh, counts.changed, "start")}
-        look="full"
-        disabled={!news || take.isPending || counts.written === 0 || (faulty > 0 && !isLeftOut)}
-        onPress={() => {
-          if (list && news) take.mutate({ list, news }, { onSuccess: () => router.replace("/") });
-        }}
-      />
+      {list && news ? (
+        <Button
+          label={take.isPending ? "Taking it …" : takeWords(counts.fresh, counts.changed, "start")}
+          look="full"
+          disabled={take.isPending || counts.written === 0 || (faulty > 0 && !isLeftOut)}
+          onPress={() => take.mutate({ list, news }, { onSuccess: () => router.replace("/") })}
+        />
+      ) : null}
     </View>
   );
 }

@@ -46,7 +46,7 @@ export function WordsField({
   const open = known.filter((word) => !words.includes(word));
   return (
     <View className="gap-2">
-      <View className="flex-row items-end gap-2">
+      <View className="flex-row items-start gap-2">
         <View className="flex-1">
           <Field
             label={label}
@@ -65,7 +65,10 @@ export function WordsField({
             onBlur={add}
           />
         </View>
-        <Button label={`${label}: add`} icon="add" iconOnly onPress={add} />
+        {/* Beside the field itself, below its label. */}
+        <View className="mt-7">
+          <Button label={`${label}: add`} icon="add" iconOnly onPress={add} />
+        </View>
       </View>
       <datalist id={listId}>
         {open.map((word) => (
