@@ -19,6 +19,12 @@ export function Starters() {
   const put = (wanted: StarterInstall) => install.mutate(wanted);
   const { data: done } = install;
   const [table, setTable] = useState<string | null>(null);
+  if (table !== null)
+    return (
+      <Suspense fallback={<Loading />}>
+        <ShelfTable text={table} onClose={() => setTable(null)} />
+      </Suspense>
+    );
   return (
     <View className="gap-3">
       {done ? (
@@ -51,23 +57,17 @@ export function Starters() {
           </View>
         )}
       </Loaded>
-      {table === null ? (
-        <FilePicker
-          label="From a file or a table"
-          disabled={install.isPending}
-          what="A shelf's file"
-          accept=".json,.csv,application/json,text/csv"
-          onFile={async (chosen) => {
-            const text = await chosen.text();
-            if (/\.csv$/i.test(chosen.name)) setTable(text);
-            else put({ text });
-          }}
-        />
-      ) : (
-        <Suspense fallback={<Loading />}>
-          <ShelfTable text={table} onClose={() => setTable(null)} />
-        </Suspense>
-      )}
+      <FilePicker
+        label="From a file or a table"
+        disabled={install.isPending}
+        what="A shelf's file"
+        accept=".json,.csv,application/json,text/csv"
+        onFile={async (chosen) => {
+          const text = await chosen.text();
+          if (/\.csv$/i.test(chosen.name)) setTable(text);
+          else put({ text });
+        }}
+      />
     </View>
   );
 }
