@@ -1,9 +1,9 @@
 import type { Start } from "@tonodrome/core/api";
 import { useState } from "react";
 import { arm, useArmed } from "~/data/device/armed";
-import { loadWatch } from "~/features/alarm/loadWatch";
 import { playTone } from "~/features/run/sound/tones";
 import { Button } from "~/ui/Button";
+import { loadAlarmWatch } from "./loadAlarmWatch";
 
 /** Off by default, one press: this device calls when to leave and when to begin. On means that it will, with or without a network. */
 export function AlarmButton({ start }: { start: Start }) {
@@ -16,7 +16,7 @@ export function AlarmButton({ start }: { start: Start }) {
     playTone("soon");
     if (typeof Notification !== "undefined" && Notification.permission === "default")
       void Notification.requestPermission();
-    loadWatch().then(
+    loadAlarmWatch().then(
       () => arm(start.id, true),
       () => setMissed(true),
     );

@@ -6,7 +6,7 @@ import { Text, View } from "react-native";
 import { useAccount, useMembership } from "~/data/account/account";
 import { useReached } from "~/data/client/reach";
 import { useArmed } from "~/data/device/armed";
-import { watchWhenReached } from "~/features/alarm/loadWatch";
+import { alarmWatchWhenReached } from "~/features/day/loadAlarmWatch";
 import { ThemeButton } from "~/features/theme/ThemeButton";
 import { useWide } from "~/ui/hooks/useWide";
 import { Icon, type IconName } from "~/ui/Icon";
@@ -63,7 +63,7 @@ function Page({ path, children }: { path: string; children: ReactNode }) {
 }
 
 // What watches the clock is loaded where a day is to call.
-const AlarmWatch = lazy(watchWhenReached);
+const AlarmWatch = lazy(alarmWatchWhenReached);
 
 /** Calls of the days that are to call on this device, wherever one is. */
 function Alarms() {

@@ -7,11 +7,11 @@ import { timeNow } from "~/data/client/clock";
 import { arm } from "~/data/device/armed";
 import { useStartDay } from "~/data/resources/days";
 import { useStart } from "~/data/resources/starts";
-import { useDay } from "~/features/day/useDay";
 import { useStable } from "~/ui/hooks/useStable";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
 import { notify } from "./notify";
+import { useDay } from "./useDay";
 
 /** Watches the clock for the days that call on this device. */
 export default function AlarmWatch({ ids }: { ids: readonly string[] }) {
