@@ -1,7 +1,7 @@
 // What counts a whole day back from its start: the command line, and whatever shows it.
 
 export { alarmsOf, type DayAlarm } from "./day/alarms";
-export { type PreviousStart, previousStart } from "./day/betweenStarts";
+export { isOneDay, type PreviousStart, previousStart } from "./day/betweenStarts";
 export type { DayFrame, DayVersion } from "./day/constraint";
 export { type DayPlan, type DayStand, dayPlan } from "./day/day";
 export { dayStepsSchema } from "./day/daySteps";

@@ -1,10 +1,10 @@
-import { wallClock } from "@tonodrome/core";
 import type { Day, Start } from "@tonodrome/core/api";
 import {
   type DayFrame,
   type DayPlan,
   type DayStep,
   dayPlan,
+  isOneDay,
   previousStart,
   USUAL_TRAVEL,
   usualDay,
@@ -53,9 +53,11 @@ const NONE: readonly Start[] = [];
 
 /** What an athlete starts in on the day of a start at its venue, in order. */
 export function startsOfDay(start: Start, others: readonly Start[]): Start[] {
-  const dayOf = (s: Start) => wallClock(s.startsAt, start.zone).date;
   const all = others.filter(
-    (o) => o.id !== start.id && o.athlete.id === start.athlete.id && dayOf(o) === dayOf(start),
+    (o) =>
+      o.id !== start.id &&
+      o.athlete.id === start.athlete.id &&
+      isOneDay(o.startsAt, start.startsAt, start.zone),
   );
   const each = new Map([...all, start].map((s) => [s.id, s]));
   return [...each.values()].sort((a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt));

@@ -72,15 +72,25 @@ export function stepsBetween(
   ];
 }
 
-/** The start that an athlete has before another one on the same day at its venue; null where it is the first. */
+/** Less than this between two starts is no night, whatever the calendar says, milliseconds. Custom. */
+const NO_NIGHT = 6 * 3_600_000;
+
+/** Whether two starts, ISO 8601, are one day of an athlete: by the calendar of the venue, or because there is no night between. */
+export function isOneDay(one: string, other: string, zone: string): boolean {
+  return (
+    Math.abs(Date.parse(one) - Date.parse(other)) < NO_NIGHT ||
+    wallClock(one, zone).date === wallClock(other, zone).date
+  );
+}
+
+/** The start that an athlete has before another one of the same day at its venue; null where it is the first. */
 export function previousStart<S extends { startsAt: string }>(
   start: { startsAt: string; zone: string },
   others: readonly S[],
 ): S | null {
-  const { date } = wallClock(start.startsAt, start.zone);
+  const { startsAt, zone } = start;
   const before = others.filter(
-    (o) =>
-      Date.parse(o.startsAt) < Date.parse(start.startsAt) && wallClock(o.startsAt, start.zone).date === date,
+    (o) => Date.parse(o.startsAt) < Date.parse(startsAt) && isOneDay(o.startsAt, startsAt, zone),
   );
   return before.reduce<S | null>(
     (last, o) => (!last || Date.parse(o.startsAt) > Date.parse(last.startsAt) ? o : last),

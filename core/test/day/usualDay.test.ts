@@ -195,4 +195,18 @@ describe("between two starts of a day", () => {
       previousStart({ ...day, startsAt: "2026-12-05T00:30:00.000Z" }, [at("2026-12-04T23:30:00.000Z")]),
     ).not.toBeNull();
   });
+
+  it("goes on past midnight where there is no night between: the calendar does not part them", () => {
+    const late = { startsAt: "2026-12-05T21:30:00.000Z" };
+    const night = { startsAt: "2026-12-05T23:40:00.000Z", zone };
+    expect(previousStart(night, [late])).toBe(late);
+    // Six hours are a short night.
+    expect(previousStart({ ...night, startsAt: "2026-12-06T03:30:00.000Z" }, [late])).toBeNull();
+    expect(previousStart({ ...night, startsAt: "2026-12-06T03:29:00.000Z" }, [late])).toBe(late);
+    const frame = { ...night, warmUpSeconds: 900 };
+    const steps = usualDay({ ...frame, event: null, travel, previous: { ...late, event: null } });
+    const plan = dayPlan({ ...frame, steps }, "bad");
+    expect(plan.holds && plan.stands.map((s) => s.step.name)).not.toContain("Sleep");
+    expect(plan.holds && plan.stands.every((s) => s.beginSeconds > -7800)).toBe(true);
+  });
 });
