@@ -191,6 +191,7 @@ describe("between two starts of a day", () => {
     expect(previousStart(day, list)?.startsAt).toBe("2026-12-05T12:00:00.000Z");
     // 23:30 the day before at the venue, though the same day in UTC's own calendar is not asked.
     expect(previousStart(day, [at("2026-12-04T22:30:00.000Z")])).toBeNull();
+    expect(previousStart(day, [at("2026-12-04T23:30:00.000Z")])).not.toBeNull();
     expect(
       previousStart({ ...day, startsAt: "2026-12-05T00:30:00.000Z" }, [at("2026-12-04T23:30:00.000Z")]),
     ).not.toBeNull();
