@@ -127,8 +127,8 @@ const mutants = [
   [
     "the calendar of the venue",
     `${DAY}betweenStarts.ts`,
-    "wallClock(other, zone).date",
-    "other.slice(0, 10)",
+    "wallClock(one, zone).date",
+    "one.slice(0, 10)",
   ],
   ["told in passing only what is the best", GLANCE, "return isBest ? {", "return true ? {"],
   ["and what takes no time", GLANCE, "plan.items.length > PASSING.drills ||", "false ||"],
