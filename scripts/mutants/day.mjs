@@ -124,12 +124,7 @@ const mutants = [
   ["what cannot hold is the same call", `${DAY}alarms.ts`, 'step.kind === "warm-up")?.id', "false)?.id + 1"],
   ["no night between is one day", `${DAY}betweenStarts.ts`, "< NO_NIGHT ||", "< 0 ||"],
   ["six hours are a night", `${DAY}betweenStarts.ts`, "< NO_NIGHT ||", "<= NO_NIGHT ||"],
-  [
-    "the calendar of the venue",
-    `${DAY}betweenStarts.ts`,
-    "wallClock(one, zone).date",
-    "one.slice(0, 10)",
-  ],
+  ["the calendar of the venue", `${DAY}betweenStarts.ts`, "wallClock(one, zone).date", "one.slice(0, 10)"],
   ["told in passing only what is the best", GLANCE, "return isBest ? {", "return true ? {"],
   ["and what takes no time", GLANCE, "plan.items.length > PASSING.drills ||", "false ||"],
   ["no longer than in passing", GLANCE, "seconds > PASSING.seconds", "false"],
