@@ -1,16 +1,13 @@
 import { randomUUID } from "node:crypto";
-import { mkdtempSync, rmSync } from "node:fs";
-import os from "node:os";
-import path from "node:path";
 import { expect, test } from "@playwright/test";
 import { MOST } from "@tonodrome/core/api";
-import { freePort } from "../../scripts/lib/ports.mjs";
-import { Cluster } from "../../scripts/lib/postgres.mjs";
-import { freshSecret } from "../../scripts/lib/secret.mjs";
-import { ServerProcess } from "../../scripts/lib/server.mjs";
+import { withOwnServer } from "../ownServer";
 
 const ROUNDS = 10;
 const CLIENTS = 8;
+
+/** What is not answered for so long is sent again, milliseconds. */
+const PATIENCE = 10_000;
 
 type Ask = (method: string, path: string, body?: object) => Promise<{ status: number; body: Json }>;
 // biome-ignore lint/suspicious/noExplicitAny: answers of every shape
@@ -49,40 +46,11 @@ const plan = (name: string) => ({
 
 test(`${ROUNDS} times database and server are killed while ${CLIENTS} clients write: every acknowledged write is there, once`, async () => {
   test.setTimeout(300_000);
-  const home = mkdtempSync(path.join(os.tmpdir(), "tonodrome-crash-"));
-  const cluster = await Cluster.prepare(home);
-  await cluster.start();
-  const port = await freePort();
-  const base = `http://127.0.0.1:${port}`;
-  const server = new ServerProcess({
-    DATABASE_URL: cluster.url(),
-    TONODROME_SECRET: freshSecret(),
-    TONODROME_WRITES_PER_MINUTE: "1000000",
-    TONODROME_READS_PER_MINUTE: "1000000",
-    TONODROME_DEMO: "no",
-    PORT: String(port),
-    LOG_LEVEL: "silent",
-  });
-  try {
-    expect(await server.start()).toBeNull();
-    let cookie = "";
+  await withOwnServer(async ({ cluster, server, club, ...own }) => {
     const ask: Ask = async (method, address, body) => {
-      const answer = await fetch(`${base}/api${address}`, {
-        method,
-        headers: { cookie, ...(body ? { "content-type": "application/json" } : {}) },
-        ...(body ? { body: JSON.stringify(body) } : {}),
-        signal: AbortSignal.timeout(10_000),
-      });
-      cookie = answer.headers.get("set-cookie")?.split(";")[0] ?? cookie;
-      return { status: answer.status, body: await answer.json() };
+      const { status, text } = await own.ask(method, address, body, PATIENCE);
+      return { status, body: JSON.parse(text) };
     };
-    const me = await ask("POST", "/auth/sign-up", {
-      name: "Vera Holt",
-      email: "vera@example.org",
-      password: "a long enough password",
-      clubName: "Crash club",
-    });
-    const club = `/clubs/${me.body.clubs[0].id}`;
     const athlete = (await ask("POST", `${club}/athletes`, { name: "Ada" })).body;
 
     const newClient = async (): Promise<Acknowledged> => {
@@ -178,7 +146,7 @@ test(`${ROUNDS} times database and server are killed while ${CLIENTS} clients wr
       // Each edit one version: none lost, none twice.
       expect(edits.map((e) => e.version)).toEqual(edits.map((_, i) => i + 2));
     }
-    const file = await (await fetch(`${base}/api${club}/export`, { headers: { cookie } })).text();
+    const file = (await own.ask("GET", `${club}/export`)).text;
     const records: Json[] = file
       .trim()
       .split("\n")
@@ -194,10 +162,5 @@ test(`${ROUNDS} times database and server are killed while ${CLIENTS} clients wr
       description: String(answered),
     });
     console.log(`  ${answered} acknowledged writes over ${ROUNDS} rounds, every one there once`);
-  } finally {
-    await server.stop();
-    await cluster.stop();
-    cluster.remove();
-    rmSync(home, { recursive: true, force: true });
-  }
+  });
 });
