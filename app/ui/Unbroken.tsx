@@ -1,5 +1,3 @@
-import { Text } from "react-native";
-
 /** A number with its unit, or with what else is read together with it. */
 const WITH_UNIT =
   /(\d+(?:[:.]\d+)* (?:%|min|h|s|m|°C|km\/h|drills?|sets?|reps?|rungs?|tries|hits?|points?|windows?|places?)(?!\p{L}))/u;
@@ -12,9 +10,9 @@ export function Unbroken({ text }: { text: string }) {
       part
     ) : (
       // biome-ignore lint/suspicious/noArrayIndexKey: the same words always split the same way
-      <Text key={i} className="whitespace-nowrap">
+      <span key={i} className="whitespace-nowrap">
         {part}
-      </Text>
+      </span>
     ),
   );
 }

@@ -1,7 +1,15 @@
 import { wallClock } from "@tonodrome/core";
 
+/** Who asks for the device's zone again within so long is told what it was, milliseconds: asking the browser is slow. */
+const SAME_ZONE = 60_000;
+let asked = { at: Number.NEGATIVE_INFINITY, zone: "" };
+
 /** The zone this device keeps. */
-export const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+export function deviceZone(): string {
+  const at = performance.now();
+  if (at - asked.at >= SAME_ZONE) asked = { at, zone: Intl.DateTimeFormat().resolvedOptions().timeZone };
+  return asked.zone;
+}
 
 const known = new Map<string, Intl.DateTimeFormat>();
 

@@ -37,11 +37,11 @@ const MINUTE = 60_000;
 /**
  * The time, renewed only when a length of time to or from one of some moments reads differently: with each whole minute, and
  * with each second within the last. A list of starts is not drawn anew all the time.
- * @param moments milliseconds since the epoch, as they are when it is asked
+ * @param moments milliseconds since the epoch, as they are when it is asked; given the time it is then
  */
-export function useNowNear(moments: () => readonly number[]): number {
+export function useNowNear(moments: (now: number) => readonly number[]): number {
   return useLooks(
-    useStable((now) => Math.min(MINUTE, ...moments().map((m) => untilOtherWords(m - now, now)))),
+    useStable((now) => Math.min(MINUTE, ...moments(now).map((m) => untilOtherWords(m - now, now)))),
   );
 }
 

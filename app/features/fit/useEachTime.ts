@@ -1,11 +1,11 @@
 import { type FitContext, type FitProfile, type PlanBody, withTable } from "@tonodrome/core";
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { askFit } from "./askFit";
 
 const MINUTE = 60;
 
 interface EachTime {
-  /** The best plan for a time available, seconds; null while it is not known. */
+  /** The best plan for a time available, seconds; null while it is not known. The same function while the same is known. */
   at: (seconds: number) => FitProfile | null;
   /** How many of them are known, from 0 to 1; null when all are, or none is wanted. */
   progress: number | null;
@@ -60,8 +60,9 @@ export function useEachTime(
   }, [plan, context, mostSeconds]);
   const profiles = known?.plan === plan && known.context === context ? known.profiles : NONE;
   const progress = mostSeconds === null ? 1 : profiles.size / minutesUpTo(mostSeconds).length;
+  const at = useCallback((seconds: number) => profiles.get(seconds - (seconds % MINUTE)) ?? null, [profiles]);
   return {
-    at: (seconds) => profiles.get(seconds - (seconds % MINUTE)) ?? null,
+    at,
     progress: progress === 1 ? null : progress,
   };
 }

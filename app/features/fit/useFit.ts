@@ -1,5 +1,5 @@
 import { type Fit, type FitContext, type FitProfile, fitAt, type PlanBody, withTable } from "@tonodrome/core";
-import { useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { askFit } from "./askFit";
 import { useEachTime } from "./useEachTime";
 import { useFitAt } from "./useFitAt";
@@ -24,6 +24,8 @@ interface FitNow {
   progress: number | null;
   /** Why the best is not known, in a sentence; null when it is, or is on its way. */
   failure: string | null;
+  /** The best fit for another time, whole seconds, where it has only to be looked up; null where it is not known yet. */
+  fitFor: (seconds: number) => Fit | null;
 }
 
 interface EveryTime {
@@ -61,8 +63,18 @@ export function useFit({ plan, context, availableSeconds, horizonSeconds }: FitW
   const isFound = found?.plan === plan && found.context === context;
   const isGivenUp = isFound && found.profile === null;
   const each = useEachTime(plan, context, isGivenUp ? horizonSeconds : null, availableSeconds);
-  const everyTime = (isFound ? found.profile : null) ?? each.at(availableSeconds);
+  const profileForAll = isFound ? found.profile : null;
+  const { at } = each;
+  const lookUp = useCallback((seconds: number) => profileForAll ?? at(seconds), [profileForAll, at]);
+  const everyTime = lookUp(availableSeconds);
   const { profile, isBest, progress, failure } = useFitAt(plan, context, availableSeconds, everyTime);
   const fit = useMemo(() => fitAt(profile, availableSeconds), [profile, availableSeconds]);
-  return { fit, isBest, progress: isBest ? (everyProgress ?? each.progress) : progress, failure };
+  const fitFor = useCallback(
+    (seconds: number) => {
+      const known = lookUp(seconds);
+      return known && fitAt(known, seconds);
+    },
+    [lookUp],
+  );
+  return { fit, isBest, progress: isBest ? (everyProgress ?? each.progress) : progress, failure, fitFor };
 }

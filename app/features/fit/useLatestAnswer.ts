@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { startTransition, useEffect, useRef, useState } from "react";
 import { askFit } from "./askFit";
 import type { FitAnswers, FitAsk } from "./fitWorker";
 
@@ -36,8 +36,11 @@ export function useLatestAnswer<Kind extends FitAsk["kind"]>(
       };
       callOff.current = asker<Kind>(asked, {
         onAnswer: (found) => {
-          setAnswer(found);
-          setFailure(null);
+          // Whatever is under a finger is painted before it.
+          startTransition(() => {
+            setAnswer(found);
+            setFailure(null);
+          });
           over();
         },
         onFailure: (sentence) => {

@@ -1,5 +1,5 @@
 import { formatMinus } from "@tonodrome/core";
-import { type CSSProperties, memo, useCallback, useState } from "react";
+import { type CSSProperties, memo, useCallback, useLayoutEffect, useRef, useState } from "react";
 import { Rise, type RiseProps } from "./Rise";
 
 interface RiseSliderProps extends Omit<RiseProps, "spanSeconds" | "ticks"> {
@@ -8,7 +8,10 @@ interface RiseSliderProps extends Omit<RiseProps, "spanSeconds" | "ticks"> {
   mostMinutes: number;
   /** The value in words, for those who listen. */
   words: string;
+  /** The handle is taken, is at another time, is let go. */
+  onTake: () => void;
   onMinutes: (minutes: number) => void;
+  onLetGo: () => void;
 }
 
 /** Lines of time that are drawn, minutes: the shortest on which the handle has a fifth to go. Custom. */
@@ -26,7 +29,9 @@ export const RiseSlider = memo(function RiseSlider({
   minutes,
   mostMinutes,
   words,
+  onTake,
   onMinutes,
+  onLetGo,
   ...rise
 }: RiseSliderProps) {
   // The line stays as it is while the handle is held, and never becomes shorter: there is always a way back.
@@ -36,11 +41,29 @@ export const RiseSlider = memo(function RiseSlider({
     [minutes, mostMinutes],
   );
   const least = minutes > line ? lineFor(minutes, mostMinutes) : line;
+  const input = useRef<HTMLInputElement>(null);
+  const isTaken = useRef(false);
+  // While it is held the handle is where the finger is: what is drawn may come a little later.
+  useLayoutEffect(() => {
+    if (input.current && !isTaken.current) input.current.value = String(minutes);
+  });
+  const take = () => {
+    isTaken.current = true;
+    onTake();
+  };
   const change = useCallback(
-    (event: { currentTarget: { value: string } }) =>
-      onMinutes(Math.max(1, Number(event.currentTarget.value))),
+    ({ currentTarget }: { currentTarget: HTMLInputElement }) => {
+      // The line of time goes on to the start, the time available does not.
+      if (Number(currentTarget.value) < 1) currentTarget.value = "1";
+      onMinutes(Number(currentTarget.value));
+    },
     [onMinutes],
   );
+  const letGo = () => {
+    isTaken.current = false;
+    settle();
+    onLetGo();
+  };
   return (
     <div className="rise-slider" style={{ "--rise": `${rise.height}px` } as CSSProperties}>
       <div className="rise-line">
@@ -54,11 +77,15 @@ export const RiseSlider = memo(function RiseSlider({
         min={0}
         max={least}
         step={1}
-        value={minutes}
+        ref={input}
+        defaultValue={minutes}
         onChange={change}
-        onPointerUp={settle}
-        onKeyUp={settle}
-        onBlur={settle}
+        onPointerDown={take}
+        onKeyDown={take}
+        onPointerUp={letGo}
+        onPointerCancel={letGo}
+        onKeyUp={letGo}
+        onBlur={letGo}
       />
     </div>
   );

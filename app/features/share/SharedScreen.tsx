@@ -11,7 +11,7 @@ import { FitStateLine } from "~/features/judge/FitStateLine";
 import { WholeRise } from "~/features/rise/WholeRise";
 import { DrillKnowledge } from "~/features/shelf/DrillKnowledge";
 import { Stair } from "~/features/stair/Stair";
-import { beginWords, StartBand } from "~/features/stair/StartBand";
+import { StartBand } from "~/features/stair/StartBand";
 import { Choice } from "~/ui/fields/Choice";
 import { Loaded, Loading } from "~/ui/layout/Loading";
 import { Heading, useTitle } from "~/ui/layout/Screen";
@@ -113,11 +113,7 @@ function SharedWarmUp({ token, shared }: { token: string; shared: Shared }) {
           />
         </ScrollView>
       )}
-      <StartBand
-        start={shared}
-        untilStart={untilStart}
-        begin={beginWords(shared, startsAt + fit.beginSeconds * 1000, now)}
-      />
+      <StartBand start={shared} beginSeconds={fit.beginSeconds} />
     </View>
   );
 }

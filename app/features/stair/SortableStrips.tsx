@@ -64,9 +64,8 @@ const SortableStrip = memo(function SortableStrip({ id }: { id: string }) {
       style={{
         transform: CSS.Translate.toString(transform),
         transition,
-        opacity: isDragging ? 0.75 : 1,
-        zIndex: isDragging ? 1 : 0,
-        position: "relative",
+        opacity: isDragging ? 0.75 : undefined,
+        ...(isDragging ? { zIndex: 1, position: "relative" } : {}),
         touchAction: "manipulation",
       }}
     >

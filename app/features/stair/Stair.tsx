@@ -13,7 +13,7 @@ import {
 } from "@tonodrome/core";
 import { createContext, memo, type ReactNode, useContext, useEffect, useMemo, useRef } from "react";
 import { StairMarkLines } from "./StairMarkLines";
-import { Gutter, heightOf, Strip } from "./Strip";
+import { Gutter, heightOf, StripLine } from "./Strip";
 import { type StairMarks, stairMarks } from "./stairMarks";
 
 interface StairProps {
@@ -113,12 +113,12 @@ export const ShownStrip = memo(function ShownStrip({ id }: { id: string }) {
   return (
     <>
       {above ? <StairMarkLines marks={above} /> : null}
-      <Strip
+      <StripLine
         item={placement.item}
         level={placement.level}
         ideal={placement.ideal}
         spanSeconds={placement.spanSeconds}
-        beginSeconds={placement.level ? placement.beginSeconds : null}
+        beginSeconds={placement.beginSeconds}
         selected={selected}
         opens={opens}
         found={shown.found.get(id) ?? 0}

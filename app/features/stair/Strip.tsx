@@ -21,44 +21,63 @@ export const heightOf = (seconds: number): number => LEAST + Math.max(0, seconds
 /** What of a placement is drawn. */
 type Drawn = Pick<Placement, "item" | "level" | "ideal" | "spanSeconds">;
 
+interface StripLineProps extends StripProps {
+  /** When it begins, seconds from the start. */
+  beginSeconds: number;
+  /** Whether its place keeps to windows; null where it needs no place. Seen as a band down the side. */
+  windowed: boolean | null;
+}
+
 interface StripProps extends Drawn {
-  /** When it begins, seconds from the start; where a drill that is left out would stand is not shown. */
-  beginSeconds: number | null;
   selected: boolean;
   /** Whether a press opens it in its place. */
   opens: boolean;
   /** How many things there are to look at about it. */
   found: number;
-  /** Whether its place keeps to windows; null where it needs no place. Seen as a band down the side. */
-  windowed: boolean | null;
   onSelect: (id: string) => void;
 }
 
-/** One drill of the stair and the minus time it begins at: tone and offset for its intensity, height for its length. */
-export const Strip = memo(function Strip(props: StripProps) {
-  const { item, level, ideal, spanSeconds, beginSeconds, selected, opens, found, windowed, onSelect } = props;
+const BANDS = { none: "border-transparent", open: "border-line", windows: "border-ink" };
+
+/**
+ * One drill of the stair with the minus time it begins at beside it. Where a drill that is left out would stand is not
+ * shown. The time stands in a box of its own: most moves of the slider change nothing else, and nothing else is laid out.
+ */
+export function StripLine({ beginSeconds, windowed, ...strip }: StripLineProps) {
+  const band = windowed === null ? "none" : windowed ? "windows" : "open";
+  return (
+    <div className={`strip-line border-y-0 border-l-[6px] border-r-0 border-solid ${BANDS[band]}`}>
+      <div
+        id={beginId(strip.item)}
+        className="strip-begin pt-1 font-figures text-small tabular-nums text-muted"
+      >
+        {strip.level ? formatMinus(beginSeconds) : ""}
+      </div>
+      <Strip {...strip} />
+    </div>
+  );
+}
+
+/** Of the time beside a drill's strip: what it is described by. */
+const beginId = ({ id }: Pick<Placement["item"], "id">) => `begins-${id}`;
+
+/** Tone and offset for its intensity, height for its length. */
+const Strip = memo(function Strip(props: StripProps) {
+  const { item, level, ideal, spanSeconds, selected, opens, found, onSelect } = props;
   const look = lookOf(props);
   return (
-    <div className="flex">
-      <Gutter text={beginSeconds === null ? "" : formatMinus(beginSeconds)} />
-      <div
-        className={`w-[6px] shrink-0 ${windowed === null ? "" : windowed ? "bg-ink" : "bg-line"}`}
-        aria-hidden="true"
-      />
-      <div className="min-w-0 flex-1">
-        <button
-          type="button"
-          aria-label={describe(props)}
-          {...(opens ? { "aria-expanded": selected } : { "aria-pressed": selected })}
-          data-drill={item.id}
-          onClick={() => onSelect(item.id)}
-          className={`mb-[2px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-2 py-[1px] text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}
-          style={look.style}
-        >
-          <Inside {...{ item, level, ideal, spanSeconds, found, selected }} small={look.small} />
-        </button>
-      </div>
-    </div>
+    <button
+      type="button"
+      aria-label={describe(props)}
+      aria-describedby={beginId(item)}
+      {...(opens ? { "aria-expanded": selected } : { "aria-pressed": selected })}
+      data-drill={item.id}
+      onClick={() => onSelect(item.id)}
+      className={`mb-[2px] flex cursor-pointer flex-col items-stretch justify-start border-0 px-2 py-[1px] text-left align-top ${look.classes} ${selected ? "outline outline-[3px] -outline-offset-[3px] outline-current" : ""}`}
+      style={look.style}
+    >
+      <Inside {...{ item, level, ideal, spanSeconds, found, selected }} small={look.small} />
+    </button>
   );
 });
 
@@ -77,8 +96,8 @@ interface InsideProps extends Drawn {
   small: string;
 }
 
-/** What stands in a strip; not drawn anew when only its time changes. */
-const Inside = memo(function Inside(props: InsideProps) {
+/** What stands in a strip. */
+function Inside(props: InsideProps) {
   const { item, level, selected, small } = props;
   if (level === null) return <LeftOutLine name={item.name} found={props.found} />;
   return (
@@ -89,7 +108,7 @@ const Inside = memo(function Inside(props: InsideProps) {
       {selected && level.rungs ? <Rungs rungs={level.rungs} /> : null}
     </>
   );
-});
+}
 
 function lookOf({ item, level, spanSeconds, selected }: Drawn & { selected: boolean }): Look {
   if (level === null) return leftOut();
@@ -213,9 +232,9 @@ function LeftOutLine({ name, found }: { name: string; found: number }) {
 }
 
 function describe(props: StripProps): string {
-  const { item, level, spanSeconds, beginSeconds, found } = props;
+  const { item, level, spanSeconds, found } = props;
   if (!level) return `${item.name}, left out${foundWords(found)}`;
   const change = changeWords(props);
   const effort = item.phase === "kit" ? "kit" : level.rungs ? "ladder" : `${item.intensity} %`;
-  return `${item.name}, ${effort}, ${level.words}${change ? `, ${change}` : ""}, ${formatLength(spanSeconds)}, at ${formatMinus(beginSeconds ?? 0)}${foundWords(found)}`;
+  return `${item.name}, ${effort}, ${level.words}${change ? `, ${change}` : ""}, ${formatLength(spanSeconds)}${foundWords(found)}`;
 }

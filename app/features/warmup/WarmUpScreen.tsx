@@ -1,15 +1,11 @@
-import type { Finding, NamedCulprit, PlanBody } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
-import { lazy, memo, type ReactNode, Suspense, useMemo } from "react";
+import { lazy, memo, Suspense, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
 import type { PlanDraft } from "~/data/plan/planDraft";
 import { useStart } from "~/data/resources/starts";
-import { SortableStrips } from "~/features/stair/SortableStrips";
-import { Stair } from "~/features/stair/Stair";
-import { beginWords, StartBand } from "~/features/stair/StartBand";
+import { StartBand } from "~/features/stair/StartBand";
 import { showStrip } from "~/features/stair/showStrip";
-import { CoverageStrip } from "~/features/warmup/dock/CoverageStrip";
 import { Button } from "~/ui/Button";
 import { useKeys } from "~/ui/hooks/useKeys";
 import { useLies } from "~/ui/hooks/useLies";
@@ -20,17 +16,18 @@ import { Loaded } from "~/ui/layout/Loading";
 import { BackButton, Heading, useTitle } from "~/ui/layout/Screen";
 import { words } from "~/ui/words";
 import { Beside } from "./Beside";
+import { Climb } from "./Climb";
 import { Dock } from "./dock/Dock";
-import { PlanNotices, type PlanNoticesProps } from "./dock/PlanNotices";
 import { Actions } from "./editing/Actions";
 import { ChosenActions } from "./editing/ChosenActions";
 import { useOpenedDrill } from "./editing/OpenedDrill";
 import { useFocusedStep } from "./model/useFocusedStep";
+import { type ShownFit, useShownFit } from "./model/useHeldFit";
 import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { WarmUpSheets } from "./WarmUpSheets";
 
 /** Now moves on the line so often, seconds. */
-const HALF_MINUTE = 30;
+const MINUTE = 60;
 
 // Once in a club's life.
 const FirstFill = lazy(() => import("~/features/first/FirstFill"));
@@ -110,8 +107,10 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
   const openConflict = useStable(() => open("conflict"));
   const forgetMerged = useStable(draft.forgetMerged);
   const drop = useStable(draft.drop);
-  const found = fit.state === "short" ? (fit.culprit ?? model.explanation?.culprit ?? null) : null;
-  const culprit = useSame(found, found?.line);
+  const explained = model.explanation?.culprit ?? null;
+  const culprit = useSame(explained, explained?.line);
+  const { minutes } = model;
+  const settled = useMemo(() => ({ minutes, fit }), [minutes, fit]);
 
   return (
     <View className="min-h-0 flex-1 flex-row">
@@ -141,9 +140,10 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
             merged={draft.merged}
             unsaved={draft.failure}
             restored={draft.restored}
-            fit={fit}
+            held={model.held}
+            settled={settled}
             context={model.context}
-            culprit={culprit}
+            explained={culprit}
             failure={model.failure}
             selectedId={model.selected?.item.id ?? null}
             opened={opened}
@@ -167,17 +167,16 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
         <View className={lies ? "w-[46%] justify-end overflow-y-auto border-l-2 border-line" : ""}>
           <View className="border-t-2 border-line px-4 pt-2">
             <Dock
-              minutes={model.minutes}
+              held={model.held}
+              settled={settled}
               mostMinutes={model.mostMinutes}
-              fit={fit}
               stepPoints={draft.body.stepPoints}
               isBest={model.isBest}
               progress={model.progress}
               failed={model.fitFailure !== null}
               cappedBy={model.isCapped ? model.untilStart : null}
-              nowSeconds={-HALF_MINUTE * Math.round(model.untilStart / HALF_MINUTE)}
+              nowSeconds={-MINUTE * Math.round(model.untilStart / MINUTE)}
               windows={windows}
-              onMinutes={model.setMinutes}
               onExplain={openGivenUp}
               selectedId={model.selected?.item.id ?? null}
               onPick={pick}
@@ -209,11 +208,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
               />
             )}
           </View>
-          <StartBand
-            start={start}
-            untilStart={model.untilStart}
-            begin={beginWords(start, Date.parse(start.startsAt) + fit.beginSeconds * 1000, model.now)}
-          />
+          <HeldStart start={start} held={model.held} settled={settled} />
         </View>
       </View>
       {wide ? (
@@ -266,50 +261,11 @@ const Head = memo(function Head({ start, saved, onShare }: HeadProps) {
   );
 });
 
-interface ClimbProps
-  extends Pick<WarmUpModel, "fit" | "context" | "coverage" | "chosen">,
-    Omit<PlanNoticesProps, "empty"> {
-  body: PlanBody;
-  /** What keeps the essentials from fitting. */
-  culprit: NamedCulprit | null;
-  /** What there is to look at: marked where it is. */
-  toLookAt: readonly Finding[];
-  selectedId: string | null;
-  /** What the selected drill opens to in its place. */
-  opened: ReactNode;
-  onCoverage: () => void;
-  onSelect: (id: string) => void;
-  onMove?: ((id: string, toIndex: number) => void) | undefined;
-}
-
-/** What scrolls: news of the plan, and the stair. Drawn again only when one of them changes, not with every second. */
-const Climb = memo(function Climb(props: ClimbProps) {
-  const { body, fit, context, culprit, selectedId, opened, coverage, chosen, toLookAt } = props;
-  const { onCoverage, onSelect, onMove } = props;
-  const { items } = body;
-  // In the order they are done; the same list as long as that is the same, so that dragging is not set up anew.
-  const order = fit.placements.map((p) => p.item.id).join(" ");
-  const ids = useMemo(() => order.split(" ").filter(Boolean), [order]);
-  const move = useStable((id: string, to: number) => {
-    const target = items.findIndex((i) => i.id === ids[to]);
-    if (target >= 0) onMove?.(id, target);
-  });
-  return (
-    <ScrollView className="flex-1" contentContainerClassName="px-4 pb-2" testID="stair" tabIndex={0}>
-      <PlanNotices {...props} />
-      <Stair
-        fit={fit}
-        context={context}
-        culprit={culprit}
-        toLookAt={toLookAt}
-        selectedId={selectedId}
-        chosen={chosen}
-        onSelect={onSelect}
-        opened={opened}
-      >
-        {onMove && !chosen ? <SortableStrips ids={ids} onMove={move} /> : null}
-      </Stair>
-      {coverage && items.length > 0 ? <CoverageStrip coverage={coverage} onPress={onCoverage} /> : null}
-    </ScrollView>
-  );
+/** The start, and when to begin for the time under the finger. */
+const HeldStart = memo(function HeldStart({
+  start,
+  held,
+  settled,
+}: Pick<WarmUpModel, "start" | "held"> & { settled: ShownFit }) {
+  return <StartBand start={start} beginSeconds={useShownFit(held, settled).fit.beginSeconds} />;
 });

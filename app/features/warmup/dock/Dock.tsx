@@ -1,25 +1,18 @@
-import {
-  type Finding,
-  type Fit,
-  fitTimeline,
-  fitWord,
-  formatLength,
-  givenUpLine,
-  type Segment,
-} from "@tonodrome/core";
-import { memo, useCallback, useEffect, useMemo, useState } from "react";
-import { Pressable, Text, View } from "react-native";
+import { type Finding, fitTimeline, fitWord, formatLength, givenUpLine, type Segment } from "@tonodrome/core";
+import { memo, useCallback, useMemo, useRef } from "react";
 import { FindingsPress, StatePress } from "~/features/judge/JudgementLine";
 import type { RiseProps } from "~/features/rise/Rise";
 import { RiseSlider } from "~/features/rise/RiseSlider";
+import { type HeldFit, type ShownFit, useShownFit } from "~/features/warmup/model/useHeldFit";
 import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
 import { Progress } from "~/ui/layout/Progress";
 import { Unbroken } from "~/ui/Unbroken";
 
 interface DockProps {
-  minutes: number;
+  /** What is under the finger, and what everything goes by. */
+  held: HeldFit;
+  settled: ShownFit;
   mostMinutes: number;
-  fit: Fit;
   /** The largest step that the plan allows, points. */
   stepPoints: number;
   /** False while limits on totals are still being reckoned with. */
@@ -30,9 +23,8 @@ interface DockProps {
   failed: boolean;
   /** Set when the start is nearer than the time chosen, seconds until it. */
   cappedBy: number | null;
-  onMinutes: (minutes: number) => void;
   onExplain: () => void;
-  /** When it is now, to the half minute, seconds from the start; windows of places, marked on the line. */
+  /** When it is now, to the minute, seconds from the start; windows of places, marked on the line. */
   nowSeconds: number;
   windows: NonNullable<RiseProps["windows"]>;
   /** The drill that is chosen, and the press on its bar. */
@@ -46,15 +38,14 @@ interface DockProps {
 
 /** Time available under the thumb: the number and the state at the start, the rise, what was given up and what there is to look at. */
 export const Dock = memo(function Dock({
-  minutes,
+  held,
+  settled,
   mostMinutes,
-  fit,
   stepPoints,
   isBest,
   progress,
   failed,
   cappedBy,
-  onMinutes,
   onExplain,
   nowSeconds,
   windows,
@@ -65,14 +56,17 @@ export const Dock = memo(function Dock({
   onFindings,
 }: DockProps) {
   const isJudged = judgement !== null && (judgement.line !== null || judgement.open.length > 0);
+  const { minutes, fit } = useShownFit(held, settled);
   const segments = useMemo(() => fitTimeline(fit), [fit]);
+  // What the finger may look up is known.
+  const known = fit === settled.fit ? { isBest, progress, failed } : KNOWN;
   return (
     <div className="relative">
       <Progress label={isBest ? "Every time available" : "This time available"} progress={progress} />
       <Finger
         minutes={minutes}
         mostMinutes={mostMinutes}
-        word={fitWord(fit, stepPoints, { isBest, progress, failed })}
+        word={fitWord(fit, stepPoints, known)}
         strong={fit.state !== "fits"}
         cappedBy={cappedBy}
         segments={segments}
@@ -80,62 +74,60 @@ export const Dock = memo(function Dock({
         windows={windows}
         selectedId={selectedId}
         line={judgement?.line ?? null}
-        onMinutes={onMinutes}
+        held={held}
         onPick={onPick}
         onForecast={onForecast}
       />
-      <View className="flex-row flex-wrap items-center gap-x-3" testID={isJudged ? "judgement" : undefined}>
-        <View className="min-w-[11rem] flex-1">
+      <div className="flex flex-wrap items-center gap-x-3" data-testid={isJudged ? "judgement" : undefined}>
+        <div className="min-w-[11rem] flex-1">
           <GivenUpLine text={givenUpLine(fit, stepPoints)} onPress={onExplain} />
-        </View>
+        </div>
         {isJudged ? <FindingsPress open={judgement.open} onPress={onFindings} /> : null}
-      </View>
+      </div>
     </div>
   );
 });
 
 type FingerProps = Pick<
   DockProps,
-  | "minutes"
-  | "mostMinutes"
-  | "cappedBy"
-  | "onMinutes"
-  | "nowSeconds"
-  | "windows"
-  | "selectedId"
-  | "onPick"
-  | "onForecast"
+  "held" | "mostMinutes" | "cappedBy" | "nowSeconds" | "windows" | "selectedId" | "onPick" | "onForecast"
 > & {
+  minutes: number;
   line: string | null;
   word: string;
   strong: boolean;
   segments: readonly Segment[];
 };
 
+const KNOWN = { isBest: true, progress: null, failed: false };
+
 /** Height of the hardest effort in the dock, pixels. */
 const HEIGHT = 64;
 
-/** What moves with the finger in the same frame; everybody else hears of it when that is painted. */
+/**
+ * What moves with the finger in the same frame, written by itself: the number. Everybody else hears of it when that is
+ * painted.
+ */
 function Finger(props: FingerProps) {
-  const { minutes, mostMinutes, word, strong, cappedBy, onMinutes, segments, selectedId, onPick } = props;
+  const { minutes, mostMinutes, word, strong, cappedBy, segments, selectedId, onPick } = props;
   const { line, nowSeconds, windows, onForecast } = props;
-  const [held, setHeld] = useState<number | null>(null);
-  const tell = useAfterPaint(onMinutes);
+  const { take, move, letGo } = props.held;
+  const number = useRef<HTMLSpanElement>(null);
+  const tell = useAfterPaint(move);
   const change = useCallback(
     (value: number) => {
-      setHeld(value);
+      if (number.current?.firstChild) number.current.firstChild.nodeValue = String(value);
       tell(value);
     },
     [tell],
   );
-  // Once the value has come back from outside, what comes from outside counts again.
-  useEffect(() => setHeld((h) => (h === minutes ? null : h)), [minutes]);
-  const shown = held ?? minutes;
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-3 text-ink">
         <div className="flex flex-1 items-baseline gap-2 whitespace-nowrap">
-          <span className="font-figures text-figure tabular-nums">{shown}</span>
+          <span className="font-figures text-figure tabular-nums" ref={number}>
+            {String(minutes)}
+          </span>
           <span className="font-text text-body">
             min{cappedBy === null ? "" : `, only ${formatLength(cappedBy)} left`},{" "}
             <span role="status" className={strong ? "font-strong" : "font-text"}>
@@ -146,16 +138,18 @@ function Finger(props: FingerProps) {
         <StatePress line={line} onPress={onForecast} />
       </div>
       <RiseSlider
-        minutes={shown}
+        minutes={minutes}
         mostMinutes={mostMinutes}
-        words={`${shown} min, ${word}`}
+        words={`${minutes} min, ${word}`}
         segments={segments}
         height={HEIGHT}
         nowSeconds={nowSeconds}
         windows={windows}
         selectedId={selectedId}
         onPick={onPick}
+        onTake={take}
         onMinutes={change}
+        onLetGo={letGo}
       />
     </>
   );
@@ -163,10 +157,15 @@ function Finger(props: FingerProps) {
 
 const GivenUpLine = memo(function GivenUpLine({ text, onPress }: { text: string; onPress: () => void }) {
   return (
-    <Pressable role="button" aria-haspopup="dialog" onPress={onPress} className="min-h-press justify-center">
-      <Text className="font-text text-small text-ink underline" numberOfLines={2} testID="given-up">
+    <button
+      type="button"
+      aria-haspopup="dialog"
+      onClick={onPress}
+      className="flex min-h-press w-full cursor-pointer items-center border-0 bg-transparent p-0 text-left"
+    >
+      <span className="line-clamp-2 font-text text-small text-ink underline" data-testid="given-up">
         <Unbroken text={text} />
-      </Text>
-    </Pressable>
+      </span>
+    </button>
   );
 });

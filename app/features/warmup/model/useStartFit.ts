@@ -1,12 +1,13 @@
 import { contextOf, type Fit, type FitContext, type PlanBody } from "@tonodrome/core";
 import { LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
 import type { Explanation } from "@tonodrome/core/fitting";
-import { useMemo, useState } from "react";
-import { useNow } from "~/data/client/useNow";
+import { useCallback, useMemo, useState } from "react";
+import { useNowNear } from "~/data/client/useNow";
 import { useSaveStart } from "~/data/resources/starts";
 import { useExplanation } from "~/features/fit/useExplanation";
 import { SLIDER_MINUTES, useFit } from "~/features/fit/useFit";
 import { useStable } from "~/ui/hooks/useStable";
+import { type HeldFit, useHeldFit } from "./useHeldFit";
 
 /** A plan fitted to a start, and the time it is fitted to. */
 export interface StartFit {
@@ -22,7 +23,9 @@ export interface StartFit {
   /** Why the best fit, or what was given up, is not known, in a sentence. */
   fitFailure: string | null;
   whyFailure: string | null;
-  now: number;
+  /** What is under the finger. */
+  held: HeldFit;
+  /** Seconds until the start: every second where the time is running short, else every minute. */
   untilStart: number;
   /** Time available, minutes, as the slider has it. */
   minutes: number;
@@ -36,19 +39,23 @@ export interface StartFit {
   setMinutes: (minutes: number) => void;
 }
 
+const MINUTE = 60_000;
+
 /** Fits a plan to the time before a start: the time that is saved, or another that is tried. */
 export function useStartFit(
   start: Start,
   plan: PlanBody,
   mayBuild: boolean,
 ): StartFit & { saveMinutes: () => void } {
-  const now = useNow();
   const saveStart = useSaveStart();
   const [wanted, setMinutes] = useState<number | null>(null);
   const startsAt = Date.parse(start.startsAt);
   const saved = Math.round((startsAt - Date.parse(start.readyAt)) / 60_000);
   const minutes = wanted ?? saved;
   const mostMinutes = Math.max(SLIDER_MINUTES, saved);
+  // Every second counts only once there is less time than was chosen.
+  const shortFrom = startsAt - minutes * MINUTE;
+  const now = useNowNear((at) => (at > shortFrom && at < startsAt ? [at] : [shortFrom, startsAt]));
   const untilStart = Math.floor((startsAt - now) / 1000);
   const isCapped = untilStart > 0 && untilStart < minutes * 60;
   const context = useMemo(() => contextOf(start), [start]);
@@ -57,12 +64,21 @@ export function useStartFit(
     isBest,
     progress,
     failure: fitFailure,
+    fitFor,
   } = useFit({
     plan,
     context,
     availableSeconds: isCapped ? untilStart : minutes * 60,
     horizonSeconds: mostMinutes * 60 + 300,
   });
+  const held = useHeldFit(
+    useCallback(
+      (to: number) => fitFor(untilStart > 0 ? Math.min(untilStart, to * 60) : to * 60),
+      [fitFor, untilStart],
+    ),
+    minutes,
+    setMinutes,
+  );
   const { explanation, failure: whyFailure } = useExplanation(plan, context, fit.availableSeconds);
   return {
     context,
@@ -72,7 +88,7 @@ export function useStartFit(
     explanation,
     fitFailure,
     whyFailure,
-    now,
+    held,
     untilStart,
     minutes,
     mostMinutes,
