@@ -32,25 +32,32 @@ async function startOf(page: Page, drills: number): Promise<string> {
   return start.id;
 }
 
-/** Thirty plain strips that plain script writes over with every input: what the browser alone needs on this machine. */
-const BARE = `<input type="range" style="width:360px"><b id="n">1</b>${'<div style="background:#dec9da;margin:3px;min-height:52px;display:flex"><b class="t">0</b><span style="flex:1">Name of a drill</span><b class="t">0</b></div>'.repeat(
+/** A slider and its number, and nothing else: the least that a browser needs on this machine. */
+const LEAST = `<input type="range" style="width:360px"><b id="n">1</b>`;
+
+/** The same with thirty plain strips that plain script writes over with every input. */
+const BARE = `${LEAST}${'<div style="background:#dec9da;margin:3px;min-height:52px;display:flex"><b class="t">0</b><span style="flex:1">Name of a drill</span><b class="t">0</b></div>'.repeat(
   30,
 )}`;
 
 /** How wide the handle is, pixels. */
 const HANDLE = 44;
 
-/** The slider is drawn to and fro; per input the time until the finger's own frame and until the stair's is painted. */
-async function drag(page: Page): Promise<{ finger: number[]; stair: number[] }> {
+interface Drag {
+  finger: number[];
+  rise: number[];
+  stair: number[];
+}
+
+/** The slider is drawn to and fro; per input the time until the finger's own frame, the rise's and the stair's are painted. */
+async function drag(page: Page): Promise<Drag> {
   const box = await page.locator("input[type=range]").boundingBox();
   if (!box) throw new Error("There is no slider on the screen.");
   // The loader names functions by a helper that the page does not have.
   await page.evaluate("globalThis.__name = (f) => f");
   await page.evaluate(() => {
-    const times = { finger: [] as number[], stair: [] as number[] };
+    const times = { finger: [] as number[], rise: [] as number[], stair: [] as number[] };
     Object.assign(window, { times });
-    let began = 0;
-    let waits = false;
     // From now to the first task after the next frame.
     const afterPaint = (then: () => void) =>
       requestAnimationFrame(() => {
@@ -58,20 +65,26 @@ async function drag(page: Page): Promise<{ finger: number[]; stair: number[] }> 
         channel.port1.onmessage = then;
         channel.port2.postMessage(null);
       });
+    // What each of them has not painted yet.
+    const began = { rise: 0, stair: 0 };
     const input = () => {
-      began = performance.now();
-      const mine = began;
-      waits = true;
+      const mine = performance.now();
+      began.rise = began.stair = mine;
       afterPaint(() => times.finger.push(performance.now() - mine));
     };
     document.addEventListener("input", input, true);
-    const stair = document.querySelector("[data-testid=stair]") ?? document.body;
-    new MutationObserver(() => {
-      if (!waits) return;
-      waits = false;
-      const mine = began;
-      afterPaint(() => times.stair.push(performance.now() - mine));
-    }).observe(stair, { subtree: true, childList: true, characterData: true, attributes: true });
+    const watch = (what: "rise" | "stair", part: string) => {
+      const changed = new MutationObserver(() => {
+        const mine = began[what];
+        if (mine === 0) return;
+        began[what] = 0;
+        afterPaint(() => times[what].push(performance.now() - mine));
+      });
+      const all = { subtree: true, childList: true, characterData: true, attributes: true };
+      for (const found of document.querySelectorAll(part)) changed.observe(found, all);
+    };
+    watch("rise", ".rise-line");
+    watch("stair", "[data-testid=stair]");
   });
   const client = await page.context().newCDPSession(page);
   await client.send("Emulation.setCPUThrottlingRate", { rate: SLOWDOWN });
@@ -90,7 +103,7 @@ async function drag(page: Page): Promise<{ finger: number[]; stair: number[] }> 
   }
   await page.mouse.up();
   await client.send("Emulation.setCPUThrottlingRate", { rate: 1 });
-  return page.evaluate(() => (window as unknown as { times: { finger: number[]; stair: number[] } }).times);
+  return page.evaluate(() => (window as unknown as { times: Drag }).times);
 }
 
 /** From the press on Today, where the data is, until every strip of a long warm-up is painted, several times over. */
@@ -199,36 +212,47 @@ async function judging(browser: Browser): Promise<void> {
     times[how].push(...(await drag(page)).stair);
     await context.close();
   }
-  const p95 = (list: number[]) =>
-    list.toSorted((a, b) => a - b)[Math.floor(list.length * 0.95)] ?? Number.NaN;
   console.log(
     `\nthe stair re-fitted with forecast and checks and without, by turns (aim: 95 % at most 1.15 times)`,
   );
   console.log(row("without", times.without));
   console.log(row("with", times.with));
-  console.log(`  with against without, 95 %: ${(p95(times.with) / p95(times.without)).toFixed(2)} times`);
+  console.log(
+    `  with against without, 95 %: ${(share(times.with, 0.95) / share(times.without, 0.95)).toFixed(2)} times`,
+  );
 }
 
 const browser = await chromium.launch(launch);
 const page = await browser.newPage({ baseURL: base, viewport: { width: 390, height: 844 } });
 await openDemo(page);
-function row(name: string, times: number[]): string {
+
+/** So long no more than that share of them took. */
+function share(times: number[], part: number): number {
   const sorted = times.toSorted((x, y) => x - y);
-  const at = (share: number) =>
-    sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? Number.NaN;
-  const figures = [0.5, 0.95].map((share) => at(share).toFixed(1).padStart(8));
-  return `  ${name.padEnd(44)}${String(sorted.length).padStart(7)}${figures.join("")}`;
+  return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * part))] ?? Number.NaN;
 }
 
-await page.setContent(BARE);
-await page.evaluate(() => {
-  const [range, number] = [document.querySelector("input"), document.querySelector("#n")];
-  range?.addEventListener("input", () => {
-    if (number) number.textContent = range.value;
-    for (const text of document.querySelectorAll(".t")) text.textContent = range.value;
+function row(name: string, times: number[]): string {
+  const figures = [0.5, 0.95].map((part) => share(times, part).toFixed(1).padStart(8));
+  return `  ${name.padEnd(44)}${String(times.length).padStart(7)}${figures.join("")}`;
+}
+
+/** A page without anything of ours. */
+async function plain(content: string): Promise<number[]> {
+  await page.goto("about:blank");
+  await page.setContent(content);
+  await page.evaluate(() => {
+    const [range, number] = [document.querySelector("input"), document.querySelector("#n")];
+    range?.addEventListener("input", () => {
+      if (number) number.textContent = range.value;
+      for (const text of document.querySelectorAll(".t")) text.textContent = range.value;
+    });
   });
-});
-const bare = await drag(page);
+  return (await drag(page)).finger;
+}
+
+const least = await plain(LEAST);
+const bare = await plain(BARE);
 await page.goto(`${base}/start/${await startOf(page, 30)}`);
 await page.getByTestId("stair").waitFor();
 const ours = await drag(page);
@@ -236,9 +260,14 @@ console.log(
   `\nslider, 30 drills, CPU ${SLOWDOWN} times slower, input to paint, ms (one frame is ${FRAME.toFixed(1)})`,
 );
 console.log(`  ${"".padEnd(44)} inputs  median    95 %`);
-console.log(row("finger and number", ours.finger));
+console.log(row("finger, number and rise", ours.finger));
+console.log(row("the rise re-fitted", ours.rise));
 console.log(row("the stair re-fitted", ours.stair));
-console.log(row("bare page, 30 plain strips, plain script", bare.finger));
+console.log(row("bare page, a slider and its number", least));
+console.log(row("bare page, 30 plain strips besides", bare));
+const times = (a: number[], b: number[]) => [0.5, 0.95].map((s) => (share(a, s) / share(b, s)).toFixed(2));
+console.log(`  rise against the 30 plain strips: ${times(ours.rise, bare).join(", ")} times`);
+console.log(`  stair against the 30 plain strips: ${times(ours.stair, bare).join(", ")} times`);
 await judging(browser);
 console.log("\nopening a warm-up of 60 drills, press to every strip painted, ms (aim: below 300)");
 console.log(row("this machine", await opening(page, 60, 1)));

@@ -95,8 +95,16 @@ test("a whole warm-up is in sight, and a bar of its rise brings its strip", asyn
   await page.mouse.move(at(0.25), box.y + 10);
   await page.mouse.down();
   await page.mouse.move(at(0.6), box.y + 10, { steps: 5 });
-  await page.mouse.up();
+  // The stair follows the finger; what is said of it comes when that rests, held or not.
   await expect(page.getByTestId("given-up")).toContainText("cut to fit");
+  const held = await slider.inputValue();
+  await expect(page.getByRole("button", { name: `Keep ${held} min` })).toBeVisible();
+  await page.mouse.move(at(0.5), box.y + 10, { steps: 5 });
+  await page.mouse.up();
+  const kept = await slider.inputValue();
+  expect(Number(kept)).toBeGreaterThan(Number(held));
+  await expect(page.getByRole("button", { name: `Keep ${kept} min` })).toBeVisible();
+  await expect(slider).toHaveAttribute("aria-valuetext", new RegExp(`^${kept} min, `));
   await slider.press("ArrowLeft");
   await expect(slider).not.toHaveValue("45");
   await expectAccessible(page);

@@ -97,8 +97,8 @@ const Bar = memo(function Bar({ segment, left, width, selected, onPick }: BarPro
       aria-hidden="true"
       data-bar={itemId}
       onClick={onPick ? () => onPick(itemId) : undefined}
-      className={`absolute bottom-0 ${look} ${onPick ? "cursor-pointer" : ""} ${selected ? "outline outline-[3px] outline-ink" : ""}`}
-      style={{ left, width, height: `${100 * high}%`, minWidth: 2, boxSizing: "border-box" }}
+      className={`absolute bottom-0 box-border min-w-[2px] ${look} ${onPick ? "cursor-pointer" : ""} ${selected ? "outline outline-[3px] outline-ink" : ""}`}
+      style={{ left, width, height: `${100 * high}%` }}
     />
   );
 });

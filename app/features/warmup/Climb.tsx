@@ -7,7 +7,7 @@ import { CoverageStrip } from "~/features/warmup/dock/CoverageStrip";
 import { useSame } from "~/ui/hooks/useSame";
 import { useStable } from "~/ui/hooks/useStable";
 import { PlanNotices, type PlanNoticesProps } from "./dock/PlanNotices";
-import { type ShownFit, useShownFit } from "./model/useHeldFit";
+import { type ShownFit, useFitAfter } from "./model/useHeldFit";
 import type { WarmUpModel } from "./model/useWarmUp";
 
 interface HeldStairProps extends Pick<WarmUpModel, "held" | "context" | "chosen"> {
@@ -70,7 +70,7 @@ const HeldStair = memo(function HeldStair({
   onMove,
   ...stair
 }: HeldStairProps) {
-  const { fit } = useShownFit(held, settled);
+  const fit = useFitAfter(held, settled);
   const found = fit.state === "short" ? (fit.culprit ?? explained) : null;
   const culprit = useSame(found, found?.line);
   // In the order they are done; the same list as long as that is the same, so that dragging is not set up anew.

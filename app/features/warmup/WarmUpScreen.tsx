@@ -22,7 +22,7 @@ import { Actions } from "./editing/Actions";
 import { ChosenActions } from "./editing/ChosenActions";
 import { useOpenedDrill } from "./editing/OpenedDrill";
 import { useFocusedStep } from "./model/useFocusedStep";
-import { type ShownFit, useShownFit } from "./model/useHeldFit";
+import { type ShownFit, useFitAfter } from "./model/useHeldFit";
 import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { WarmUpSheets } from "./WarmUpSheets";
 
@@ -267,5 +267,5 @@ const HeldStart = memo(function HeldStart({
   held,
   settled,
 }: Pick<WarmUpModel, "start" | "held"> & { settled: ShownFit }) {
-  return <StartBand start={start} beginSeconds={useShownFit(held, settled).fit.beginSeconds} />;
+  return <StartBand start={start} beginSeconds={useFitAfter(held, settled).beginSeconds} />;
 });

@@ -75,7 +75,7 @@ jest.mock("~/data/resources/starts", () => ({
   }),
 }));
 jest.mock("~/features/fit/askFit", () => ({ askFit: () => () => undefined }));
-jest.mock("~/data/client/useNow", () => ({ useNow: () => Date.parse("2026-06-01T11:00:00.000Z") }));
+jest.mock("~/data/client/useNow", () => ({ useNowNear: () => Date.parse("2026-06-01T11:00:00.000Z") }));
 jest.mock("~/data/plan/planDraft", () => ({
   usePlanDraft: (start: Start) => {
     const { useState } = require("react");

@@ -1,10 +1,9 @@
-import { type Finding, fitTimeline, fitWord, formatLength, givenUpLine, type Segment } from "@tonodrome/core";
-import { memo, useCallback, useMemo, useRef } from "react";
+import { type Finding, fitTimeline, fitWord, formatLength, givenUpLine } from "@tonodrome/core";
+import { memo, useMemo } from "react";
 import { FindingsPress, StatePress } from "~/features/judge/JudgementLine";
 import type { RiseProps } from "~/features/rise/Rise";
 import { RiseSlider } from "~/features/rise/RiseSlider";
-import { type HeldFit, type ShownFit, useShownFit } from "~/features/warmup/model/useHeldFit";
-import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
+import { type HeldFit, type ShownFit, useFitAfter, useFitUnder } from "~/features/warmup/model/useHeldFit";
 import { Progress } from "~/ui/layout/Progress";
 import { Unbroken } from "~/ui/Unbroken";
 
@@ -56,81 +55,48 @@ export const Dock = memo(function Dock({
   onFindings,
 }: DockProps) {
   const isJudged = judgement !== null && (judgement.line !== null || judgement.open.length > 0);
-  const { minutes, fit } = useShownFit(held, settled);
-  const segments = useMemo(() => fitTimeline(fit), [fit]);
-  // What the finger may look up is known.
-  const known = fit === settled.fit ? { isBest, progress, failed } : KNOWN;
   return (
     <div className="relative">
       <Progress label={isBest ? "Every time available" : "This time available"} progress={progress} />
       <Finger
-        minutes={minutes}
-        mostMinutes={mostMinutes}
-        word={fitWord(fit, stepPoints, known)}
-        strong={fit.state !== "fits"}
-        cappedBy={cappedBy}
-        segments={segments}
-        nowSeconds={nowSeconds}
-        windows={windows}
-        selectedId={selectedId}
+        {...{ held, settled, mostMinutes, stepPoints, isBest, progress, failed, cappedBy }}
+        {...{ nowSeconds, windows, selectedId, onPick, onForecast }}
         line={judgement?.line ?? null}
-        held={held}
-        onPick={onPick}
-        onForecast={onForecast}
       />
       <div className="flex flex-wrap items-center gap-x-3" data-testid={isJudged ? "judgement" : undefined}>
-        <div className="min-w-[11rem] flex-1">
-          <GivenUpLine text={givenUpLine(fit, stepPoints)} onPress={onExplain} />
-        </div>
+        <GivenUpLine {...{ held, settled, stepPoints, onExplain }} />
         {isJudged ? <FindingsPress open={judgement.open} onPress={onFindings} /> : null}
       </div>
     </div>
   );
 });
 
-type FingerProps = Pick<
-  DockProps,
-  "held" | "mostMinutes" | "cappedBy" | "nowSeconds" | "windows" | "selectedId" | "onPick" | "onForecast"
-> & {
-  minutes: number;
+interface FingerProps extends Omit<DockProps, "judgement" | "onExplain" | "onFindings"> {
   line: string | null;
-  word: string;
-  strong: boolean;
-  segments: readonly Segment[];
-};
+}
 
 const KNOWN = { isBest: true, progress: null, failed: false };
 
 /** Height of the hardest effort in the dock, pixels. */
 const HEIGHT = 64;
 
-/**
- * What moves with the finger in the same frame, written by itself: the number. Everybody else hears of it when that is
- * painted.
- */
+/** What moves with the finger in the same frame: the number, whether it fits, and the rise. */
 function Finger(props: FingerProps) {
-  const { minutes, mostMinutes, word, strong, cappedBy, segments, selectedId, onPick } = props;
-  const { line, nowSeconds, windows, onForecast } = props;
-  const { take, move, letGo } = props.held;
-  const number = useRef<HTMLSpanElement>(null);
-  const tell = useAfterPaint(move);
-  const change = useCallback(
-    (value: number) => {
-      if (number.current?.firstChild) number.current.firstChild.nodeValue = String(value);
-      tell(value);
-    },
-    [tell],
-  );
+  const { mostMinutes, stepPoints, cappedBy, selectedId, onPick, line, nowSeconds, windows, onForecast } =
+    props;
+  const { isBest, progress, failed, held, settled } = props;
+  const { minutes, fit } = useFitUnder(held, settled);
+  const segments = useMemo(() => fitTimeline(fit), [fit]);
+  // What the finger may look up is known.
+  const word = fitWord(fit, stepPoints, fit === settled.fit ? { isBest, progress, failed } : KNOWN);
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-3 text-ink">
         <div className="flex flex-1 items-baseline gap-2 whitespace-nowrap">
-          <span className="font-figures text-figure tabular-nums" ref={number}>
-            {String(minutes)}
-          </span>
+          <span className="font-figures text-figure tabular-nums">{minutes}</span>
           <span className="font-text text-body">
             min{cappedBy === null ? "" : `, only ${formatLength(cappedBy)} left`},{" "}
-            <span role="status" className={strong ? "font-strong" : "font-text"}>
+            <span role="status" className={fit.state === "fits" ? "font-text" : "font-strong"}>
               {word}
             </span>
           </span>
@@ -147,25 +113,31 @@ function Finger(props: FingerProps) {
         windows={windows}
         selectedId={selectedId}
         onPick={onPick}
-        onTake={take}
-        onMinutes={change}
-        onLetGo={letGo}
+        onTake={held.take}
+        onMinutes={held.move}
+        onLetGo={held.letGo}
       />
     </>
   );
 }
 
-const GivenUpLine = memo(function GivenUpLine({ text, onPress }: { text: string; onPress: () => void }) {
+function GivenUpLine({
+  held,
+  settled,
+  stepPoints,
+  onExplain,
+}: Pick<DockProps, "held" | "settled" | "stepPoints" | "onExplain">) {
+  const fit = useFitAfter(held, settled);
   return (
     <button
       type="button"
       aria-haspopup="dialog"
-      onClick={onPress}
-      className="flex min-h-press w-full cursor-pointer items-center border-0 bg-transparent p-0 text-left"
+      onClick={onExplain}
+      className="flex min-h-press min-w-[11rem] flex-1 cursor-pointer items-center border-0 bg-transparent p-0 text-left"
     >
       <span className="line-clamp-2 font-text text-small text-ink underline" data-testid="given-up">
-        <Unbroken text={text} />
+        <Unbroken text={givenUpLine(fit, stepPoints)} />
       </span>
     </button>
   );
-});
+}
