@@ -6,8 +6,12 @@ import type { FitAnswers, FitAsk } from "./fitWorker";
 export interface LatestAnswer<Answer> {
   /** Of what was asked before until there is one for what is asked now; null before the first. */
   answer: Answer | null;
+  /** What that is the answer to. */
+  to: object | null;
   failure: string | null;
 }
+
+const NONE = { answer: null, to: null };
 
 /**
  * Has something reckoned in a worker again and again: one at a time, and always the latest that is wanted next, so that a
@@ -19,7 +23,7 @@ export function useLatestAnswer<Kind extends FitAsk["kind"]>(
   ask: Extract<FitAsk, { kind: Kind }> | null,
   asker: typeof askFit = askFit,
 ): LatestAnswer<FitAnswers[Kind]> {
-  const [answer, setAnswer] = useState<FitAnswers[Kind] | null>(null);
+  const [latest, setLatest] = useState<{ answer: FitAnswers[Kind] | null; to: object | null }>(NONE);
   const [failure, setFailure] = useState<string | null>(null);
   const wanted = useRef<typeof ask>(null);
   const callOff = useRef<(() => void) | null>(null);
@@ -38,7 +42,7 @@ export function useLatestAnswer<Kind extends FitAsk["kind"]>(
         onAnswer: (found) => {
           // Whatever is under a finger is painted before it.
           startTransition(() => {
-            setAnswer(found);
+            setLatest({ answer: found, to: asked });
             setFailure(null);
           });
           over();
@@ -58,5 +62,5 @@ export function useLatestAnswer<Kind extends FitAsk["kind"]>(
     },
     [],
   );
-  return { answer, failure };
+  return { ...latest, failure };
 }

@@ -181,6 +181,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
               selectedId={model.selected?.item.id ?? null}
               onPick={pick}
               judgement={judged}
+              judgeInput={model.judgeInput}
               onForecast={openForecast}
               onFindings={openFindings}
             />

@@ -1,11 +1,12 @@
 import { type Finding, fitTimeline, fitWord, formatLength, givenUpLine } from "@tonodrome/core";
 import { memo, useMemo } from "react";
-import { FindingsPress, StatePress } from "~/features/judge/JudgementLine";
+import { FindingsPress } from "~/features/judge/JudgementLine";
 import type { RiseProps } from "~/features/rise/Rise";
 import { RiseSlider } from "~/features/rise/RiseSlider";
 import { type HeldFit, type ShownFit, useFitAfter, useFitUnder } from "~/features/warmup/model/useHeldFit";
 import { Progress } from "~/ui/layout/Progress";
 import { Unbroken } from "~/ui/Unbroken";
+import { HeldState, type HeldStateProps } from "./HeldState";
 
 interface DockProps {
   /** What is under the finger, and what everything goes by. */
@@ -31,6 +32,8 @@ interface DockProps {
   onPick: (itemId: string) => void;
   /** What the forecast and the checks say; null while that is not known. */
   judgement: { line: string | null; open: readonly Finding[] } | null;
+  /** What it is forecast by. */
+  judgeInput: HeldStateProps["input"];
   onForecast: () => void;
   onFindings: () => void;
 }
@@ -51,6 +54,7 @@ export const Dock = memo(function Dock({
   selectedId,
   onPick,
   judgement,
+  judgeInput,
   onForecast,
   onFindings,
 }: DockProps) {
@@ -59,9 +63,9 @@ export const Dock = memo(function Dock({
     <div className="relative">
       <Progress label={isBest ? "Every time available" : "This time available"} progress={progress} />
       <Finger
-        {...{ held, settled, mostMinutes, stepPoints, isBest, progress, failed, cappedBy }}
+        {...{ held, settled, mostMinutes, stepPoints, isBest, progress, failed, cappedBy, judgeInput }}
         {...{ nowSeconds, windows, selectedId, onPick, onForecast }}
-        line={judgement?.line ?? null}
+        judgement={judgement}
       />
       <div className="flex flex-wrap items-center gap-x-3" data-testid={isJudged ? "judgement" : undefined}>
         <GivenUpLine {...{ held, settled, stepPoints, onExplain }} />
@@ -71,9 +75,7 @@ export const Dock = memo(function Dock({
   );
 });
 
-interface FingerProps extends Omit<DockProps, "judgement" | "onExplain" | "onFindings"> {
-  line: string | null;
-}
+type FingerProps = Omit<DockProps, "onExplain" | "onFindings">;
 
 const KNOWN = { isBest: true, progress: null, failed: false };
 
@@ -82,9 +84,8 @@ const HEIGHT = 64;
 
 /** What moves with the finger in the same frame: the number, whether it fits, and the rise. */
 function Finger(props: FingerProps) {
-  const { mostMinutes, stepPoints, cappedBy, selectedId, onPick, line, nowSeconds, windows, onForecast } =
-    props;
-  const { isBest, progress, failed, held, settled } = props;
+  const { mostMinutes, stepPoints, cappedBy, selectedId, onPick, nowSeconds, windows, onForecast } = props;
+  const { isBest, progress, failed, held, settled, judgeInput, judgement } = props;
   const { minutes, fit } = useFitUnder(held, settled);
   const segments = useMemo(() => fitTimeline(fit), [fit]);
   // What the finger may look up is known.
@@ -101,7 +102,7 @@ function Finger(props: FingerProps) {
             </span>
           </span>
         </div>
-        <StatePress line={line} onPress={onForecast} />
+        <HeldState {...{ held, settled, judgement }} input={judgeInput} onPress={onForecast} />
       </div>
       <RiseSlider
         minutes={minutes}
