@@ -58,13 +58,21 @@ async function drag(page: Page): Promise<Drag> {
   await page.evaluate(() => {
     const times = { finger: [] as number[], rise: [] as number[], stair: [] as number[] };
     Object.assign(window, { times });
-    // From now to the first task after the next frame.
-    const afterPaint = (then: () => void) =>
+    // From now to the first task after the next frame; what waits for the same frame is told by the same task.
+    let waiting: (() => void)[] = [];
+    const afterPaint = (then: () => void) => {
+      waiting.push(then);
+      if (waiting.length > 1) return;
       requestAnimationFrame(() => {
+        const painted = waiting;
+        waiting = [];
         const channel = new MessageChannel();
-        channel.port1.onmessage = then;
+        channel.port1.onmessage = () => {
+          for (const tell of painted) tell();
+        };
         channel.port2.postMessage(null);
       });
+    };
     // What each of them has not painted yet.
     const began = { rise: 0, stair: 0 };
     const input = () => {
