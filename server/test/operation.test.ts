@@ -1,10 +1,11 @@
+import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
 import net from "node:net";
-import { TOPICS } from "@tonodrome/core/api";
+import { changeSchema, TOPICS } from "@tonodrome/core/api";
 import type { FastifyInstance } from "fastify";
 import { buildApp } from "../src/app";
 import { connect } from "../src/db/connect";
-import { makeStart, planBody } from "./make";
+import { makeStart, planBody, runInput } from "./make";
 import { fullClub } from "./people";
 import { PASSWORD, type TestServer, testOptions, testServer } from "./testServer";
 
@@ -289,6 +290,36 @@ describe("streams", () => {
         });
       return heard.text.includes(`{"topic":"starts","id":"${start.id}"}`);
     });
+    heard.stop();
+  });
+
+  it("say which presses a run has more, where they are few: whoever made them has them", async () => {
+    const { port } = await listening();
+    const heard = await follow(port, `/api/clubs/${server.clubId}/changes`, server.owner.cookie);
+    const run = runInput((await makeStart(server)).id);
+    expect((await server.ask("POST", "/api/:club/runs", run)).status).toBe(201);
+    const press = (ids: string[]) =>
+      server.ask("POST", `/api/:club/runs/${run.id}/events`, {
+        events: ids.map((id) => ({ id, at: new Date().toISOString(), kind: "hold" })),
+      });
+    const ids = Array.from({ length: 12 }, () => randomUUID());
+    const told = () =>
+      heard.text
+        .split("\n")
+        .filter((line) => line.startsWith("data: "))
+        .map((line) => changeSchema.parse(JSON.parse(line.slice("data: ".length))))
+        .filter((change) => change.id === run.id);
+    await until(() => {
+      // A server that has just come up may not be listening yet.
+      void press(ids.slice(0, 1));
+      return told().length > 0;
+    });
+    expect(told()).toContainEqual({ topic: "runs", id: run.id, presses: ids.slice(0, 1) });
+    // Told together, and only while they are few.
+    await Promise.all([press(ids.slice(1, 2)), press(ids.slice(2, 3))]);
+    await until(() => ids.slice(1, 3).every((id) => told().some((t) => t.presses?.includes(id))));
+    await press(ids.slice(3));
+    await until(() => told().some((t) => t.presses === undefined));
     heard.stop();
   });
 });

@@ -3,6 +3,7 @@ import { refreshMe, useMembership } from "~/data/account/account";
 import { useChanges } from "~/data/client/changes";
 import { type ClubAsk, useClubAsk } from "~/data/queries/clubAsk";
 import { KEYS } from "~/data/queries/keys";
+import { knowsPresses } from "~/data/runs/send";
 import { putStart } from "./starts";
 
 /** Reads again whatever others change in the club, as they change it. */
@@ -15,9 +16,11 @@ export function useLiveClub(): void {
     (change) => {
       const { topic } = change;
       if (topic === "starts" && change.id) void rereadStart(client, ask, change.id);
-      // Each press tells of its run; of the log it is told when that reads differently.
-      else if (topic === "runs" && change.id) void client.invalidateQueries({ queryKey: ["run", change.id] });
-      else for (const key of KEYS[topic]) void client.invalidateQueries({ queryKey: [key] });
+      // Each press tells of its run; of the log it is told when that reads differently. What was pressed here is known here.
+      else if (topic === "runs" && change.id) {
+        const refetchType = change.presses && knowsPresses(change.id, change.presses) ? "none" : "active";
+        void client.invalidateQueries({ queryKey: ["run", change.id], refetchType });
+      } else for (const key of KEYS[topic]) void client.invalidateQueries({ queryKey: [key] });
       if (topic === "club") void refreshMe();
     },
     () => {

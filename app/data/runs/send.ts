@@ -91,13 +91,32 @@ async function sendRun(id: string): Promise<void> {
 /** Presses sent in one request. */
 const TOGETHER = 200;
 
+/** Presses whose answer was lost: the server may have them as they were then. */
+const unsure = new Set<string>();
+
+/** Whether some presses of a run are here as the server has them. */
+export function knowsPresses(id: string, presses: readonly string[]): boolean {
+  const events = get(id)?.events ?? [];
+  return presses.every((press) => !unsure.has(press) && events.some((e) => e.id === press));
+}
+
 /** Sends presses of a run. One that is refused is set aside, and the others go on. */
 async function sendPresses(id: string, base: string, unsent: readonly RunEvent[]): Promise<void> {
   try {
     const answer = await ask("runEventsAnswer", "POST", `${base}/${id}/events`, { events: unsent });
     const now = get(id) as KeptRun;
-    put({ ...now, recorded: [...now.recorded, ...answer.recorded] });
+    // As they were sent: their time may have been corrected meanwhile.
+    const sent = new Map(unsent.map((e) => [e.id, e]));
+    const asSent = now.events.map((e) => sent.get(e.id) ?? e);
+    const isCorrected = asSent.some((e, i) => e !== now.events[i]);
+    put({
+      ...now,
+      events: isCorrected ? asSent : now.events,
+      recorded: [...now.recorded, ...answer.recorded],
+    });
   } catch (error) {
+    if (!(error instanceof ApiFailure) || error.code === "unreachable")
+      for (const { id: press } of unsent) unsure.add(press);
     const refused = error instanceof ApiFailure ? refusedOf(error, unsent) : [];
     if (refused.length === 0) throw error;
     const isEarly = error instanceof ApiFailure && error.path?.endsWith(".at");

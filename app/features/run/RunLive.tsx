@@ -1,7 +1,6 @@
 import { breathAt, groupStand, type RunState, runClock, waitPrompt } from "@tonodrome/core";
 import { useRouter } from "expo-router";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { timeNow } from "~/data/client/clock";
 import { useNow } from "~/data/client/useNow";
@@ -184,10 +183,10 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
   };
   const close = () => setSheet(null);
   return (
-    <View className="min-h-0 flex-1">
+    <div className="flex min-h-0 flex-1 flex-col">
       <RunStrip runs={runs} here={run.id} now={now} />
-      <View className="min-h-0 flex-1 flex-row">
-        <View className="relative min-h-0 flex-1 overflow-hidden">
+      <div className="flex min-h-0 flex-1">
+        <div className="relative flex min-h-0 flex-1 flex-col overflow-hidden">
           <RunFace {...face} ground="paper" />
           <div
             className="rise pointer-events-none absolute inset-0 flex bg-fill"
@@ -200,9 +199,9 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
           >
             <RunFace {...face} ground="ink" />
           </div>
-        </View>
+        </div>
         {wide && !settings.bigType ? <StepList state={state} /> : null}
-      </View>
+      </div>
       {follows && state.status !== "ended" ? (
         <FollowBar runId={run.id} onTake={mayRun ? () => takeRun(run.id) : null} />
       ) : null}
@@ -239,6 +238,6 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
           <KeysHelp keys={KEYS} />
         </Sheet>
       ) : null}
-    </View>
+    </div>
   );
 }

@@ -1,11 +1,14 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
+import { fitPlan, runPlanOf } from "@tonodrome/core";
 import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
 import { useChanges } from "~/data/client/changes";
 import { KEYS } from "~/data/queries/keys";
 import { useLiveClub } from "~/data/resources/liveClub";
+import { adoptRun } from "~/data/runs/press";
 import { CLUB, makeMe } from "~/test/made/makeMe";
+import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 
 /** Stands in for the browser's stream of events. */
 class FakeStream {
@@ -124,7 +127,8 @@ describe("what others change in the club", () => {
     client = new QueryClient();
     reread = [];
     jest.spyOn(client, "invalidateQueries").mockImplementation(async (filter) => {
-      reread.push((filter?.queryKey ?? ["everything"]).join(" "));
+      const isRead = filter?.refetchType !== "none";
+      reread.push(`${(filter?.queryKey ?? ["everything"]).join(" ")}${isRead ? "" : ", later"}`);
     });
     const wrapper = ({ children }: { children: ReactNode }) => (
       <QueryClientProvider client={client}>{children}</QueryClientProvider>
@@ -143,6 +147,21 @@ describe("what others change in the club", () => {
     await hear({ topic: "runs", id: "22222222-2222-4222-8222-222222222222" });
     expect(reread).toEqual(["run 22222222-2222-4222-8222-222222222222"]);
     expect(asked).toEqual([]);
+  });
+
+  it("is a run that has presses this device does not; one that was pressed here is not read again for it", async () => {
+    const id = "22222222-2222-4222-8222-222222222222";
+    const [own, other] = ["33333333-3333-4333-8333-333333333331", "33333333-3333-4333-8333-333333333332"];
+    const { title, venue, zone, startsAt, athlete } = makeStart();
+    adoptRun({
+      ...{ id, startId: null, title, venue, zone, startsAt, athleteName: athlete.name },
+      plan: runPlanOf(fitPlan(twoMinutePlan, 2700), startsAt),
+      events: [{ id: own, at: startsAt, kind: "begin" }],
+    });
+    await hear({ topic: "runs", id, presses: [own] });
+    await hear({ topic: "runs", id, presses: [own, other] });
+    await hear({ topic: "runs", id });
+    expect(reread).toEqual([`run ${id}, later`, `run ${id}`, `run ${id}`]);
   });
 
   it("is who one is too, where it is the club", async () => {

@@ -1,4 +1,4 @@
-import type { Topic } from "@tonodrome/core/api";
+import { MOST_TOLD, type Topic } from "@tonodrome/core/api";
 import { Client } from "pg";
 import type { Database } from "../db/connect";
 
@@ -8,6 +8,8 @@ export interface Change {
   topic: Topic;
   /** The start or run it is about. */
   id?: string;
+  /** Presses that a run has more, where that is all that changed and they are few. */
+  presses?: readonly string[];
 }
 
 /** Changes in clubs, as they happen on any server. */
@@ -26,8 +28,8 @@ const CHANNEL = "tonodrome_changes";
 /** Changes are gathered for this long and told together, milliseconds. */
 const GATHER = 20;
 
-/** NOTIFY takes at most 8000 bytes. */
-const MOST_TOGETHER = 50;
+/** NOTIFY takes at most 8000 bytes, and a change with its presses 310. */
+const MOST_TOGETHER = 25;
 
 const LONGEST_PAUSE = 5_000;
 
@@ -88,7 +90,8 @@ export function makeChanges({ sequelize }: Database, listenUrl: string): Changes
   void listen();
   return {
     publish(change) {
-      gathered.set(`${change.clubId} ${change.topic} ${change.id ?? ""}`, change);
+      const key = `${change.clubId} ${change.topic} ${change.id ?? ""}`;
+      gathered.set(key, together(gathered.get(key), change));
       timer ??= setTimeout(flush, GATHER);
     },
     subscribe(clubId, listener) {
@@ -107,4 +110,11 @@ export function makeChanges({ sequelize }: Database, listenUrl: string): Changes
       await client?.end().catch(() => undefined);
     },
   };
+}
+
+/** Two changes of the same told as one. */
+function together(before: Change | undefined, { presses, ...change }: Change): Change {
+  if (!presses || (before && !before.presses)) return change;
+  const all = [...new Set([...(before?.presses ?? []), ...presses])];
+  return all.length > MOST_TOLD ? change : { ...change, presses: all };
 }

@@ -4,7 +4,7 @@ import { findSession } from "../access/session/session";
 import { streamEvents } from "../live/eventStream";
 import type { Resource } from "./context";
 
-/** The stream by which a page learns that something in its club may read differently, and which start or run it is. */
+/** The stream by which a page learns that something in its club may read differently, and which start or run it is, with the presses that a run has more. */
 export const changes: Resource = (context) => (app, _options, done) => {
   app.get(
     "/clubs/:clubId/changes",
@@ -13,7 +13,7 @@ export const changes: Resource = (context) => (app, _options, done) => {
       const { clubId } = placeOf(request);
       return streamEvents(request, reply, context.changes, {
         clubId,
-        tell: ({ topic, id }) => ({ topic, ...(id ? { id } : {}) }),
+        tell: ({ topic, id, presses }) => ({ topic, ...(id ? { id } : {}), ...(presses ? { presses } : {}) }),
         mayStill: async () => Boolean((await findSession(context, request, clubId))?.role),
       });
     },

@@ -269,7 +269,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
         );
       }
       // Whoever follows the run reads it again; the log does when it has been summed up.
-      changes.publish({ clubId, topic: "runs", id });
+      changes.publish({ clubId, topic: "runs", id, presses: events.map((e) => e.id) });
       if (events.some((e) => e.kind === "take")) changes.publish({ clubId, topic: "runs" });
       const isOver = events.some((e) => e.kind === "end");
       sumUpSoon(clubId, id, isOver ? 0 : SETTLES + SETTLES_EACH * Number(along));

@@ -1,5 +1,4 @@
 import { spokenLength } from "@tonodrome/core";
-import { Text, View } from "react-native";
 import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
 import type { Presses } from "~/features/run/presses/usePresses";
 import type { FaceModel } from "./faceModel";
@@ -17,31 +16,29 @@ export function RefitBar({ model, presses, ground, onLeave }: RefitBarProps) {
   const { text } = WORDS[ground];
   const edge = ground === "paper" ? "border-press" : "border-on-fill";
   if (applied && !offer) {
-    return (
-      <Text className={`pb-1 font-text text-body ${text}`} numberOfLines={2}>
-        Re-fitted. {applied}
-      </Text>
-    );
+    return <div className={`line-clamp-2 pb-1 font-text text-body ${text}`}>Re-fitted. {applied}</div>;
   }
   if (!offer || model.presses !== "all") return null;
   const { refit, reason } = offer;
   return (
-    <View className={`border-t-2 pt-2 ${edge}`} testID={ground === "paper" ? "refit" : undefined}>
-      <Text
-        className={`font-strong text-body ${text}`}
-        numberOfLines={4}
+    <div
+      className={`border-x-0 border-b-0 border-t-2 border-solid pt-2 ${edge}`}
+      data-testid={ground === "paper" ? "refit" : undefined}
+    >
+      <div
+        className={`line-clamp-4 font-strong text-body ${text}`}
         role={ground === "paper" ? "alert" : undefined}
       >
         {reason}. {shortWords(refit)}
         {refit.line}
-      </Text>
-      <View className="flex-row gap-2 pt-2">
-        <View className="flex-[2]">
+      </div>
+      <div className="flex gap-2 pt-2">
+        <div className="flex flex-[2] flex-col">
           <Press label="Adjust plan" ground={ground} onPress={() => presses.refit(refit)} full />
-        </View>
+        </div>
         <Press label="Keep plan" ground={ground} onPress={onLeave} />
-      </View>
-    </View>
+      </div>
+    </div>
   );
 }
 

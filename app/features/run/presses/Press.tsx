@@ -1,5 +1,4 @@
 import { memo } from "react";
-import { Pressable, Text } from "react-native";
 
 /** The same face is drawn twice: on paper, and in the ink's colour where the ink has risen over it. */
 export type Ground = "paper" | "ink";
@@ -31,26 +30,28 @@ export interface PressProps {
   disabled?: boolean;
 }
 
-/** A press for cold hands: 64 px and more. The clock ticks all around it; it is drawn anew only when it changes. */
+/**
+ * A press for cold hands: 64 px and more. The clock ticks all around it; it is drawn anew only when it changes. The browser's
+ * own button: what a press does is on the screen sooner.
+ */
 export const Press = memo(function Press(props: PressProps) {
   const { label, ground, onPress, full, tall, fills, narrow, sign, disabled } = props;
   const look = LOOKS[ground];
   const height = fills ? "min-h-[88px]" : tall ? "h-[84px]" : "";
   return (
-    <Pressable
-      role="button"
+    <button
+      type="button"
       aria-label={label}
       disabled={disabled}
-      onPress={onPress}
+      onClick={onPress}
       tabIndex={ground === "paper" ? 0 : -1}
-      className={`min-h-run min-w-run items-center justify-center border-2 px-1 ${narrow ? "" : fills ? "flex-1" : "shrink-0 grow basis-auto"} ${height} ${look.edge} ${full ? look.full : ""} ${disabled ? "opacity-40" : ""}`}
+      className={`flex min-h-run min-w-run cursor-pointer flex-col items-center justify-center border-2 border-solid px-1 ${narrow ? "" : fills ? "flex-1" : "shrink-0 grow basis-auto"} ${height} ${look.edge} ${full ? look.full : "bg-transparent"} ${disabled ? "opacity-40" : ""}`}
     >
-      <Text
-        className={`text-center font-strong ${fills ? "text-huge" : tall ? "text-title" : "text-body"} ${full ? look.fullText : look.text}`}
-        numberOfLines={1}
+      <span
+        className={`max-w-full truncate text-center font-strong ${fills ? "text-huge" : tall ? "text-title" : "text-body"} ${full ? look.fullText : look.text}`}
       >
         {sign ?? label}
-      </Text>
-    </Pressable>
+      </span>
+    </button>
   );
 });
