@@ -98,7 +98,8 @@ export const RunFoot = memo(function RunFoot(props: RunFootProps) {
             </div>
             <Press label="+30 s" ground={ground} onPress={presses.more} tall={main} />
           </div>
-          <div className="run-foot flex flex-wrap gap-2 pt-2">
+          {/* So close that holding, whose other word is longer, moves nothing under the thumb. */}
+          <div className="run-foot flex flex-wrap gap-1 pt-2">
             <Press label={isHeld ? "Resume" : "Hold"} ground={ground} onPress={presses.hold} full={isHeld} />
             <Press label="Skip" ground={ground} onPress={presses.skip} />
             <Press label="Back" ground={ground} onPress={presses.back} />
