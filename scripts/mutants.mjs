@@ -2,8 +2,8 @@
 // or the lines of a room whose names have these words in them: `npm run mutants -- run/"what is over"`.
 // A line that no longer reads as its list says is named too, so that the lists keep up with the code.
 import { spawn } from "node:child_process";
-import { readdirSync, readFileSync } from "node:fs";
 import { availableParallelism } from "node:os";
+import { roomNames, roomOf, stands } from "./lib/mutantRooms.mjs";
 import { inRoot, root } from "./lib/paths.mjs";
 import { main, Stop, say } from "./lib/say.mjs";
 
@@ -45,7 +45,7 @@ async function each(list, together, act) {
 }
 
 main(async () => {
-  const all = readdirSync(inRoot("scripts", "mutants")).map((f) => f.replace(/\.mjs$/, ""));
+  const all = roomNames();
   const asked = process.argv.slice(2);
   const rooms = asked.length > 0 ? asked : all;
   /** Rooms whose tests are known to pass as they are. */
@@ -56,22 +56,18 @@ main(async () => {
     const [name, words = ""] = asked.split("/");
     if (!all.includes(name))
       throw new Stop(`There is no list of mutants for ${name}.`, `There are ${all.join(", ")}.`);
-    const room = (await import(`./mutants/${name}.mjs`)).default;
+    const room = await roomOf(name);
     const mutants = room.mutants.filter(([what]) => what.includes(words));
     if (!tried.has(name) && !(await passes(room)))
       throw new Stop(`The tests of ${name} do not pass as they are.`, "Mend them first.");
     tried.add(name);
     let noticed = 0;
-    await each(
-      mutants,
-      Math.max(1, availableParallelism()),
-      async ([what, file, from, to, tests = room.tests]) => {
-        const stands = readFileSync(inRoot(file), "utf8").includes(from);
-        if (!stands || (await passes({ ...room, tests }, { file, from, to })))
-          say(`  ${stands ? "not noticed" : "reads otherwise"}: ${what} (${file})`);
-        else noticed++;
-      },
-    );
+    await each(mutants, Math.max(1, availableParallelism()), async (mutant) => {
+      const [what, file, from, to, tests = room.tests] = mutant;
+      if (!stands(mutant) || (await passes({ ...room, tests }, { file, from, to })))
+        say(`  ${stands(mutant) ? "not noticed" : "reads otherwise"}: ${what} (${file})`);
+      else noticed++;
+    });
     say(`${asked}: ${noticed} of ${mutants.length} noticed`);
     missed += mutants.length - noticed;
     total += mutants.length;

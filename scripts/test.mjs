@@ -19,7 +19,10 @@ const rooms = ["core", "cli", "server", "app", "e2e"];
 /** What each check runs, one after the other. */
 const checks = {
   types: () => rooms.map((room) => [bin("tsc"), "-p", room]),
-  lint: () => [[bin("biome"), "check", "."]],
+  lint: () => [
+    [bin("biome"), "check", "."],
+    [process.execPath, inRoot("scripts", "mutantLines.mjs")],
+  ],
   arrows: () => [[process.execPath, inRoot("scripts", "arrows.mjs")]],
   unused: () => [[bin("knip")]],
   unit: () => [[bin("jest"), "--selectProjects", "core", "cli", "app", "--testPathIgnorePatterns", PROOF]],

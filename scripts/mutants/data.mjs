@@ -1,5 +1,7 @@
 const RUNS = "app/data/runs/";
 const clock = "app/data/client/clock.ts";
+const held = "app/features/warmup/model/useHeldFit.ts";
+const heldState = "app/features/warmup/dock/HeldState.tsx";
 const draft = "app/data/plan/planDraft.ts";
 const send = `${RUNS}send.ts`;
 const store = `${RUNS}store.ts`;
@@ -187,8 +189,8 @@ const mutants = [
   [
     "athletes' profiles are not kept",
     "app/data/queries/keys.ts",
-    '"drills", "glance"]',
-    '"drills", "glance", "athletes"]',
+    '"open-lists",\n]);',
+    '"open-lists",\n  "athletes",\n]);',
   ],
   [
     "what was told in passing replaces nothing better",
@@ -298,6 +300,49 @@ const mutants = [
     'mayRun && status !== "ended"',
     'status !== "ended"',
   ],
+  ["the rise is painted with the finger", held, "fit: isHeld.current ? fitFor(to) : null", "fit: null"],
+  ["the stair follows the finger", held, "store.setState({ after: { minutes: to, fit } });", ""],
+  [
+    "everything goes by it when the finger rests",
+    held,
+    "timer.current = setTimeout(() => startTransition(settleNow), RESTS);",
+    "",
+  ],
+  [
+    "a finger that moves on does not rest",
+    held,
+    "move: useStable((to: number) => {\n      clearTimeout(timer.current);",
+    "move: useStable((to: number) => {",
+  ],
+  ["and when it lets go", held, "if (store.getState().after) settleNow();", ""],
+  [
+    "what is held of another plan is looked up anew",
+    held,
+    "else if (under && after) {",
+    "else if (false && under && after) {",
+  ],
+  [
+    "nothing is shown apart once all go by it",
+    held,
+    "if (under?.minutes === minutes) store.setState(NOTHING);\n    else if (under && after)",
+    "if (under && after)",
+  ],
+  [
+    "back where it was nothing is shown apart",
+    held,
+    "if (under?.minutes === minutes) store.setState(NOTHING);\n    else if (under) settle",
+    "if (under) settle",
+  ],
+  ["what was answered last time says nothing of now", heldState, "if (!isApart) old.current = to;", ""],
+  ["it stands until all is judged", heldState, "apart.current?.judgement !== judgement", "!isApart"],
+  ["and no longer", heldState, "else if (apart.current?.judgement !== judgement) apart.current = null;", ""],
+  [
+    "what was pressed here is not read again",
+    "app/data/resources/liveClub.ts",
+    '? "none" : "active"',
+    '? "active" : "active"',
+  ],
+  ["what was not is", "app/data/runs/send.ts", "events.some((e) => e.id === press)", "true"],
   [
     "what is news is followed",
     "app/features/run/follow/useFollowedStart.ts",
@@ -307,10 +352,11 @@ const mutants = [
 ];
 
 const TESTS = {
-  runs: "data/(runStore|refusedPresses|manyRuns|checkKeptRuns)",
+  warmup: "warmup/(useHeldFit|HeldState)",
+  runs: "data/(runStore|refusedPresses|manyRuns|checkKeptRuns|changes)",
   client: "(data/(clock|runStore|api|starts|account|useNow)|early/)",
   plan: "data/planDraft",
-  resources: "(data/starts|starts/startView|run/useFollowedStart)",
+  resources: "(data/(starts|changes)|starts/startView|run/useFollowedStart)",
   queries: "data/(keptQueries|starts)",
   account: "data/(account|forgetting|runStore)",
   fit: "fit/",
@@ -324,6 +370,6 @@ export default {
   project: "app",
   // One batch of runs pressed at random.
   runs: 50,
-  tests: "app/test/(data|early|fit|run)",
+  tests: "app/test/(data|early|fit|run|warmup/(useHeldFit|HeldState))",
   mutants: mutants.map(([what, file, from, to]) => [what, file, from, to, testsOf(file)]),
 };

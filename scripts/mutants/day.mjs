@@ -83,7 +83,7 @@ const mutants = [
   [
     "nobody drinks in the night",
     `${DAY}usualDay.ts`,
-    '{ kind: "clock", edge: "begin", day: -1, notAfter: DRINKING },',
+    '{ kind: "clock", edge: "begin", day: evening, notAfter: DRINKING },',
     "",
   ],
   [
@@ -97,12 +97,6 @@ const mutants = [
   ["something at midday where it is later still", `${DAY}usualDay.ts`, "gap >= USUAL.midday.from", "false"],
   ["not before one is dry", `${DAY}betweenStarts.ts`, "+ minutes * 60_000", ""],
   ["a meal only where there is time", `${DAY}betweenStarts.ts`, "minutes >= between.meal", "true"],
-  [
-    "of the day at the venue",
-    `${DAY}betweenStarts.ts`,
-    "wallClock(o.startsAt, start.zone).date === date",
-    "true",
-  ],
   ["nothing between warm-up and start", `${DAY}editing.ts`, "chosen < 0 || chosen === warmUp", "chosen < 0"],
   ["past what goes on beside", `${DAY}editing.ts`, "while (steps[to]?.beside) to += by;", ""],
   ["without rules that name nothing", `${DAY}editing.ts`, 'r.kind === "clock" || r.of !== id', "true"],

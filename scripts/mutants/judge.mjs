@@ -214,7 +214,12 @@ const mutants = [
   ],
   ["hard frost stops", `${CHECKS}weather/coldOutdoors.ts`, 'if (band === "hard-frost")', "if (false)"],
   ["wet indoors is dry", `${CHECKS}weather/wet.ts`, "setting.indoors || !setting.wet", "!setting.wet"],
-  ["variety is asked for", `${CHECKS}routine/tooMuchSame.ts`, 'approach?.sides.variety !== "vary" ||', ""],
+  [
+    "variety is asked for",
+    `${CHECKS}routine/tooMuchSame.ts`,
+    "!wantsVariety(setting, approach?.sides.variety) || ",
+    "",
+  ],
   ["the days running were the same", `${CHECKS}routine/dullDay.ts`, "|| same.length < day - 1", ""],
   ["what was run is known", `${CHECKS}routine/newOnTheDay.ts`, "|| known.has(item.drillId)", ""],
   [

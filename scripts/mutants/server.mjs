@@ -1,7 +1,8 @@
 const write = "server/src/write/writeVersioned.ts";
 const answer = "server/src/errors/answerError.ts";
 const starts = "server/src/resources/starts.ts";
-const shares = "server/src/resources/shares.ts";
+const shared = "server/src/resources/shared.ts";
+const link = "server/src/access/sharedLink.ts";
 const session = "server/src/access/session/session.ts";
 const in_ = (...names) => `server/test/(${names.join("|")})`;
 
@@ -122,26 +123,26 @@ export default {
       "  if (false)\n    throw new Refusal",
       in_("drills", "building"),
     ],
-    ["a share hears of its one start", shares, "(id === startId || id === undefined)", "true", in_("shares")],
+    ["a share hears of its one start", shared, "(id === startId || id === undefined)", "true", in_("shares")],
     [
       "a share hears no more than it shows",
-      shares,
+      shared,
       "            ? { topic }\n",
       "            ? { topic, id }\n",
       in_("shares", "operation"),
     ],
-    ["a withdrawn link shows nothing", shares, "found.withdrawnAt\n", "null\n", in_("shares")],
-    ["an expired link shows nothing", shares, ": until <= found.now", ": false", in_("shares")],
+    ["a withdrawn link shows nothing", link, "found.withdrawnAt\n", "null\n", in_("shares")],
+    ["an expired link shows nothing", link, ": until <= found.now", ": false", in_("shares")],
     [
       "a shared run keeps what is the coach's own",
-      shares,
+      shared,
       "all.filter((e) => !OWN.has(e.kind))",
       "all",
       in_("shares"),
     ],
     [
       "a shared run that is over is not shown",
-      shares,
+      shared,
       "if (isRunOver(",
       "if (false && isRunOver(",
       in_("shares"),
