@@ -6,6 +6,7 @@ import { Amount, Percent } from "~/features/fields/fields";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { TextEdit } from "~/ui/fields/TextEdit";
+import { PlainButton } from "~/ui/PlainButton";
 import { toneClasses } from "~/ui/tone";
 import { words } from "~/ui/words";
 
@@ -145,8 +146,7 @@ function ScaleItems({
 function StepLine({ item, open, onPress }: { item: ScaleItem; open: boolean; onPress: () => void }) {
   const tone = toneClasses(item.intensity);
   return (
-    <button
-      type="button"
+    <PlainButton
       aria-expanded={open}
       onClick={onPress}
       className={`mb-[3px] flex min-h-[48px] cursor-pointer items-center gap-2 border-0 px-3 text-left ${tone.fill} ${tone.text}`}
@@ -157,6 +157,6 @@ function StepLine({ item, open, onPress }: { item: ScaleItem; open: boolean; onP
       <Text className="sr-only">
         {item.chancePercent === null ? "chance not known" : `succeeds ${item.chancePercent} %`}
       </Text>
-    </button>
+    </PlainButton>
   );
 }

@@ -4,6 +4,7 @@ import { memo } from "react";
 import { Text, View } from "react-native";
 import { WholeRise } from "~/features/rise/WholeRise";
 import { clockTime } from "~/ui/dates";
+import { PlainButton } from "~/ui/PlainButton";
 import type { DayRow } from "./dayRows";
 
 interface StepRowProps {
@@ -26,8 +27,7 @@ export const StepRow = memo(function StepRow({ row, zone, glance, isNow, selecte
   const isSame = begins.usual === begins.bad;
   return (
     <View role="listitem">
-      <button
-        type="button"
+      <PlainButton
         data-step={step.id}
         aria-pressed={selected}
         aria-label={spoken(row, zone, isNow)}
@@ -51,7 +51,7 @@ export const StepRow = memo(function StepRow({ row, zone, glance, isNow, selecte
           <span className={`font-text text-small [overflow-wrap:anywhere] ${quiet}`}>{under(row)}</span>
           {step.note ? <span className="font-text text-small">{step.note}</span> : null}
         </span>
-      </button>
+      </PlainButton>
       {step.kind === "warm-up" && glance ? (
         <View className="pb-1 pl-[8.5rem] pr-2">
           <WholeRise segments={glance.segments} />

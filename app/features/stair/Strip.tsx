@@ -1,6 +1,7 @@
 import { describeChange, formatLength, formatMinus, type LevelRung, type Placement } from "@tonodrome/core";
 import { memo } from "react";
 import { Icon } from "~/ui/Icon";
+import { PlainButton } from "~/ui/PlainButton";
 import { toneClasses } from "~/ui/tone";
 
 /*
@@ -66,8 +67,7 @@ const Strip = memo(function Strip(props: StripProps) {
   const { item, level, ideal, spanSeconds, selected, opens, found, onSelect } = props;
   const look = lookOf(props);
   return (
-    <button
-      type="button"
+    <PlainButton
       aria-label={describe(props)}
       aria-describedby={beginId(item)}
       {...(opens ? { "aria-expanded": selected } : { "aria-pressed": selected })}
@@ -77,7 +77,7 @@ const Strip = memo(function Strip(props: StripProps) {
       style={look.style}
     >
       <Inside {...{ item, level, ideal, spanSeconds, found, selected }} small={look.small} />
-    </button>
+    </PlainButton>
   );
 });
 

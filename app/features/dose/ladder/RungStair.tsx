@@ -1,4 +1,5 @@
 import { formatLength, type LevelRung } from "@tonodrome/core";
+import { PlainButton } from "~/ui/PlainButton";
 import { toneClasses } from "~/ui/tone";
 import { words } from "~/ui/words";
 
@@ -37,15 +38,14 @@ export function RungLine({ rung, onPress, expanded, small }: RungLineProps) {
     </>
   );
   return onPress ? (
-    <button
-      type="button"
+    <PlainButton
       aria-expanded={expanded}
       onClick={onPress}
       className={`${classes} cursor-pointer`}
       style={style}
     >
       {content}
-    </button>
+    </PlainButton>
   ) : (
     <div className={classes} style={style}>
       {content}

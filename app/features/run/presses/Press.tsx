@@ -1,4 +1,5 @@
 import { memo } from "react";
+import { PlainButton } from "~/ui/PlainButton";
 
 /** The same face is drawn twice: on paper, and in the ink's colour where the ink has risen over it. */
 export type Ground = "paper" | "ink";
@@ -39,8 +40,7 @@ export const Press = memo(function Press(props: PressProps) {
   const look = LOOKS[ground];
   const height = fills ? "min-h-[88px]" : tall ? "h-[84px]" : "";
   return (
-    <button
-      type="button"
+    <PlainButton
       aria-label={label}
       disabled={disabled}
       onClick={onPress}
@@ -52,6 +52,6 @@ export const Press = memo(function Press(props: PressProps) {
       >
         {sign ?? label}
       </span>
-    </button>
+    </PlainButton>
   );
 });

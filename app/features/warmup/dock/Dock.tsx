@@ -5,6 +5,7 @@ import type { RiseProps } from "~/features/rise/Rise";
 import { RiseSlider } from "~/features/rise/RiseSlider";
 import { type HeldFit, type ShownFit, useFitAfter, useFitUnder } from "~/features/warmup/model/useHeldFit";
 import { Progress } from "~/ui/layout/Progress";
+import { PlainButton } from "~/ui/PlainButton";
 import { Unbroken } from "~/ui/Unbroken";
 import { HeldState, type HeldStateProps } from "./HeldState";
 
@@ -130,15 +131,14 @@ function GivenUpLine({
 }: Pick<DockProps, "held" | "settled" | "stepPoints" | "onExplain">) {
   const fit = useFitAfter(held, settled);
   return (
-    <button
-      type="button"
+    <PlainButton
       aria-haspopup="dialog"
       onClick={onExplain}
-      className="flex min-h-press min-w-[11rem] flex-1 cursor-pointer items-center border-0 bg-transparent p-0 text-left"
+      className="flex min-h-press min-w-[9rem] flex-1 cursor-pointer items-center border-0 bg-transparent p-0 text-left"
     >
       <span className="line-clamp-2 font-text text-small text-ink underline" data-testid="given-up">
         <Unbroken text={givenUpLine(fit, stepPoints)} />
       </span>
-    </button>
+    </PlainButton>
   );
 }
