@@ -6,6 +6,9 @@ import { useStable } from "~/ui/hooks/useStable";
 /** A stream that was refused is asked for again after this long, milliseconds: the server may only be starting. */
 const PATIENCE = 10_000;
 
+/** A stream that takes longer to open comes too late for what changed since the page was read, milliseconds. Custom. */
+const SOON = 1_000;
+
 /** A change, where what was sent is one. */
 function changeIn(sent: unknown): Change | null {
   if (!isRecord(sent) || !TOPICS.some((topic) => topic === sent.topic)) return null;
@@ -14,7 +17,7 @@ function changeIn(sent: unknown): Change | null {
 
 /**
  * Listens to a stream of changes while the page is in sight, and tells of each. A page that comes back into sight, or
- * whose stream was broken, has missed some: it is told so.
+ * whose stream was broken or took long to open, may have missed some: it is told so.
  */
 export function useChanges(path: string, onChange: (change: Change) => void, onMissed: () => void): void {
   const change = useStable(onChange);
@@ -33,8 +36,9 @@ export function useChanges(path: string, onChange: (change: Change) => void, onM
     };
     const open = () => {
       const fresh = new EventSource(`/api${path}`);
+      const asked = performance.now();
       fresh.onopen = () => {
-        if (!isFirst) missed();
+        if (!isFirst || performance.now() - asked > SOON) missed();
         isFirst = false;
       };
       fresh.onmessage = ({ data }) => {

@@ -62,6 +62,17 @@ describe("a stream of changes", () => {
     return { news, unmount: hook.unmount };
   }
 
+  it("that takes long to open comes too late for what changed since the page was read", () => {
+    const { news } = heard();
+    jest.advanceTimersByTime(300);
+    last().onopen();
+    expect(news).toEqual([]);
+    const late = heard();
+    jest.advanceTimersByTime(2000);
+    last().onopen();
+    expect(late.news).toEqual(["missed"]);
+  });
+
   it("tells of each, and passes over what it does not understand", () => {
     const { news, unmount } = heard();
     expect(last().url).toBe("/api/changes");
