@@ -342,7 +342,14 @@ const mutants = [
     '? "none" : "active"',
     '? "active" : "active"',
   ],
-  ["what was not is", "app/data/runs/send.ts", "events.some((e) => e.id === press)", "true"],
+  ["what went unanswered is", send, "for (const { id: press } of unsent) unsure.add(press);", ""],
+  [
+    "a press stands as it was sent",
+    send,
+    "events: isCorrected ? asSent : now.events,",
+    "events: now.events,",
+  ],
+  ["what was not is", send, "events.some((e) => e.id === press)", "true"],
   [
     "what is news is followed",
     "app/features/run/follow/useFollowedStart.ts",

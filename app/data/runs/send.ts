@@ -91,7 +91,7 @@ async function sendRun(id: string): Promise<void> {
 /** Presses sent in one request. */
 const TOGETHER = 200;
 
-/** Presses whose answer was lost: the server may have them as they were then. */
+/** Presses that were sent and not answered: the server may have them as they were then. */
 const unsure = new Set<string>();
 
 /** Whether some presses of a run are here as the server has them. */
@@ -115,10 +115,11 @@ async function sendPresses(id: string, base: string, unsent: readonly RunEvent[]
       recorded: [...now.recorded, ...answer.recorded],
     });
   } catch (error) {
-    if (!(error instanceof ApiFailure) || error.code === "unreachable")
-      for (const { id: press } of unsent) unsure.add(press);
     const refused = error instanceof ApiFailure ? refusedOf(error, unsent) : [];
-    if (refused.length === 0) throw error;
+    if (refused.length === 0) {
+      for (const { id: press } of unsent) unsure.add(press);
+      throw error;
+    }
     const isEarly = error instanceof ApiFailure && error.path?.endsWith(".at");
     const [first] = refused;
     if (isEarly && first && !stampedAnew.has(first.id)) {

@@ -1,5 +1,5 @@
 import { formatMinus } from "@tonodrome/core";
-import { type CSSProperties, memo, useCallback, useLayoutEffect, useRef, useState } from "react";
+import { type CSSProperties, memo, useCallback, useState } from "react";
 import { Rise, type RiseProps } from "./Rise";
 
 interface RiseSliderProps extends Omit<RiseProps, "spanSeconds" | "ticks"> {
@@ -41,26 +41,12 @@ export const RiseSlider = memo(function RiseSlider({
     [minutes, mostMinutes],
   );
   const least = minutes > line ? lineFor(minutes, mostMinutes) : line;
-  const input = useRef<HTMLInputElement>(null);
-  const isTaken = useRef(false);
-  // While it is held the handle is where the finger is: what is drawn may come a little later.
-  useLayoutEffect(() => {
-    if (input.current && !isTaken.current) input.current.value = String(minutes);
-  });
-  const take = () => {
-    isTaken.current = true;
-    onTake();
-  };
   const change = useCallback(
-    ({ currentTarget }: { currentTarget: HTMLInputElement }) => {
-      // The line of time goes on to the start, the time available does not.
-      if (Number(currentTarget.value) < 1) currentTarget.value = "1";
-      onMinutes(Number(currentTarget.value));
-    },
+    (event: { currentTarget: { value: string } }) =>
+      onMinutes(Math.max(1, Number(event.currentTarget.value))),
     [onMinutes],
   );
   const letGo = () => {
-    isTaken.current = false;
     settle();
     onLetGo();
   };
@@ -77,11 +63,10 @@ export const RiseSlider = memo(function RiseSlider({
         min={0}
         max={least}
         step={1}
-        ref={input}
-        defaultValue={minutes}
+        value={minutes}
         onChange={change}
-        onPointerDown={take}
-        onKeyDown={take}
+        onPointerDown={onTake}
+        onKeyDown={onTake}
         onPointerUp={letGo}
         onPointerCancel={letGo}
         onKeyUp={letGo}

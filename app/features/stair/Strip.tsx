@@ -48,16 +48,16 @@ export function StripLine({ beginSeconds, windowed, ...strip }: StripLineProps) 
   const band = windowed === null ? "none" : windowed ? "windows" : "open";
   return (
     <div className={`strip-line border-y-0 border-l-[6px] border-r-0 border-solid ${BANDS[band]}`}>
-      <div
-        id={beginId(strip.item)}
-        className="strip-begin pt-1 font-figures text-small tabular-nums text-muted"
-      >
+      <div id={beginId(strip.item)} className={`strip-begin ${TIME}`}>
         {strip.level ? formatMinus(beginSeconds) : ""}
       </div>
       <Strip {...strip} />
     </div>
   );
 }
+
+/** How a minus time beside the stair is written. */
+const TIME = "pt-1 font-figures text-small tabular-nums text-muted";
 
 /** Of the time beside a drill's strip: what it is described by. */
 const beginId = ({ id }: Pick<Placement["item"], "id">) => `begins-${id}`;
@@ -83,9 +83,7 @@ const Strip = memo(function Strip(props: StripProps) {
 
 /** The line of minus times down the side. */
 export function Gutter({ text }: { text: string }) {
-  return (
-    <div className="w-[3.5rem] shrink-0 pt-1 font-figures text-small tabular-nums text-muted">{text}</div>
-  );
+  return <div className={`w-[3.5rem] shrink-0 ${TIME}`}>{text}</div>;
 }
 
 interface InsideProps extends Drawn {

@@ -89,6 +89,45 @@ it("keeps what was not sent at signing out, and sends it to its own club when it
   expect([...device.server.clubs]).toEqual([CLUB]);
 });
 
+it("knows presses as the server has them: not those of others, nor its own that went unanswered", async () => {
+  const id = begin();
+  device.runs.pressRun(id, { kind: "begin" });
+  await settle();
+  const [first] = kept(id).events as { id: string }[];
+  const other = "99999999-9999-4999-8999-999999999999";
+  const knows = (...presses: (string | undefined)[]) => device.runs.knowsPresses(id, presses as string[]);
+  expect([knows(first?.id), knows(first?.id, other), device.runs.knowsPresses(other, [other])]).toEqual([
+    true,
+    false,
+    false,
+  ]);
+  device.server.losesAnswers = true;
+  device.runs.pressRun(id, { kind: "hold" });
+  await settle();
+  const second = (kept(id).events as { id: string }[])[1];
+  expect(device.server.runs.get(id)?.events).toHaveLength(2);
+  expect([knows(second?.id), knows(first?.id)]).toEqual([false, true]);
+});
+
+it("tells the same as the server of a press whose time was corrected while it was on its way", async () => {
+  const id = begin();
+  await settle();
+  device.runs.pressRun(id, { kind: "begin" });
+  const send = globalThis.fetch;
+  Object.assign(globalThis, {
+    fetch: async (...asked: Parameters<typeof fetch>) => {
+      const answer = await send(...asked);
+      const about = device.runs.get(id);
+      // As the clock is found to be wrong before the answer is here.
+      if (about && String(asked[0]).endsWith("/events"))
+        device.runs.put({ ...about, events: about.events.map((e) => ({ ...e, at: start.startsAt })) });
+      return answer;
+    },
+  });
+  await settle();
+  expect(kept(id).events).toEqual(device.server.runs.get(id)?.events);
+});
+
 it("two tabs on one run: nothing that was pressed in either is written over by the other", async () => {
   jest.setSystemTime(Date.parse(start.startsAt) - 600_000);
   const id = begin();

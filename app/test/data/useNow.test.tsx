@@ -32,6 +32,21 @@ it("is right at once when a tab in the background comes into sight again", () =>
   unmount();
 });
 
+it("looks at it by moments that hang on the time it is", () => {
+  const short = timeNow() + 150_000;
+  let looks = 0;
+  const { unmount } = renderHook(() => {
+    looks++;
+    return useNowNear((now) => (now > short ? [now] : [short]));
+  });
+  act(() => void jest.advanceTimersByTime(240_000));
+  const before = looks;
+  // Long past it, every second counts.
+  for (let i = 0; i < 10; i++) act(() => void jest.advanceTimersByTime(1000));
+  expect(looks - before).toBe(10);
+  unmount();
+});
+
 it("looks at the clock only when a length of time reads differently: each minute, and each second of the last", () => {
   const at = timeNow() + 150_000;
   let looks = 0;

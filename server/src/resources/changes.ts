@@ -4,7 +4,10 @@ import { findSession } from "../access/session/session";
 import { streamEvents } from "../live/eventStream";
 import type { Resource } from "./context";
 
-/** The stream by which a page learns that something in its club may read differently, and which start or run it is, with the presses that a run has more. */
+/**
+ * The stream by which a page learns that something in its club may read differently, which start or run it is, and the presses
+ * that a run has more.
+ */
 export const changes: Resource = (context) => (app, _options, done) => {
   app.get(
     "/clubs/:clubId/changes",
