@@ -5,6 +5,7 @@ import { Text, View } from "react-native";
 import { WholeRise } from "~/features/rise/WholeRise";
 import { clockTime } from "~/ui/dates";
 import { PlainButton } from "~/ui/PlainButton";
+import { Unbroken } from "~/ui/Unbroken";
 import type { DayRow } from "./dayRows";
 
 interface StepRowProps {
@@ -48,7 +49,9 @@ export const StepRow = memo(function StepRow({ row, zone, glance, isNow, selecte
             </span>
             {isNow ? <span className="bg-ink px-1 font-strong text-small text-paper">now</span> : null}
           </span>
-          <span className={`font-text text-small [overflow-wrap:anywhere] ${quiet}`}>{under(row)}</span>
+          <span className={`font-text text-small [overflow-wrap:anywhere] ${quiet}`}>
+            <Unbroken text={under(row)} />
+          </span>
           {step.note ? <span className="font-text text-small">{step.note}</span> : null}
         </span>
       </PlainButton>
