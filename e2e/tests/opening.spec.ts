@@ -32,14 +32,19 @@ test("Today says when to begin with its first scripts alone: what fits, types an
   page,
 }) => {
   await openDemo(page);
+  const first: string[] = [];
   const later: string[] = [];
   page.on("request", (request) => {
     const { pathname } = new URL(request.url());
-    if (request.resourceType() === "script" && !FIRST.test(pathname)) later.push(pathname);
+    if (request.resourceType() === "script") (FIRST.test(pathname) ? first : later).push(pathname);
   });
   await page.goto("/");
   await expect(beginAt(page)).toBeVisible();
   expect(later.filter((path) => !path.includes("fitWorker"))).toEqual([]);
+  // Nor does what checks lie among the first: what makes a schema is part of whatever has one.
+  expect(first).toHaveLength(4);
+  const texts = await Promise.all(first.map(async (path) => (await page.request.get(path)).text()));
+  expect(texts.filter((text) => text.includes("invalid_type"))).toEqual([]);
   // The rest comes with the first other screen.
   await page.getByRole("link", { name: "Shelf" }).click();
   await expect(page.getByRole("heading", { name: "Shelf", exact: true })).toBeVisible();

@@ -10,14 +10,18 @@ import { Stop } from "./say.mjs";
 
 const WEB = "_expo/static/js/web";
 
+/** What a module asks for later, by its place in the list of those it names. */
+const ASKED = /\(\w\[(\d+)\],\w\.paths\b/g;
+
 /** The first screen: its route is at this address. */
 const FIRST = "./index.tsx";
 
-/** @typedef {{ id: number, text: string, ids: number[], needs: number[], opens: Record<string, string> }} Module */
+/** @typedef {{ id: number, text: string, ids: number[], needs: number[], opens: Record<string, string>, later: number[] }} Module */
 
 /**
  * The modules of a file of the bundler's, in their order.
- * @returns {Module[]} each with the ids of all it names, of those it needs at once, and the files of the others by their ids
+ * @returns {Module[]} each with the ids of all it names, of those it needs at once, the files of the others by their ids, and
+ *   those that it asks for later though they lie in a file that is there
  */
 export function modulesOf(text, file) {
   return text
@@ -29,22 +33,28 @@ export function modulesOf(text, file) {
       const list = JSON.parse(found[2]);
       const opens = list.paths ?? {};
       const ids = Object.entries(list).flatMap(([key, id]) => (key === "paths" ? [] : [id]));
-      return { id: Number(found[1]), text: part, ids, needs: ids.filter((id) => !(id in opens)), opens };
+      const asked = new Set([...part.matchAll(ASKED)].map(([, place]) => Number(place)));
+      const here = ids.map((id, place) => ({ id, place })).filter(({ id }) => !(id in opens));
+      const [later, needs] = [true, false].map((is) =>
+        here.filter(({ place }) => asked.has(place) === is).map(({ id }) => id),
+      );
+      return { id: Number(found[1]), text: part, ids, needs, opens, later };
     });
 }
 
 /**
  * Which modules some others need at once, they themselves included.
  * @param {Map<number, Module>} modules
+ * @param {(one: Module) => number[]} needs what each of them needs
  */
-export function reachOf(modules, from) {
+export function reachOf(modules, from, needs = (one) => one.needs) {
   const reached = new Set();
   const open = [...from];
   while (open.length > 0) {
     const id = open.pop();
     if (reached.has(id) || !modules.has(id)) continue;
     reached.add(id);
-    open.push(...modules.get(id).needs);
+    open.push(...needs(modules.get(id)));
   }
   return reached;
 }
@@ -96,6 +106,7 @@ export function splitCommon(dir) {
     [entry, layout, today].flatMap((name) => files.get(name).map((m) => m.id)),
   );
   const rest = files.get(common).filter((m) => !first.has(m.id));
+  const late = new Set(rest.map((m) => m.id));
   // What Today opens with is there with it, and is not asked for after what asks for it has run.
   const kept = [
     ...files.get(common).filter((m) => first.has(m.id)),
@@ -103,8 +114,8 @@ export function splitCommon(dir) {
   ];
   const textOf = (list) => list.map((m) => m.text).join("\n");
   const restName = named("later", textOf(rest));
+  const restPath = `/${WEB}/${restName}`;
   writeFileSync(path.join(web, restName), textOf(rest));
-  const late = new Set(rest.map((m) => m.id));
   const needing = [...files]
     .filter(
       ([name, own]) =>
@@ -113,6 +124,8 @@ export function splitCommon(dir) {
           ...reachOf(
             modules,
             own.map((m) => m.id),
+            // Only what Today opens with is told where the rest lies.
+            (m) => (first.has(m.id) ? m.needs : [...m.needs, ...m.later]),
           ),
         ].some((id) => late.has(id)),
     )
@@ -125,9 +138,23 @@ export function splitCommon(dir) {
     writeFileSync(path.join(web, anew), text);
     html = html.replaceAll(name, anew);
   };
-  replace(common, textOf(kept));
-  replace(runtime, `${read(runtime)}${loader(`/${WEB}/${restName}`, needing)}`);
+  replace(common, textOf(kept.map((m) => opening(m, late, restPath))));
+  replace(runtime, `${read(runtime)}${loader(restPath, needing)}`);
   writeFileSync(page, html);
+}
+
+/**
+ * A module that loads the rest before it asks for something that lies there.
+ * @param {Module} one
+ * @param {Set<number>} late what lies in the rest
+ */
+function opening(one, late, restPath) {
+  const asks = one.later.filter((id) => late.has(id));
+  if (asks.length === 0) return one;
+  const paths = { ...one.opens, ...Object.fromEntries(asks.map((id) => [id, restPath])) };
+  const list = JSON.stringify({ ...one.ids, paths });
+  const at = one.text.lastIndexOf(`,${one.id},`);
+  return { ...one, text: `${one.text.slice(0, at)},${one.id},${list});` };
 }
 
 /** A file's name by what is in it, as the bundler has them. */

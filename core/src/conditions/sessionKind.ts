@@ -1,9 +1,6 @@
-import { z } from "zod";
-
 /** What a start is: a competition, which gets everything, a hard session, which gets the usual, or an easy one. */
 export const SESSION_KINDS = ["competition", "hard", "easy"] as const;
-export const sessionKindSchema = z.enum(SESSION_KINDS);
-export type SessionKind = z.infer<typeof sessionKindSchema>;
+export type SessionKind = (typeof SESSION_KINDS)[number];
 
 const NAMES: Record<SessionKind, string> = {
   competition: "Competition",

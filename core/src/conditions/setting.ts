@@ -4,7 +4,7 @@ import { groupSchema } from "../group/group";
 import { venueFaults, venueShape } from "../venue/venue";
 import { type Fault, faultsIn } from "../words/fault";
 import { LONGEST_NAME, noteSchema, verbatimSchema } from "../words/text";
-import { sessionKindSchema } from "./sessionKind";
+import { SESSION_KINDS } from "./sessionKind";
 
 /** What it is like on the day: what a run keeps of it, so that something can be learned from it later. */
 const conditionsShape = {
@@ -31,7 +31,7 @@ const conditionsShape = {
   /** Whether warm layers are there, and kept on while nothing is done. */
   layers: z.boolean().optional(),
   /** What kind of start it is; left out, a competition. */
-  session: sessionKindSchema.optional(),
+  session: z.enum(SESSION_KINDS).optional(),
   /** Day of the competition, the first being 1. */
   day: z.number().int().min(1).max(14),
   /** Place in the running order of the group; null where there is none. */
