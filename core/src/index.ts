@@ -120,7 +120,7 @@ export { type RunClock, runClock } from "./run/live/runClock";
 export { runTimeline } from "./run/live/runTimeline";
 export { type StartMoves, whoMoved } from "./run/live/startMoves";
 export { type WaitPrompt, waitPrompt } from "./run/live/waitPrompt";
-export { isRunOver } from "./run/log/isOver";
+export { isRunOver, runOverFrom } from "./run/log/isOver";
 export { lastTake } from "./run/log/lastTake";
 export { type RunDay, runDay } from "./run/log/runDay";
 export { runDrills } from "./run/log/runDrills";

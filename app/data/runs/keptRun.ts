@@ -1,4 +1,4 @@
-import { isRunOver, lastTake, type RunEvent } from "@tonodrome/core";
+import { lastTake, type RunEvent, runOverFrom } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
 import { timeNow } from "~/data/client/clock";
 import { isRecord } from "~/data/device/storage";
@@ -72,7 +72,8 @@ export function merged(here: Pressed | undefined, there: Pressed): Pressed {
   const { created, recorded, refused } = here;
   const setAside = [...new Map([...here.setAside, ...there.setAside].map((e) => [e.id, e])).values()];
   const away = new Set(setAside.map((e) => e.id));
-  const events = here.events.filter((e) => !away.has(e.id));
+  // The same list where nothing is away: what is reckoned from it is not reckoned anew.
+  const events = away.size > 0 ? here.events.filter((e) => !away.has(e.id)) : here.events;
   return {
     setAside,
     took: [...new Set([...here.took, ...there.took])],
@@ -90,8 +91,15 @@ export function merged(here: Pressed | undefined, there: Pressed): Pressed {
 export const isUnsent = ({ created, events, recorded }: KeptRun) =>
   created ? events.length > recorded.length : events.some((e) => e.kind === "begin");
 
+/** From when on a run that is here is over, milliseconds since the epoch: asked with every press and tick. */
+const overFrom = new WeakMap<readonly RunEvent[], number>();
+
 /** Whether a run goes on: it was not ended, and something has been heard of it lately. */
-export const isUnderWay = ({ run, events }: KeptRun): boolean => !isRunOver(run.startsAt, events, timeNow());
+export function isUnderWay({ run, events }: KeptRun): boolean {
+  const until = overFrom.get(events) ?? runOverFrom(run.startsAt, events);
+  overFrom.set(events, until);
+  return timeNow() < until;
+}
 
 /** Whether another device runs it, and this one follows: it was begun there, or taken over there since. */
 export function isFollowed({

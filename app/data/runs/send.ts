@@ -11,16 +11,24 @@ import { drop, everyRun, get, put, runStore } from "./store";
 const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden"]);
 
 const RETRY = 3_000;
-/** What a press did is painted before it is sent, milliseconds. */
-const PAINTED = 40;
+/** What was pressed is sent at the latest after so long: a page that nobody looks at is not painted, milliseconds. */
+const AT_LATEST = 250;
+/** So long after the frame in which that is painted: it is on its way to the screen by then, milliseconds. */
+const PAINTED = 20;
 
 let sending = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-/** Sends what was just pressed, once that is painted. */
+/** Sends what was just pressed, once what it did is painted. */
 export function sendSoon(): void {
   clearTimeout(timer);
-  timer = setTimeout(sendAll, PAINTED);
+  const mine = setTimeout(sendAll, AT_LATEST);
+  timer = mine;
+  requestAnimationFrame(() =>
+    setTimeout(() => {
+      if (timer === mine) void sendAll();
+    }, PAINTED),
+  );
 }
 
 /** Sends whatever the server does not have yet, and tries again later when it cannot be reached. */

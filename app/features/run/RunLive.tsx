@@ -1,13 +1,14 @@
 import { breathAt, groupStand, type RunState, runClock, waitPrompt } from "@tonodrome/core";
+import type { ShelfContent } from "@tonodrome/core/judge";
 import { useRouter } from "expo-router";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { memo, useEffect, useMemo, useRef, useState } from "react";
 import { useMay } from "~/data/account/account";
 import { timeNow } from "~/data/client/clock";
 import { useNow } from "~/data/client/useNow";
-import { useOpenRuns } from "~/data/runs/hooks";
-import { isFollowed, type KeptRun } from "~/data/runs/keptRun";
+import type { KeptRun } from "~/data/runs/keptRun";
 import { takeRun } from "~/data/runs/press";
 import { Button } from "~/ui/Button";
+import { useFrameLater } from "~/ui/hooks/useFrameLater";
 import { useKeys } from "~/ui/hooks/useKeys";
 import { useStable } from "~/ui/hooks/useStable";
 import { useWide } from "~/ui/hooks/useWide";
@@ -26,18 +27,18 @@ import { usePulse } from "./follow/usePulse";
 import { useRunningOrder } from "./follow/useRunningOrder";
 import { GroupSheet } from "./group/GroupSheet";
 import { useRunForecast } from "./judge/useRunForecast";
-import { useAutomatics } from "./presses/useAutomatics";
+import { OpenRuns } from "./OpenRuns";
 import { usePresses } from "./presses/usePresses";
 import { type MenuPlace, RunMenu } from "./RunMenu";
-import { RunStrip } from "./RunStrip";
 import { useRefit } from "./refit/useRefit";
-import { useTopUpShelf } from "./refit/useTopUpShelf";
 import { StepList } from "./StepList";
 import { useCues } from "./sound/useCues";
 
-interface RunLiveProps {
+export interface RunLiveProps {
   run: KeptRun["run"];
   state: RunState;
+  /** Drills of the shelf that a re-fit may be topped up with. */
+  shelf: readonly ShelfContent[];
   /** Whether another device runs it. */
   follows: boolean;
   /** What is wrong with keeping the log or with the clock, if anything. */
@@ -62,8 +63,6 @@ const KEYS = [
   ["?", "These keys"],
 ] as const;
 
-const NO_RUNS: readonly KeptRun[] = [];
-
 /** How often the screen is drawn anew, milliseconds: finely only where tempo or breath are counted. */
 const FINE = 250;
 const COARSE = 1000;
@@ -79,7 +78,8 @@ function isFine(plan: KeptRun["run"]["plan"], state: RunState): boolean {
 }
 
 /** The running screen: it fills with ink as the drill elapses, and every word is cut at the ink's edge. */
-export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
+export const RunLive = memo(function RunLive(props: RunLiveProps) {
+  const { run, state, shelf, follows, trouble } = props;
   const { plan } = run;
   const router = useRouter();
   const tick = useNow(isFine(plan, state) ? FINE : COARSE);
@@ -89,19 +89,15 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
   const settings = useRunSettings();
   const mayRun = useMay("run");
   const drives = mayRun && !follows;
-  const runs = useOpenRuns();
   const [sheet, setSheet] = useState<"menu" | "end" | "keys" | "after" | "group" | null>(null);
   const clock = runClock(state, now);
-  const shelf = useTopUpShelf(run);
   const presses = usePresses(run.id, state);
   const { offer, failure, leave } = useRefit(plan, state, clock.ahead, settings, shelf);
   const forecast = useRunForecast(plan, state, now);
   useCues(run.id, state, clock, settings);
-  const own = useMemo(() => (mayRun ? runs.filter((kept) => !isFollowed(kept)) : NO_RUNS), [mayRun, runs]);
   useWakeLock(state.status !== "ended");
   const pulse = usePulse(simulatedPulse, run.id, state, settings.strap && drives);
   const order = useRunningOrder(simulatedOrderOf, run, state, settings.followsOrder && drives);
-  useAutomatics(own, now, settings.beginsItself);
 
   // At once, but not again what has been taken back: then it is an offer like any other.
   const appliedAtOnce = useRef(new Set<string>());
@@ -184,10 +180,10 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
   const close = () => setSheet(null);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <RunStrip runs={runs} here={run.id} now={now} />
+      <OpenRuns here={run.id} now={now} />
       <div className="flex min-h-0 flex-1">
         <div className="relative flex min-h-0 flex-1 flex-col overflow-hidden">
-          <RunFace {...face} ground="paper" />
+          <Face {...face} ground="paper" isFirst={ink < 0.5} />
           <div
             className="rise pointer-events-none absolute inset-0 flex bg-fill"
             style={{
@@ -197,7 +193,7 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
             aria-hidden
             data-testid="ink"
           >
-            <RunFace {...face} ground="ink" />
+            <Face {...face} ground="ink" isFirst={ink >= 0.5} />
           </div>
         </div>
         {wide && !settings.bigType ? <StepList state={state} /> : null}
@@ -240,4 +236,10 @@ export function RunLive({ run, state, follows, trouble }: RunLiveProps) {
       ) : null}
     </div>
   );
+});
+
+/** One of the two faces. The one that is seen most of is painted with a press, the other in the frame after it. */
+function Face({ model, isFirst, ...rest }: RunFaceProps & { isFirst: boolean }) {
+  const late = useFrameLater(model);
+  return <RunFace {...rest} model={isFirst ? model : late} />;
 }

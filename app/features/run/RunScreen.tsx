@@ -1,20 +1,21 @@
-import { runState } from "@tonodrome/core";
-import { useEffect, useMemo } from "react";
+import { useEffect } from "react";
 import { View } from "react-native";
 import { useMay } from "~/data/account/account";
 import { clockWords, useClockAhead } from "~/data/client/clock";
 import { useRun } from "~/data/resources/log";
 import { checkKeptRuns } from "~/data/runs/checkKeptRuns";
-import { useKeeps, useKeptRun, useLink, useOpenRuns } from "~/data/runs/hooks";
+import { useKeeps, useKeptAbout, useKeptRun, useLink, useOtherRuns } from "~/data/runs/hooks";
 import { isFollowed, type KeptRun } from "~/data/runs/keptRun";
 import { adoptRun, pressRun } from "~/data/runs/press";
+import { stateOf } from "~/data/runs/stateOf";
 import { Loaded } from "~/ui/layout/Loading";
 import { useTitle } from "~/ui/layout/Screen";
 import { useRunSettings } from "./device/runSettings";
+import { FollowedStart } from "./follow/FollowedStart";
 import { simulatedOrderOf } from "./follow/simulatedOrder";
-import { useFollowedStart } from "./follow/useFollowedStart";
 import { useRunningOrder } from "./follow/useRunningOrder";
-import { RunLive } from "./RunLive";
+import { RunLive, type RunLiveProps } from "./RunLive";
+import { useTopUpShelf } from "./refit/useTopUpShelf";
 
 /**
  * So many runs beside the one shown follow their starts, the next ones. A browser opens six connections to a server, and
@@ -26,45 +27,56 @@ checkKeptRuns();
 
 /** A run: the one kept on this device, with what other phones have pressed; or else the server's, taken up here. */
 export function RunScreen({ id }: { id: string }) {
-  const kept = useKeptRun(id);
-  const run = useRun(id, kept === null || kept.created);
+  const here = useKeptAbout(id);
+  const theirs = useRun(id, here === null || here.isCreated);
   useTitle("Run");
   useEffect(() => {
-    if (run.data) adoptRun(run.data);
-  }, [run.data]);
-  const others = useOpenRuns()
-    .filter((other) => other.run.id !== id)
-    .slice(0, BESIDE);
+    if (theirs.data) adoptRun(theirs.data);
+  }, [theirs.data]);
+  const others = useOtherRuns(id).slice(0, BESIDE);
   return (
     <View className="min-h-0 flex-1" role="main">
       {others.map((other) => (
         <Beside key={other.run.id} kept={other} />
       ))}
-      {kept ? <Live kept={kept} /> : <Loaded query={run}>{() => null}</Loaded>}
+      {here ? <Here run={here.run} /> : <Loaded query={theirs}>{() => null}</Loaded>}
     </View>
   );
 }
 
-function Live({ kept }: { kept: KeptRun }) {
-  const { run, events } = kept;
-  const state = useMemo(() => runState(run.plan, events), [run.plan, events]);
+/** What is read for a run besides its presses stays as it is while it is pressed. */
+function Here({ run }: Pick<KeptRun, "run">) {
+  return <Live id={run.id} shelf={useTopUpShelf(run)} />;
+}
+
+function Live({ id, shelf }: { id: string } & Pick<RunLiveProps, "shelf">) {
+  const kept = useKeptRun(id);
+  return kept ? <LiveRun kept={kept} shelf={shelf} /> : null;
+}
+
+function LiveRun({ kept, shelf }: { kept: KeptRun } & Pick<RunLiveProps, "shelf">) {
+  const { run } = kept;
+  const state = stateOf(kept);
   const mayRun = useMay("run");
   const follows = isFollowed(kept);
-  useFollowedStart(kept, state);
   const ahead = useClockAhead();
   useNotedClock(run.id, mayRun && !follows ? ahead : state.clockAhead, state.clockAhead);
-  return <RunLive run={run} state={state} follows={follows} trouble={useTrouble(kept, ahead)} />;
+  const trouble = useTrouble(kept, ahead);
+  return (
+    <>
+      <FollowedStart kept={kept} state={state} />
+      <RunLive run={run} state={state} shelf={shelf} follows={follows} trouble={trouble} />
+    </>
+  );
 }
 
 /** Another run under way on this device, which is not shown: it goes on following its start. */
 function Beside({ kept }: { kept: KeptRun }) {
-  const { run, events } = kept;
-  const state = useMemo(() => runState(run.plan, events), [run.plan, events]);
+  const state = stateOf(kept);
   const mayRun = useMay("run");
   const { followsOrder } = useRunSettings();
-  useFollowedStart(kept, state);
-  useRunningOrder(simulatedOrderOf, run, state, followsOrder && mayRun && !isFollowed(kept));
-  return null;
+  useRunningOrder(simulatedOrderOf, kept.run, state, followsOrder && mayRun && !isFollowed(kept));
+  return <FollowedStart kept={kept} state={state} />;
 }
 
 /** What is wrong, in one line: what matters most. */

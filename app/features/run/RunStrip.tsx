@@ -1,7 +1,8 @@
-import { formatLength, formatMinus, runClock, runState } from "@tonodrome/core";
+import { formatLength, formatMinus, runClock } from "@tonodrome/core";
 import { Link } from "expo-router";
 import { Text, View } from "react-native";
 import type { KeptRun } from "~/data/runs/keptRun";
+import { stateOf } from "~/data/runs/stateOf";
 
 /**
  * The runs under way on this device: a press goes to one, and each keeps its time. The one shown stays at the left edge, who
@@ -16,8 +17,9 @@ export function RunStrip({ runs, here, now }: { runs: readonly KeptRun[]; here: 
       aria-label="Runs under way"
       className="flex-row overflow-x-auto border-b-2 border-line bg-paper"
     >
-      {ordered.map(({ run, events }) => {
-        const state = runState(run.plan, events);
+      {ordered.map((kept) => {
+        const { run } = kept;
+        const state = stateOf(kept);
         const clock = runClock(state, now);
         const drill = state.splits[state.index]?.drill;
         const isHere = run.id === here;

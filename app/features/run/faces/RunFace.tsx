@@ -6,6 +6,7 @@ import {
   spokenLength,
   waitPrompt,
 } from "@tonodrome/core";
+import { memo } from "react";
 import { Text, View } from "react-native";
 import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
 import type { Presses } from "~/features/run/presses/usePresses";
@@ -31,7 +32,7 @@ export interface RunFaceProps {
 const ON_TIME = 15;
 
 /** Everything on the running screen, in the colours of one ground. */
-export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
+export const RunFace = memo(function RunFace({ model, presses, actions, ground }: RunFaceProps) {
   const { run, state, clock, trouble, settings, pulse, order } = model;
   const lies = useLies();
   const { text, now } = WORDS[ground];
@@ -82,7 +83,7 @@ export function RunFace({ model, presses, actions, ground }: RunFaceProps) {
       </div>
     </div>
   );
-}
+});
 
 function Middle({ model, text }: { model: FaceModel; text: string }) {
   const { state, plan, now } = model;

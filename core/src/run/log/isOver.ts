@@ -4,15 +4,18 @@ import type { RunEvent } from "./runEvent";
 const FORGOTTEN = 12 * 3_600_000;
 
 /**
- * Whether a run is over: it was ended, or nobody has pressed anything for half a day after its start and its last press.
+ * From when on a run is over: it was ended, or nobody has pressed anything for half a day after its start and its last press.
  * @param startsAt the start as the run has it, ISO 8601
- * @param now milliseconds since the epoch
+ * @returns milliseconds since the epoch; minus infinity where it was ended
  */
-export function isRunOver(
+export function runOverFrom(startsAt: string, events: readonly Pick<RunEvent, "kind" | "at">[]): number {
+  if (events.some((e) => e.kind === "end")) return Number.NEGATIVE_INFINITY;
+  return events.reduce((latest, e) => Math.max(latest, Date.parse(e.at)), Date.parse(startsAt)) + FORGOTTEN;
+}
+
+/** Whether a run is over (`runOverFrom`). @param now milliseconds since the epoch */
+export const isRunOver = (
   startsAt: string,
   events: readonly Pick<RunEvent, "kind" | "at">[],
   now: number,
-): boolean {
-  const last = events.reduce((latest, e) => Math.max(latest, Date.parse(e.at)), Date.parse(startsAt));
-  return now - last >= FORGOTTEN || events.some((e) => e.kind === "end");
-}
+): boolean => now >= runOverFrom(startsAt, events);
