@@ -30,6 +30,8 @@ test("a warm-up is run, held, extended, undone, and ends in the log with planned
   await expect(timer).toHaveText(near(360));
   await page.getByRole("button", { name: "+30 s" }).click();
   await expect(timer).toHaveText(near(390));
+  // Above the ink and below it the same is said.
+  await expect(page.getByTestId("ink").getByRole("timer", { includeHidden: true })).toHaveText(near(390));
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(timer).toHaveText(near(360));
 

@@ -31,6 +31,34 @@ const mutants = [
     "before?.ours.has(plan.version) ? before :",
     "false ? before :",
   ],
+  ["a press waits for its paint", send, "setTimeout(sendAll, PAINTED)", "setTimeout(sendAll, 1e6)"],
+  ["and is sent without one", send, "setTimeout(sendAll, AT_LATEST)", "setTimeout(sendAll, 1e6)"],
+  ["a run is replayed with each press", `${RUNS}stateOf.ts`, "known?.events === events", "known"],
+  ["and once for the same", `${RUNS}stateOf.ts`, "known?.events === events", "false"],
+  [
+    "the same presses are the same list",
+    `${RUNS}keptRun.ts`,
+    "away.size > 0 ? here.events.filter((e) => !away.has(e.id)) : here.events",
+    "here.events.filter((e) => !away.has(e.id))",
+  ],
+  [
+    "the others are the others",
+    `${RUNS}hooks.ts`,
+    "openRuns().filter(({ run }) => run.id !== id)",
+    "openRuns()",
+  ],
+  [
+    "a start that moved is looked at",
+    "app/features/run/follow/FollowedStart.tsx",
+    "moves(a.kept) === moves(b.kept)",
+    "true",
+  ],
+  [
+    "no press alone is",
+    "app/features/run/follow/FollowedStart.tsx",
+    "a.kept.run === b.kept.run &&",
+    "a.kept === b.kept &&",
+  ],
   ["a press is sent", `${RUNS}press.ts`, "  sendSoon();\n", ""],
   [
     "a run is the club's that is open",
@@ -108,8 +136,8 @@ const mutants = [
   [
     "what was set aside stays so",
     `${RUNS}keptRun.ts`,
-    "const events = here.events.filter((e) => !away.has(e.id));",
-    "const { events } = here;",
+    "away.size > 0 ? here.events.filter((e) => !away.has(e.id)) : here.events",
+    "here.events",
   ],
   [
     "what two tabs recorded adds up",
@@ -360,7 +388,7 @@ const mutants = [
 
 const TESTS = {
   warmup: "warmup/(useHeldFit|HeldState)",
-  runs: "data/(runStore|refusedPresses|manyRuns|checkKeptRuns|changes)",
+  runs: "data/(runStore|runHooks|refusedPresses|manyRuns|checkKeptRuns|changes)",
   client: "(data/(clock|runStore|api|starts|account|useNow)|early/)",
   plan: "data/planDraft",
   resources: "(data/(starts|changes)|starts/startView|run/useFollowedStart)",

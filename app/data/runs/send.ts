@@ -22,13 +22,8 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 /** Sends what was just pressed, once what it did is painted. */
 export function sendSoon(): void {
   clearTimeout(timer);
-  const mine = setTimeout(sendAll, AT_LATEST);
-  timer = mine;
-  requestAnimationFrame(() =>
-    setTimeout(() => {
-      if (timer === mine) void sendAll();
-    }, PAINTED),
-  );
+  timer = setTimeout(sendAll, AT_LATEST);
+  requestAnimationFrame(() => setTimeout(sendAll, PAINTED));
 }
 
 /** Sends whatever the server does not have yet, and tries again later when it cannot be reached. */

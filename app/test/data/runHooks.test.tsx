@@ -3,6 +3,7 @@ import { fitPlan, runPlanOf } from "@tonodrome/core";
 import { signedInAs } from "~/data/account/account";
 import * as hooks from "~/data/runs/hooks";
 import { adoptRun, createRun, pressRun } from "~/data/runs/press";
+import { stateOf } from "~/data/runs/stateOf";
 import { get } from "~/data/runs/store";
 import { makeMe } from "~/test/made/makeMe";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
@@ -33,6 +34,39 @@ it("shows a run as it is pressed, which runs there are, and how the server does"
   act(() => pressRun(id, { kind: "end" }));
   expect(shown.result.current).toMatchObject({ open: [], of: null });
   expect(renderHook(() => hooks.useLink()).result.current).toBe("reached");
+});
+
+it("what is shown beside a run is not drawn anew with its presses, and they are replayed once", () => {
+  signedInAs(makeMe());
+  Object.assign(AbortSignal, { timeout: () => undefined });
+  Object.assign(globalThis, { fetch: () => new Promise(() => undefined) });
+  const make = () => createRun(start, runPlanOf(fitPlan(twoMinutePlan, 2700), start.startsAt));
+  let [here, other] = ["", ""];
+  act(() => {
+    [here, other] = [make(), make()];
+  });
+  const about = jest.fn();
+  const shown = renderHook(() => {
+    about();
+    return { others: hooks.useOtherRuns(here), about: hooks.useKeptAbout(here) };
+  });
+  const before = shown.result.current;
+  expect(before).toMatchObject({ about: { run: { id: here }, isCreated: false } });
+  expect(before.others.map(({ run }) => run.id)).toContain(other);
+  expect(before.others.map(({ run }) => run.id)).not.toContain(here);
+  act(() => pressRun(here, { kind: "begin" }));
+  expect(about).toHaveBeenCalledTimes(1);
+  act(() => pressRun(other, { kind: "begin" }));
+  expect(about).toHaveBeenCalledTimes(2);
+  expect(renderHook(() => hooks.useKeptAbout("nowhere")).result.current).toBeNull();
+
+  const kept = get(here) as NonNullable<ReturnType<typeof get>>;
+  const state = stateOf(kept);
+  expect(state.status).toBe("under-way");
+  expect(stateOf({ run: kept.run, events: kept.events })).toBe(state);
+  act(() => pressRun(here, { kind: "end" }));
+  expect(stateOf(get(here) as typeof kept).status).toBe("ended");
+  act(() => pressRun(other, { kind: "end" }));
 });
 
 it("takes up a run that the server has and this device has not, as one of the club that is open", () => {

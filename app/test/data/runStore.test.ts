@@ -37,6 +37,27 @@ it("sends a run and every press, once each and in order", async () => {
   expect(device.server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "done"]);
 });
 
+it("sends a press once it is painted, and in the background, where nothing is, soon all the same", async () => {
+  const id = begin();
+  await settle();
+  const frames: (() => void)[] = [];
+  const frame = globalThis.requestAnimationFrame;
+  Object.assign(globalThis, { requestAnimationFrame: (act: () => void) => frames.push(act) });
+  const before = device.server.calls;
+  device.runs.pressRun(id, { kind: "begin" });
+  await jest.advanceTimersByTimeAsync(100);
+  expect(device.server.calls).toBe(before);
+  for (const act of frames) act();
+  await jest.advanceTimersByTimeAsync(50);
+  expect(device.server.calls).toBeGreaterThan(before);
+  await settle();
+  expect(device.server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin"]);
+  device.runs.pressRun(id, { kind: "done" });
+  await jest.advanceTimersByTimeAsync(300);
+  expect(device.server.runs.get(id)?.events.map((e) => e.kind)).toEqual(["begin", "done"]);
+  Object.assign(globalThis, { requestAnimationFrame: frame });
+});
+
 it("keeps presses while the server is away, through a reload, and sends them afterwards", async () => {
   device.server.up = false;
   const id = begin();
@@ -393,6 +414,9 @@ describe("what two tabs know of one run", () => {
     });
     expect(merged(pressed({ took: ["a"] }), pressed({ took: ["b"] })).took).toEqual(["a", "b"]);
     expect(merged(undefined, there)).toBe(there);
+    // Nothing new was pressed: it is the same list, and nothing is reckoned from it again.
+    const same = pressed({ events: [event(1)] });
+    expect(merged(same, pressed({ events: [event(1)], recorded: [event(1).id] })).events).toBe(same.events);
   });
 });
 

@@ -1,6 +1,7 @@
 import { act, renderHook } from "@testing-library/react-native";
 import { applyKeptTheme, useTheme } from "~/data/device/theme";
 import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
+import { useFrameLater } from "~/ui/hooks/useFrameLater";
 import { useGrowing } from "~/ui/hooks/useGrowing";
 import { useKeys } from "~/ui/hooks/useKeys";
 import { useSame } from "~/ui/hooks/useSame";
@@ -13,6 +14,18 @@ it("tells the last of several values, once what is under the finger is painted",
   expect(told).toEqual([]);
   await act(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 1))));
   expect(told).toEqual([3]);
+});
+
+it("has a value one frame later, and then the newest", async () => {
+  const { result, rerender } = renderHook(({ n }: { n: number }) => useFrameLater(n), {
+    initialProps: { n: 1 },
+  });
+  expect(result.current).toBe(1);
+  rerender({ n: 2 });
+  rerender({ n: 3 });
+  expect(result.current).toBe(1);
+  await act(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 1))));
+  expect(result.current).toBe(3);
 });
 
 it("is the same as long as its key is, and one function that does what the newest would", () => {

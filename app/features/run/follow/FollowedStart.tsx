@@ -10,15 +10,11 @@ interface FollowedStartProps {
 
 const moves = ({ events }: KeptRun) => events.filter((e) => e.kind === "start-moved").length;
 
-/** Keeps a run and its start together, as a part of its own: a press that moves no start is nothing to it. */
+/** Keeps a run and its start together, as a part of its own: what moves no start and ends nothing is nothing to it. */
 export const FollowedStart = memo(
   function FollowedStart({ kept, state }: FollowedStartProps) {
     useFollowedStart(kept, state);
     return null;
   },
-  (a, b) =>
-    a.kept.run === b.kept.run &&
-    a.state.startsAt === b.state.startsAt &&
-    a.state.status === b.state.status &&
-    moves(a.kept) === moves(b.kept),
+  (a, b) => a.kept.run === b.kept.run && a.state.status === b.state.status && moves(a.kept) === moves(b.kept),
 );
