@@ -58,6 +58,8 @@ export const words = {
   printedSheet: "Sheet to print",
   remove: "Remove",
   rest: "Rest",
+  restAsMultiple: "Rest as a multiple of the effort",
+  multipleOfEffort: "A multiple of the effort",
   restAfterIt: "Rest after it",
   run: "Run",
   rungsFirstToLast: "Rungs, first to last",

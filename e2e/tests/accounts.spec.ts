@@ -20,7 +20,7 @@ const newEmail = () => `person${++people}.${Date.now()}@example.org`;
 async function signUp(page: Page, name: string, club: string): Promise<string> {
   const email = newEmail();
   await page.goto("/");
-  await page.getByRole("link", { name: "Make an account and a club" }).click();
+  await page.getByRole("link", { name: "Create an account and a club" }).click();
   await page.getByLabel("Name of your club").fill(club);
   await page.getByLabel("Your name").fill(name);
   await page.getByLabel("E-mail").fill(email);
@@ -175,11 +175,11 @@ test("signing out and in comes back to the same address; a wrong password says s
 }) => {
   const email = await signUp(page, "Vera Holt", "Door club");
   await page.goto("/account");
-  await page.getByLabel("Present password").fill("not it at all");
+  await page.getByLabel("Current password").fill("not it at all");
   await page.getByLabel("New password").fill("another sentence");
   await page.getByRole("button", { name: "Change the password" }).click();
   await expect(page.getByText("This is not your present password")).toBeVisible();
-  await page.getByLabel("Present password").fill(PASSWORD);
+  await page.getByLabel("Current password").fill(PASSWORD);
   await page.getByRole("button", { name: "Change the password" }).click();
   await expect(page.getByText("Changed. Every other device is signed out.")).toBeVisible();
   await page.getByRole("button", { name: "Sign out", exact: true }).click();

@@ -179,7 +179,7 @@ test("an archer's gate ladder: generated, changed by hand, seen as rungs in the 
   await expect(made.getByRole("listitem").last()).toContainText("Far face, 70 %");
   // Too little time: hits go first, then the top.
   for (let i = 0; i < 12; i++) await sheet.getByRole("button", { name: "Time for it: less" }).click();
-  await expect(made).toContainText("Given up for time");
+  await expect(made).toContainText("Cut to fit");
   for (let i = 0; i < 14; i++) await sheet.getByRole("button", { name: "Time for it: more" }).click();
   await sheet.getByRole("button", { name: "Use these rungs" }).click();
 
@@ -273,7 +273,7 @@ test("what is sore is spared in one step, showing what is replaced, and never sh
   await expect(list.getByText(/loads the knee, to be protected on this day/)).toHaveCount(2);
   await expect(list.getByRole("button", { name: /instead$/ })).toHaveCount(2);
   await expectAccessible(page);
-  await page.getByRole("button", { name: "Mend all 2 of one kind" }).click();
+  await page.getByRole("button", { name: "Fix all 2 of one kind" }).click();
   await expect(list.getByText(/to be protected/)).toHaveCount(0);
   await page.getByRole("button", { name: "Close" }).click();
   const names = await stairNames(page);

@@ -27,7 +27,7 @@ async function countPresses(page: Page): Promise<() => Promise<number>> {
 async function signUp(page: Page): Promise<void> {
   // The way that somebody new comes: by the front page.
   await page.goto("/");
-  await page.getByRole("link", { name: "Make an account and a club" }).click();
+  await page.getByRole("link", { name: "Create an account and a club" }).click();
   await page.getByLabel("Name of your club").fill("Harbour Tumblers");
   await page.getByLabel("Your name").fill("Ines Vantongeren");
   await page.getByLabel("E-mail").fill(`first.${Date.now()}@example.org`);

@@ -79,7 +79,7 @@ test("the start moves: what is left is fitted anew, said in a line, applied at a
   await expect(offer).toContainText(/The start is 5 min earlier\..*left out/);
   await expectAccessible(page);
   await page.getByRole("button", { name: "Adjust plan", exact: true }).click();
-  await expect(page.getByText(/^Re-fitted\./).first()).toBeVisible();
+  await expect(page.getByText(/^Plan adjusted\./).first()).toBeVisible();
   await expect(offer).toHaveCount(0);
   // Today has the start where it was moved to.
   await page.getByRole("button", { name: "Undo" }).click();
@@ -96,11 +96,11 @@ test("behind by more than is wished, a re-fit is offered; at once if that is wis
   );
   await page.getByRole("button", { name: "Run", exact: true }).click();
   await page.getByRole("button", { name: "More", exact: true }).click();
-  await page.getByRole("checkbox", { name: "Re-fits at once" }).click();
+  await page.getByRole("checkbox", { name: "Adjusts the plan at once" }).click();
   await page.getByRole("button", { name: "Close" }).click();
   await page.getByRole("button", { name: "Begin" }).click();
   await page.clock.fastForward(330_000);
-  await expect(page.getByText(/^Re-fitted\./).first()).toBeVisible();
+  await expect(page.getByText(/^Plan adjusted\./).first()).toBeVisible();
   // Taken back it is not applied again by itself, only offered.
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByTestId("refit")).toContainText("behind");

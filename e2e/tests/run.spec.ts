@@ -149,7 +149,7 @@ test("keys run it from a table", async ({ page }) => {
   await page.keyboard.press("u");
   await expect(page.getByText("1 of 2").first()).toBeVisible();
   await page.keyboard.press("?");
-  await expect(page.getByRole("dialog")).toContainText("Hold, and go on");
+  await expect(page.getByRole("dialog")).toContainText("Hold, and resume");
 });
 
 test("on a wide screen the log is a table with the chosen run beside it", async ({ page }) => {

@@ -124,7 +124,7 @@ test("who is on now moves everybody after, at the pace of today so far", async (
   await expect(page.getByTestId("pace")).toContainText("ahead of the list");
   const ours = page.getByRole("list", { name: "Ours in this order" });
   await expect(ours.getByRole("listitem").first()).toContainText("14:12");
-  await page.getByRole("button", { name: "Another number is on" }).click();
+  await page.getByRole("button", { name: "Set who is on now" }).click();
   await page.getByRole("button", { name: "Number: more" }).click();
   await page.getByRole("button", { name: "4 is on", exact: true }).click();
   await expect(ours.getByRole("listitem").first()).toContainText("on now");
@@ -153,7 +153,7 @@ test("an order is made by hand for a start, with groups, and others are put in",
   await expectAccessible(page);
   await page.getByRole("button", { name: "Follow this order" }).click();
   await expect(page.getByTestId("on-now")).toHaveText("Nobody yet");
-  await page.getByRole("button", { name: "Who stands in it" }).click();
+  await page.getByRole("button", { name: "Who is in this order" }).click();
   await page
     .getByRole("button", { name: /^Put .* in as 1$/ })
     .first()

@@ -29,7 +29,7 @@ test("the shelf goes out as a table and comes back changed: each drill is seen b
   const [head = "", first = ""] = lines;
   const name = first.split(",")[0] ?? "";
   await choose([head, first.replace(/^[^,]*,[^,]*/, `${name},Sideways`)].join("\r\n"));
-  await expect(page.getByRole("list", { name: "Faults of the table" })).toContainText("Line 2, Phase");
+  await expect(page.getByRole("list", { name: "Errors in the table" })).toContainText("Line 2, Phase");
   await expect(page.getByRole("button", { name: /^Make/ })).toHaveCount(0);
   await page.getByRole("button", { name: "Choose another" }).click();
 
@@ -39,7 +39,7 @@ test("the shelf goes out as a table and comes back changed: each drill is seen b
   await expect(summary(page)).toHaveText("1 new, 1 changed, 0 as they are");
   await expectAccessible(page);
   await page.getByRole("button", { name: "Make 1, change 1 drills" }).click();
-  await expect(page.getByText("Taken. It is on your shelf.")).toBeVisible();
+  await expect(page.getByText("Imported. It is on your shelf.")).toBeVisible();
   await page.getByRole("button", { name: "Close", exact: true }).click();
   await page.getByLabel("Find").fill("Brand new drill");
   await expect(page.getByText("Brand new drill", { exact: true })).toBeVisible();

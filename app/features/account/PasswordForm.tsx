@@ -26,7 +26,7 @@ export function PasswordForm() {
   return (
     <form className="flex flex-col gap-3" onSubmit={submit} noValidate>
       <Field
-        label="Present password"
+        label="Current password"
         type="password"
         autoComplete="current-password"
         error={errors.current?.message}

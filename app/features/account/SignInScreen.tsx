@@ -17,7 +17,7 @@ export function SignInScreen() {
       <SignInForm />
       {door.data?.signUp === false ? null : (
         <Link href="/sign-up" className="flex min-h-press items-center justify-center">
-          <Text className="font-strong text-body text-press underline">Make an account and a club</Text>
+          <Text className="font-strong text-body text-press underline">Create an account and a club</Text>
         </Link>
       )}
       {door.data?.demo ? (

@@ -14,7 +14,7 @@ export function SignUpScreen() {
   if (me) return <Redirect href={signUp.isIdle ? "/" : "/first"} />;
   return (
     <Welcome
-      title="An account and a club"
+      title="Create account and club"
       lead="You will be the club's owner and can invite coaches, assistants and athletes by a link."
     >
       <NewAccountForm

@@ -127,7 +127,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
       <Section title="Scales, easy to hard">
         <ScalesFields scales={profile.scales} onChange={(scales) => change({ scales })} />
       </Section>
-      <Section title="What they start in">
+      <Section title="Events they enter">
         {events.length > 0 ? (
           <MultiChoice
             label={words.events}

@@ -26,7 +26,7 @@ export function ProtectedAreas({ areas, onChange }: { areas: Areas; onChange: (a
         <Field
           key={area}
           label={`${area[0]?.toUpperCase()}${area.slice(1)}, protect until`}
-          hint="Left empty: until it is taken out."
+          hint="Left empty: until it is removed."
           type="date"
           value={until ?? ""}
           onChange={(e) => {

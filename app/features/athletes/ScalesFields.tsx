@@ -46,7 +46,7 @@ export function ScalesFields({ scales, onChange }: ScalesFieldsProps) {
           />
           <Choice
             named
-            label="What it grades"
+            label="Action it grades"
             options={KINDS}
             value={scale.kind}
             onChange={(kind) => put(scale.id, { kind })}
@@ -119,7 +119,7 @@ function ScaleItems({
                   onChange={(intensity) => put(item.name, { intensity })}
                 />
                 <Amount
-                  label="Succeeds"
+                  label="Success rate"
                   value={item.chancePercent ?? 0}
                   least={0}
                   most={99}

@@ -16,7 +16,7 @@ export function ClubFile() {
     <View className="gap-6">
       <Export />
       {demo ? (
-        <Notice text="Nothing is imported into the demo: make an account and a club for that." />
+        <Notice text="Nothing is imported into the demo: create an account and a club for that." />
       ) : (
         <Import />
       )}

@@ -14,7 +14,7 @@ export function DeleteClub() {
     <View className="gap-4">
       <Notice
         warn
-        text="Every athlete, drill, start, warm-up and run of this club goes with it, for everybody. It cannot be taken back: export it first if you may want it again."
+        text="Every athlete, drill, start, warm-up and run of this club goes with it, for everybody. It cannot be undone: export it first if you may want it again."
       />
       <NameForm
         label={words.nameOfTheClub}

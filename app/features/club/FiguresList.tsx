@@ -29,7 +29,7 @@ export default function FiguresList({ answer }: { answer: ClubFiguresAnswer }) {
         {changed === 0 ? "All as usual." : changed === 1 ? "1 of your own." : `${changed} of your own.`}
       </Text>
       {mayBuild && changed > 0 ? (
-        <Button label="All as usual again" disabled={save.isPending} onPress={() => write([])} />
+        <Button label="Reset all to the usual" disabled={save.isPending} onPress={() => write([])} />
       ) : null}
       <View role="list" aria-label="Checks">
         {CHECKS.map((check) => (

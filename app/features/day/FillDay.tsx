@@ -50,7 +50,7 @@ export function FillDay({ model, onDone }: FillDayProps) {
         </Section>
       ) : null}
       {draft.steps ? (
-        <Section title="Not its own any more">
+        <Section title="Back to the usual day">
           <Button
             label="Forget what was changed for this start"
             icon="undo"

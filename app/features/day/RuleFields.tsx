@@ -51,7 +51,7 @@ export function RuleFields({ step, others, onChange }: RuleFieldsProps) {
       ))}
       <View className="flex-row flex-wrap gap-2">
         <Button
-          label="So long before another step"
+          label="Some time before another step"
           icon="add"
           disabled={full}
           onPress={() =>
@@ -59,7 +59,7 @@ export function RuleFields({ step, others, onChange }: RuleFieldsProps) {
           }
         />
         <Button
-          label="Straight before another step"
+          label="Right before another step"
           icon="add"
           disabled={full}
           onPress={() => start && add({ kind: "straight-before", of: start.id })}
@@ -88,7 +88,7 @@ function RuleField({
   if (rule.kind === "straight-before")
     return (
       <Select
-        label="It ends when this begins"
+        label="Ends when this begins"
         options={ofWhich}
         value={rule.of}
         onChange={(of) => onChange({ ...rule, of })}
@@ -124,7 +124,7 @@ function RuleField({
     <>
       <Edge edge={rule.edge} onChange={(edge) => onChange({ ...rule, edge })} />
       <Amount
-        label="at least so long before"
+        label="At least this long before"
         value={rule.leastMinutes}
         least={0}
         most={FURTHEST}
@@ -140,14 +140,14 @@ function RuleField({
       />
       {mostMinutes === undefined ? (
         <Button
-          label="And at most so long"
+          label="Add a maximum"
           icon="add"
           onPress={() => onChange({ ...rule, mostMinutes: rule.leastMinutes })}
         />
       ) : (
         <>
           <Amount
-            label="and at most so long before"
+            label="At most this long before"
             value={mostMinutes}
             least={rule.leastMinutes}
             most={FURTHEST}
@@ -156,14 +156,14 @@ function RuleField({
             onChange={(most) => onChange({ ...rule, mostMinutes: most })}
           />
           <Button
-            label="However long before"
+            label="Remove the maximum"
             icon="less"
             onPress={() => onChange({ ...rule, mostMinutes: undefined })}
           />
         </>
       )}
       <Choice
-        label="Of which end"
+        label="Measured to"
         options={[
           { value: "begin", label: "the beginning of" },
           { value: "end", label: "the end of" },

@@ -18,10 +18,10 @@ export function TakeAlong({ model: { start, frame, plans, version } }: { model: 
     saveFile(`${title}.json`, "application/json", dayFileText({ ...day, travel: USUAL_TRAVEL }));
   };
   return (
-    <Section title="Take it along">
+    <Section title="Export this day">
       <Text className="font-text text-body text-ink">
-        A calendar calls by itself when to leave and when to begin. Brought in again after the start moved,
-        the same entries move.
+        A calendar calls by itself when to leave and when to begin. Imported again after the start moved, the
+        same entries move.
       </Text>
       <CalendarFile
         frame={frame}

@@ -20,12 +20,13 @@ const NO_ANSWER: Record<FitAsk["kind"], string> = {
   "every-time": "Other times could not be fitted. Change something, or open this again.",
   "one-time":
     "The best within the limits could not be found: what you see passes one. Try again in a moment.",
-  explanation: "Why could not be worked out. Change the time or a drill to try again.",
-  trade: "A trade could not be looked for. Try again.",
+  explanation: "The reason could not be worked out. Change the time or a drill to try again.",
+  trade: "What could be swapped out could not be worked out. Try again.",
   judge: "It could not be judged. Change something to try again.",
-  "judge-fully": "What mends it could not be worked out. Close this and open it again.",
+  "judge-fully": "How to fix it could not be worked out. Close this and open it again.",
   glance: "It could not be fitted. Open it to try again.",
-  "done-before": "What is left of the start before could not be reckoned: it is judged as a first one.",
+  "done-before":
+    "What carries over from the start before could not be worked out: this one is judged as a first.",
   state: "The state at the start could not be forecast.",
   curves: "The forecast could not be drawn. Close this and open it again.",
   fill: "It could not be filled. Try again, or another approach.",

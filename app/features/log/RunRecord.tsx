@@ -92,7 +92,7 @@ function Answers({ state, run }: { state: RunState; run: Logged }) {
     rating?.ready ? `Ready: ${rating.ready} of 5.` : "",
     rating?.first ? `First: ${rating.first}.` : "",
     rating?.note ?? "",
-    ...refits.map((r) => `Re-fitted: ${r.line || "the waits only."}`),
+    ...refits.map((r) => `Plan adjusted: ${r.line || "the waits only."}`),
     moves.times === 0
       ? ""
       : `The start moved ${moves.times === 1 ? "once" : `${moves.times} times`}, by ${moved > 0 ? "+" : moved < 0 ? "−" : ""}${Math.abs(moved)} min in all${simulatedWords(moves)}.`,

@@ -66,7 +66,7 @@ function NewOrder({ start }: { start: Start }) {
         onChange={(n) => set({ count: n })}
       />
       <Seconds
-        label="From one to the next"
+        label="Time from one to the next"
         value={eachSeconds}
         least={10}
         most={MOST.each}

@@ -20,7 +20,7 @@ export function OrderMembers({ order }: { order: Order }) {
   const others = all.filter((s) => !s.order && !isMember(s.id) && isNear(order, s.startsAt));
   const set = (starts: typeof members) => save.mutate({ order, starts });
   return (
-    <Fold title="Who stands in it">
+    <Fold title="Who is in this order">
       {save.error ? <Notice warn text={save.error.message} /> : null}
       {order.starts.map(({ id, athlete, number }) => (
         <View key={id} className="flex-row flex-wrap items-center justify-between gap-2">

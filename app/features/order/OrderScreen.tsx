@@ -94,7 +94,7 @@ function SayNow({ on, last, isPending, onSay }: SayNowProps) {
       ) : (
         <Notice text="The last one is on." />
       )}
-      <Fold title="Another number is on">
+      <Fold title="Set who is on now">
         <Amount label="Number" value={other} least={1} most={last} onChange={setOther} />
         <Button
           label={other <= on ? `${other} is on, not ${on}` : `${other} is on`}

@@ -47,7 +47,7 @@ export interface RunLiveProps {
 
 const KEYS = [
   ["Enter", "Begin, then done; a hit at a gate"],
-  ["Space", "Hold, and go on"],
+  ["Space", "Hold, and resume"],
   ["m", "A miss at a gate"],
   ["+", "30 s more"],
   ["x", "Skip"],

@@ -20,7 +20,7 @@ const SOUND: Switch[] = [
 ];
 const BY_ITSELF: Switch[] = [
   ["beginsItself", "Begins by itself"],
-  ["appliesAtOnce", "Re-fits at once"],
+  ["appliesAtOnce", "Adjusts the plan at once"],
 ];
 const STAND_INS: Switch[] = [
   ["followsOrder", "Running order (simulated)"],

@@ -86,7 +86,7 @@ function NewLink({ start, share, when }: NewLinkProps) {
         it follows every change of the plan and the start.
       </Text>
       <Choice
-        label="How long it works"
+        label="Link works for"
         options={[
           { value: "day", label: "Until the day is over" },
           { value: "time", label: "Until another day" },

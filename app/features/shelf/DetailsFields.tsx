@@ -139,7 +139,7 @@ export function DetailsFields({ details, onChange, phase, shelf, drillId }: Deta
         onChange={(listen) => cue({ listen })}
       />
       <WordsField
-        label="Usual faults"
+        label="Common faults"
         words={details.faults}
         most={6}
         longest={200}
@@ -153,7 +153,7 @@ export function DetailsFields({ details, onChange, phase, shelf, drillId }: Deta
         onChange={(cautions) => change({ cautions })}
       />
       <Amount
-        label="Youngest age"
+        label="Minimum age"
         value={details.leastAge}
         least={0}
         most={99}

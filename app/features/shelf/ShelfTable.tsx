@@ -20,8 +20,8 @@ export default function ShelfTable({ text, onClose }: ShelfTableProps) {
   const read = useMemo(() => readShelfCsv(text), [text]);
   return "faults" in read ? (
     <View className="gap-3">
-      <Notice warn text="Nothing was taken. Mend these in the table, and choose it again." />
-      <View role="list" aria-label="Faults of the table">
+      <Notice warn text="Nothing was imported. Fix these in the table, and choose it again." />
+      <View role="list" aria-label="Errors in the table">
         {read.faults.slice(0, MOST_SHOWN).map(({ line, column, message }) => (
           <Text
             key={`${line} ${column} ${message}`}
@@ -56,7 +56,10 @@ function Preview({ drills, onClose }: { drills: Drills; onClose: () => void }) {
   const news = compared.data;
   if (take.data?.taken)
     return (
-      <Notice text="Taken. It is on your shelf." actions={[{ label: "Close the table", onPress: onClose }]} />
+      <Notice
+        text="Imported. It is on your shelf."
+        actions={[{ label: "Close the table", onPress: onClose }]}
+      />
     );
   const rows = news?.drills ?? [];
   const count = (state: Row["state"]) => rows.filter((r) => r.state === state).length;
@@ -80,7 +83,7 @@ function Preview({ drills, onClose }: { drills: Drills; onClose: () => void }) {
       {compared.error ? <Notice warn text={compared.error.message} /> : null}
       {take.error ? <Notice warn text={take.error.message} /> : null}
       {faults > 0 ? (
-        <Notice warn text="Nothing is taken until the faults are mended in the table, or on the shelf." />
+        <Notice warn text="Nothing is imported until the errors are fixed, in the table or on the shelf." />
       ) : null}
       <View role="list" aria-label="Drills of the table">
         {[...told.filter((r) => r.state === "fault"), ...told.filter((r) => r.state !== "fault")]

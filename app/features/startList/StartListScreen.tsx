@@ -22,7 +22,7 @@ export function StartListScreen() {
           ) : null}
         </>
       ) : (
-        <Notice text="Start lists are brought in by coaches." />
+        <Notice text="Coaches import start lists." />
       )}
     </Screen>
   );

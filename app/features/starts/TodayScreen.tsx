@@ -59,7 +59,7 @@ function Deleted() {
     <Notice
       text={
         restore.error
-          ? `Not taken back. ${restore.error.message}`
+          ? `Not restored. ${restore.error.message}`
           : `Deleted: ${start.athlete.name}, ${start.title}.`
       }
       actions={[{ label: words.undo, onPress: () => restore.mutate(start) }]}

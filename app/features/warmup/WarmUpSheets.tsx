@@ -118,7 +118,7 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
       );
     case "coverage":
       return model.coverage ? (
-        <Sheet title="What is touched" onClose={close}>
+        <Sheet title="What the warm-up covers" onClose={close}>
           <CoverageList coverage={model.coverage} />
         </Sheet>
       ) : null;
@@ -136,8 +136,8 @@ export function WarmUpSheets({ model, wide }: { model: WarmUpModel; wide: boolea
           {model.stops.map(({ code, itemId, words }) => (
             <Notice key={`${code} ${itemId}`} warn text={words} />
           ))}
-          <Button label="See what mends it" look="full" onPress={() => open("findings")} />
-          <Button label="Run all the same" icon="run" onPress={model.run} />
+          <Button label="See how to fix it" look="full" onPress={() => open("findings")} />
+          <Button label="Run anyway" icon="run" onPress={model.run} />
         </Sheet>
       );
     case "findings":

@@ -59,7 +59,7 @@ it.each([
   const broken = worker();
   breaks(broken);
   breaks(broken);
-  expect(told).toEqual(["A trade could not be looked for. Try again."]);
+  expect(told).toEqual(["What could be swapped out could not be worked out. Try again."]);
   expect(broken.ended).toBe(true);
   askFit(ask, listening);
   expect(worker()).not.toBe(broken);

@@ -45,5 +45,5 @@ describe("the ink", () => {
 it("presses that can be taken back are told in words", () => {
   expect(["done", "hit", "back"].map((kind) => pressWords(press(kind, 0)))).toEqual(["done", "hit", "back"]);
   expect(pressWords(press("extend", 0, { seconds: 30 }))).toBe("30 s more");
-  expect(pressWords(press("refit", 0, { line: "Skips left out." }))).toBe("re-fit. Skips left out.");
+  expect(pressWords(press("refit", 0, { line: "Skips left out." }))).toBe("plan adjusted. Skips left out.");
 });

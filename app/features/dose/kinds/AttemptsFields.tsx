@@ -32,7 +32,7 @@ export function AttemptsFields({ dose, onChange }: EditProps<Extract<PlainDose, 
         label="Rest between"
         options={[
           { value: "fixed", label: words.aFixedRest },
-          { value: "multiple", label: "A multiple of the work" },
+          { value: "multiple", label: words.multipleOfEffort },
         ]}
         value={rest.kind}
         onChange={(kind) =>
@@ -62,7 +62,7 @@ export function AttemptsFields({ dose, onChange }: EditProps<Extract<PlainDose, 
         />
       ) : (
         <Amount
-          label="Rest, times the work"
+          label={words.restAsMultiple}
           value={rest.times}
           least={0}
           most={20}

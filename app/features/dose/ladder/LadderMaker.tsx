@@ -55,9 +55,7 @@ export default function Generator({ onUse, onCancel }: GeneratorProps) {
             <Text className="font-strong text-body text-ink">
               {ideal?.words}, {formatLength(answer.seconds)}
             </Text>
-            {answer.gaveUp.length > 0 ? (
-              <Notice text={`Given up for time: ${answer.gaveUp.join(" ")}`} />
-            ) : null}
+            {answer.gaveUp.length > 0 ? <Notice text={`Cut to fit: ${answer.gaveUp.join(" ")}`} /> : null}
             <RungStair rungs={ideal?.rungs ?? []} small />
           </>
         ) : (
@@ -210,7 +208,7 @@ function RestWish({ wish, onChange }: { wish: LadderWish; onChange: (more: Parti
       ) : null}
       {rest.kind === "multiple" ? (
         <Amount
-          label="Rest as a multiple of the effort"
+          label={words.restAsMultiple}
           value={rest.times}
           least={0}
           most={20}

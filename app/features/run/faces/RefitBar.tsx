@@ -16,7 +16,7 @@ export function RefitBar({ model, presses, ground, onLeave }: RefitBarProps) {
   const { text } = WORDS[ground];
   const edge = ground === "paper" ? "border-press" : "border-on-fill";
   if (applied && !offer) {
-    return <div className={`line-clamp-2 pb-1 font-text text-body ${text}`}>Re-fitted. {applied}</div>;
+    return <div className={`line-clamp-2 pb-1 font-text text-body ${text}`}>Plan adjusted. {applied}</div>;
   }
   if (!offer || model.presses !== "all") return null;
   const { refit, reason } = offer;

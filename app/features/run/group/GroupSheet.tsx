@@ -46,13 +46,13 @@ export function GroupSheet({ group, state, presses, onClose }: GroupSheetProps) 
             }}
           />
         ) : presses && away.length > 0 ? (
-          <Button label="All are here" onPress={allHere} />
+          <Button label="Everybody is here" onPress={allHere} />
         ) : null
       }
     >
       {isMarked ? (
         <Choice
-          label="What is marked"
+          label="Mark"
           options={[
             { value: "there", label: "Who is there" },
             { value: "step", label: "This drill" },

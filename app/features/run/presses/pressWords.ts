@@ -12,15 +12,15 @@ export function pressWords(event: RunEvent): string {
     case "hold":
       return "hold";
     case "release":
-      return "go on";
+      return "resume";
     case "back":
       return "back";
     case "jump":
       return "jump";
     case "insert":
-      return `put in ${event.drill.name}`;
+      return `insert ${event.drill.name}`;
     case "refit":
-      return `re-fit. ${event.line}`;
+      return `plan adjusted. ${event.line}`;
     case "hit":
     case "miss":
       return event.kind;

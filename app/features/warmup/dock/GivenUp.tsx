@@ -86,7 +86,9 @@ function GivenUpItem({ given, model }: { given: Given; model: WarmUpModel }) {
       ) : null}
       {trade === "none" || trade === "looking" ? (
         <Text className="font-text text-small text-muted" role="status">
-          {trade === "none" ? "Nothing that matters less would make room for it." : "Looking for a trade …"}
+          {trade === "none"
+            ? "Nothing that matters less would make room for it."
+            : "Looking for something to swap out …"}
         </Text>
       ) : null}
     </View>
@@ -107,7 +109,7 @@ function Moments({ needs }: { needs: Explanation["needs"] }) {
   ];
   return (
     <View>
-      <Text className="font-strong text-body text-ink">The last moment to begin</Text>
+      <Text className="font-strong text-body text-ink">Latest begin</Text>
       <Text className="font-text text-body text-ink">{lines.filter(Boolean).join(" ")}</Text>
     </View>
   );

@@ -66,7 +66,7 @@ export function DrillEditor({
       <DrillNotices findings={findings} onFindings={onFindings} reason={reason} />
       {onShelf ? (
         <Notice
-          text="This drill was changed on the shelf since it was put in here. Here it stays as it is."
+          text="This drill was changed on the shelf since it was inserted here. Here it stays as it is."
           actions={[{ label: "Take the shelf's", onPress: () => onChange(onShelf) }]}
         />
       ) : null}

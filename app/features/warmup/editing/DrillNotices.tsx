@@ -17,7 +17,7 @@ export function DrillNotices({ findings, onFindings, reason }: DrillNoticesProps
         <Notice
           warn={findings.some((f) => f.severity !== "hint")}
           text={findings.map((f) => f.words).join(" ")}
-          actions={[{ label: "What mends it", onPress: onFindings }]}
+          actions={[{ label: "How to fix it", onPress: onFindings }]}
         />
       ) : null}
       {reason ? <Notice text={reason} /> : null}

@@ -46,7 +46,7 @@ export function DrillRules({ item, others, onChange }: DrillRulesProps) {
         options={[
           { value: "none", label: "None owed" },
           { value: "seconds", label: words.aFixedRest },
-          { value: "times", label: "Times its work" },
+          { value: "times", label: words.multipleOfEffort },
         ]}
         value={rest?.kind ?? "none"}
         onChange={(kind) =>
@@ -72,7 +72,7 @@ export function DrillRules({ item, others, onChange }: DrillRulesProps) {
       ) : null}
       {rest?.kind === "times" ? (
         <Amount
-          label="Times its work"
+          label={words.restAsMultiple}
           value={rest.times}
           least={1}
           most={20}
@@ -82,7 +82,7 @@ export function DrillRules({ item, others, onChange }: DrillRulesProps) {
       ) : null}
       <Choice
         named
-        label="Its place in the order"
+        label="Place in the order"
         options={[
           { value: "fixed", label: "As written" },
           { value: "free", label: "Anywhere in its part" },

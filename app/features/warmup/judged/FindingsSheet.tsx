@@ -77,14 +77,14 @@ export default function FindingsSheet({
       </View>
       {model.mayBuild && many ? (
         <Button
-          label={`Mend all ${many.count} of one kind`}
+          label={`Fix all ${many.count} of one kind`}
           onPress={() => {
             const undo = model.applyEdits(many.edits);
-            setDone({ words: `${many.count} mended.`, undo });
+            setDone({ words: `${many.count} fixed.`, undo });
           }}
         />
       ) : null}
-      {judgement === null && !failure ? <Loading words="Trying what would mend them …" /> : null}
+      {judgement === null && !failure ? <Loading words="Trying what would fix them …" /> : null}
       {aside.length > 0 ? (
         <Fold title={`Set aside: ${aside.length}`} open={open.length === 0}>
           {aside.map(({ finding, known }) => (
