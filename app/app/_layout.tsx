@@ -3,7 +3,7 @@ import { ArchivoNarrow_700Bold } from "@expo-google-fonts/archivo-narrow/700Bold
 import { AtkinsonHyperlegibleNext_400Regular } from "@expo-google-fonts/atkinson-hyperlegible-next/400Regular";
 import { AtkinsonHyperlegibleNext_700Bold } from "@expo-google-fonts/atkinson-hyperlegible-next/700Bold";
 import { QueryClientProvider } from "@tanstack/react-query";
-import { useFonts } from "expo-font";
+import { FontDisplay, useFonts } from "expo-font";
 import { Slot } from "expo-router";
 import { useEffect, useState } from "react";
 import { sendKeptTicks } from "~/data/day/unsentTicks";
@@ -18,10 +18,17 @@ export { ErrorBoundary } from "~/features/nav/ErrorBoundary";
 applyKeptTheme();
 keepApplication();
 
+/** The page does not wait for its type: it is readable in the system's until ours is there. */
+const swapped = (uri: number) => ({ uri, display: FontDisplay.SWAP });
+const FONTS = {
+  ArchivoNarrow_700Bold: swapped(ArchivoNarrow_700Bold),
+  AtkinsonHyperlegibleNext_400Regular: swapped(AtkinsonHyperlegibleNext_400Regular),
+  AtkinsonHyperlegibleNext_700Bold: swapped(AtkinsonHyperlegibleNext_700Bold),
+};
+
 export default function Layout() {
   const [client] = useState(makeQueryClient);
-  // The page does not wait for its type: it is readable in the system's until ours is there.
-  useFonts({ ArchivoNarrow_700Bold, AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold });
+  useFonts(FONTS);
   useEffect(() => {
     document.documentElement.lang = "en";
     const send = () => {

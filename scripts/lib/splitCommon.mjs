@@ -107,6 +107,11 @@ export function splitCommon(dir) {
   );
   const rest = files.get(common).filter((m) => !first.has(m.id));
   const late = new Set(rest.map((m) => m.id));
+  if (files.get(entry).some((m) => m.later.some((id) => late.has(id))))
+    throw new Stop(
+      "The entry asks for something of the rest without saying where it lies.",
+      "See splitCommon.mjs.",
+    );
   // What Today opens with is there with it, and is not asked for after what asks for it has run.
   const kept = [
     ...files.get(common).filter((m) => first.has(m.id)),
