@@ -45,6 +45,9 @@ test("Today says when to begin with its first scripts alone: what fits, types an
   expect(first).toHaveLength(4);
   const texts = await Promise.all(first.map(async (path) => (await page.request.get(path)).text()));
   expect(texts.filter((text) => text.includes("invalid_type"))).toEqual([]);
+  // Nor does what is read wait for its type.
+  const type = await page.evaluate(() => [...document.fonts].map((face) => face.display));
+  expect(type).toEqual(["swap", "swap", "swap"]);
   // The rest comes with the first other screen.
   await page.getByRole("link", { name: "Shelf" }).click();
   await expect(page.getByRole("heading", { name: "Shelf", exact: true })).toBeVisible();
