@@ -29,7 +29,7 @@ test("the shelf goes out as a table and comes back changed: each drill is seen b
   const [head = "", first = ""] = lines;
   const name = first.split(",")[0] ?? "";
   await choose([head, first.replace(/^[^,]*,[^,]*/, `${name},Sideways`)].join("\r\n"));
-  await expect(page.getByRole("list", { name: "Errors in the table" })).toContainText("Line 2, Phase");
+  await expect(page.getByRole("list", { name: "Faults in the table" })).toContainText("Line 2, Phase");
   await expect(page.getByRole("button", { name: /^Make/ })).toHaveCount(0);
   await page.getByRole("button", { name: "Choose another" }).click();
 

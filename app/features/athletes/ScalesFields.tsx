@@ -46,7 +46,7 @@ export function ScalesFields({ scales, onChange }: ScalesFieldsProps) {
           />
           <Choice
             named
-            label="Action it grades"
+            label="Graded by"
             options={KINDS}
             value={scale.kind}
             onChange={(kind) => put(scale.id, { kind })}

@@ -21,7 +21,7 @@ export default function ShelfTable({ text, onClose }: ShelfTableProps) {
   return "faults" in read ? (
     <View className="gap-3">
       <Notice warn text="Nothing was imported. Fix these in the table, and choose it again." />
-      <View role="list" aria-label="Errors in the table">
+      <View role="list" aria-label="Faults in the table">
         {read.faults.slice(0, MOST_SHOWN).map(({ line, column, message }) => (
           <Text
             key={`${line} ${column} ${message}`}
@@ -83,7 +83,7 @@ function Preview({ drills, onClose }: { drills: Drills; onClose: () => void }) {
       {compared.error ? <Notice warn text={compared.error.message} /> : null}
       {take.error ? <Notice warn text={take.error.message} /> : null}
       {faults > 0 ? (
-        <Notice warn text="Nothing is imported until the errors are fixed, in the table or on the shelf." />
+        <Notice warn text="Nothing is imported until the faults are fixed, in the table or on the shelf." />
       ) : null}
       <View role="list" aria-label="Drills of the table">
         {[...told.filter((r) => r.state === "fault"), ...told.filter((r) => r.state !== "fault")]

@@ -19,8 +19,8 @@ export function countsOf(news: StartListNews | null): Counts {
 /** What faults mean for all of a list. */
 export const faultWords = (count: number) =>
   count === 1
-    ? "1 line has an error: nothing is imported until it is fixed or left out."
-    : `${count} lines have errors: nothing is imported until they are fixed or left out.`;
+    ? "1 line has a fault: nothing is imported until it is fixed or left out."
+    : `${count} lines have faults: nothing is imported until they are fixed or left out.`;
 
 /** What becomes of a list, in a line. */
 export const summaryOf = ({ fresh, changed, same, other }: Counts, faults: number) =>
