@@ -1,3 +1,4 @@
+import { afterPaint } from "../ui/afterPaint";
 import { type Asked, askEarly } from "./askEarly";
 import { CLUB, SIGHT, THEME } from "./keptKeys";
 import { showSight } from "./sight";
@@ -35,9 +36,6 @@ function runApplication(scripts: readonly string[]): void {
     document.body.append(script);
   }
 }
-
-/** Once what is there now is painted. */
-const afterPaint = (act: () => void) => requestAnimationFrame(() => setTimeout(act));
 
 /** Shows what was seen last, and asks for what it is made of now. @returns whether there is something to paint first */
 function openToday(): boolean {

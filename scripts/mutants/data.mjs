@@ -31,7 +31,7 @@ const mutants = [
     "before?.ours.has(plan.version) ? before :",
     "false ? before :",
   ],
-  ["a press waits for its paint", send, "setTimeout(sendAll, PAINTED)", "setTimeout(sendAll, 1e6)"],
+  ["a press waits for its paint", send, "afterPaint(sendAll, PAINTED)", "afterPaint(sendAll, 1e6)"],
   ["and is sent without one", send, "setTimeout(sendAll, AT_LATEST)", "setTimeout(sendAll, 1e6)"],
   ["a run is replayed with each press", `${RUNS}stateOf.ts`, "known?.events === events", "known"],
   ["and once for the same", `${RUNS}stateOf.ts`, "known?.events === events", "false"],
@@ -388,12 +388,12 @@ const mutants = [
 
 const TESTS = {
   warmup: "warmup/(useHeldFit|HeldState)",
-  runs: "data/(runStore|runHooks|refusedPresses|manyRuns|checkKeptRuns|changes)",
-  client: "(data/(clock|runStore|api|starts|account|useNow)|early/)",
+  runs: "data/(runStore|sendRuns|runTogether|keptRun|runHooks|refusedPresses|manyRuns|checkKeptRuns|changes)",
+  client: "(data/(clock|runStore|sendRuns|runTogether|api|starts|account|useNow)|early/)",
   plan: "data/planDraft",
   resources: "(data/(starts|changes)|starts/startView|run/useFollowedStart)",
   queries: "data/(keptQueries|starts)",
-  account: "data/(account|forgetting|runStore)",
+  account: "data/(account|forgetting|runStore|sendRuns)",
   fit: "fit/",
   run: "run/",
 };

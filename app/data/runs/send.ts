@@ -3,6 +3,7 @@ import { currentAccount } from "~/data/account/account";
 import { loadChecks } from "~/data/client/answers";
 import { ApiFailure, ask, askTime } from "~/data/client/api";
 import { isTimeKnown, timeNow } from "~/data/client/clock";
+import { afterPaint } from "~/ui/afterPaint";
 import { isUnderWay, isUnsent, type KeptRun } from "./keptRun";
 import { stampNoLaterThanNow } from "./stamps";
 import { drop, everyRun, get, put, runStore } from "./store";
@@ -23,7 +24,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 export function sendSoon(): void {
   clearTimeout(timer);
   timer = setTimeout(sendAll, AT_LATEST);
-  requestAnimationFrame(() => setTimeout(sendAll, PAINTED));
+  afterPaint(sendAll, PAINTED);
 }
 
 /** Sends whatever the server does not have yet, and tries again later when it cannot be reached. */

@@ -1,4 +1,5 @@
 import { useCallback, useRef } from "react";
+import { afterPaint } from "~/ui/afterPaint";
 import { useStable } from "./useStable";
 
 /**
@@ -13,13 +14,11 @@ export function useAfterPaint<T>(tell: (value: T) => void): (value: T) => void {
       const isFirst = waiting.current === null;
       waiting.current = { value };
       if (!isFirst) return;
-      requestAnimationFrame(() =>
-        setTimeout(() => {
-          const last = waiting.current;
-          waiting.current = null;
-          if (last) latest(last.value);
-        }),
-      );
+      afterPaint(() => {
+        const last = waiting.current;
+        waiting.current = null;
+        if (last) latest(last.value);
+      });
     },
     [latest],
   );
