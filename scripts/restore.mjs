@@ -13,6 +13,6 @@ main(async () => {
   await ensurePackages();
   await withDatabase(dataDir, "A restore", (url, program) => restore(url, program, file));
   say(
-    "Restored. Everybody signs in anew, and invitations and links have to be made anew: some may have been withdrawn since the backup. npm start serves it.",
+    "Restored. Everybody signs in anew. Invitations, links and calendar addresses have to be made anew: some may have been withdrawn since the backup. npm start serves it.",
   );
 });

@@ -154,6 +154,7 @@ export { BODY_AREAS, type BodyArea } from "./words/bodyArea";
 export { cutText } from "./words/cutText";
 export { type Fault, pathText } from "./words/fault";
 export { listOf } from "./words/listOf";
+export { namesBodyPart } from "./words/namesBodyPart";
 export { PHASES, type Phase, phaseName } from "./words/phase";
 export { PRIORITIES, type Priority } from "./words/priority";
 export { PURPOSES, type Purpose } from "./words/purpose";

@@ -10,6 +10,7 @@ export {
 } from "./startList/columns";
 export {
   compareList,
+  type KnownStart,
   type ListChange,
   type ListedStart,
   nameKey,

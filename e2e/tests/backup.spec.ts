@@ -12,7 +12,7 @@ import { ServerProcess } from "../../scripts/lib/server.mjs";
 const root = path.resolve(import.meta.dirname, "../..");
 
 /** Tables of what lets somebody in: a restore brings none of it back to life. */
-const OPENS = ["sessions", "invites", "shares", "password_resets"];
+const OPENS = ["sessions", "invites", "shares", "calendars", "password_resets"];
 
 /** Everything else that is stored, as text, a line a row. */
 function rows(url: string): Promise<string> {
@@ -69,8 +69,17 @@ test("a backup restored into an empty cluster is the same to the last row, and s
       body: JSON.stringify({ role: "owner", athleteId: null }),
     });
     const { token } = (await invited.json()) as { token: string };
-    const opens = async (base: string) => (await fetch(`${base}/invites/${token}`)).status;
-    expect(await opens(one.base)).toBe(200);
+    const subscribed = await fetch(`${one.base}/clubs/${clubs[0]?.id}/calendars`, {
+      method: "POST",
+      headers: { "content-type": "application/json", cookie },
+      body: JSON.stringify({ athleteId: null }),
+    });
+    const calendar = ((await subscribed.json()) as { token: string }).token;
+    const opens = async (base: string) =>
+      [await fetch(`${base}/invites/${token}`), await fetch(`${base}/calendars/${calendar}.ics`)].map(
+        (answer) => answer.status,
+      );
+    expect(await opens(one.base)).toEqual([200, 200]);
     // By the command itself, while the server runs.
     const command = spawnSync(process.execPath, ["scripts/backup.mjs", file], {
       cwd: root,
@@ -87,13 +96,27 @@ test("a backup restored into an empty cluster is the same to the last row, and s
     await to.start();
     await restore(to.url(), program, file);
     expect(await rows(to.url())).toBe(before);
+    // Whatever keeps a secret's mark is in the list above, and nothing in it is open.
+    const open = await askDatabase(to.url(), async (ask) => {
+      const found = await ask(
+        "SELECT table_name AS name FROM information_schema.columns WHERE column_name = 'token_hash' ORDER BY 1",
+      );
+      expect(found.map((f) => f.name)).toEqual([...OPENS].sort());
+      const counts =
+        await ask(`SELECT (SELECT count(*) FROM sessions) + (SELECT count(*) FROM password_resets)
+        + (SELECT count(*) FROM invites WHERE withdrawn_at IS NULL)
+        + (SELECT count(*) FROM shares WHERE withdrawn_at IS NULL)
+        + (SELECT count(*) FROM calendars WHERE withdrawn_at IS NULL) AS open`);
+      return Number(counts[0]?.open);
+    });
+    expect(open).toBe(0);
     // A second time there is something in it: nothing is changed.
     await expect(restore(to.url(), program, file)).rejects.toThrow(/as it was/);
     expect(await rows(to.url())).toBe(before);
 
     const two = await serve(to);
     // What was withdrawn since the backup may be among these, so none of them opens anything.
-    expect(await opens(two.base)).toBe(410);
+    expect(await opens(two.base)).toEqual([410, 410]);
     expect((await fetch(`${two.base}/me`, { headers: { cookie } })).status).toBe(401);
     expect(statSync(file).mode & 0o077).toBe(0);
     const signIn = await fetch(`${two.base}/auth/sign-in`, {

@@ -105,11 +105,24 @@ export async function restore(url, program, file) {
       "pg_restore's own words are above. It has to be an empty database: move the data folder away first, or name another one with TONODROME_DATA or DATABASE_URL.",
     );
   }
-  await askDatabase(url, async (ask) => {
-    await ask("DELETE FROM sessions");
-    await ask("UPDATE invites SET withdrawn_at = now() WHERE withdrawn_at IS NULL AND used_at IS NULL");
-    await ask("UPDATE shares SET withdrawn_at = now() WHERE withdrawn_at IS NULL");
-    const [{ there }] = await ask("SELECT to_regclass('password_resets') IS NOT NULL AS there");
-    if (there) await ask("DELETE FROM password_resets");
-  });
+  await askDatabase(url, endWhatOpens);
+}
+
+/**
+ * Ends everything that lets somebody in by a secret. Which tables these are the database itself says: those that keep the
+ * mark of a secret, so that one that comes later is among them.
+ */
+async function endWhatOpens(ask) {
+  const tables = await ask(
+    `SELECT table_name AS name, array_agg(column_name::text) AS columns FROM information_schema.columns
+      WHERE table_schema = 'public' GROUP BY 1 HAVING 'token_hash' = ANY (array_agg(column_name::text)) ORDER BY 1`,
+  );
+  for (const { name, columns } of tables) {
+    const unused = columns.includes("used_at") ? " AND used_at IS NULL" : "";
+    await ask(
+      columns.includes("withdrawn_at")
+        ? `UPDATE "${name}" SET withdrawn_at = now() WHERE withdrawn_at IS NULL${unused}`
+        : `DELETE FROM "${name}"`,
+    );
+  }
 }

@@ -13,6 +13,7 @@ import { answerError } from "./errors/answerError";
 import { notFound } from "./errors/refusal";
 import { makeChanges } from "./live/changes";
 import { endStreams } from "./live/eventStream";
+import type { LeastRate } from "./live/slowReader";
 import type { Config } from "./process/config";
 import { endConnections } from "./process/connections";
 import { type LogOptions, logAnswers, logOptions } from "./process/log";
@@ -52,6 +53,7 @@ import { ticks } from "./resources/ticks";
 import { answerUnreadable } from "./unreadable";
 import { validatorCompiler } from "./validation/validate";
 import { contentPolicy, serveWeb } from "./web";
+import { makeWork } from "./work/work";
 
 /** What the server is built from, apart from its database. */
 export type AppOptions = Omit<Config, "poolSize" | "port" | "host" | "logLevel" | "webRoot"> & {
@@ -60,8 +62,10 @@ export type AppOptions = Omit<Config, "poolSize" | "port" | "host" | "logLevel" 
   log: LogOptions;
   /** The built file that reads an import in a thread of its own. */
   importWorker: string;
-  /** The built file that judges a plan in a thread of its own. */
-  judgeWorker: string;
+  /** The built file of the threads in which plans are judged and files compared. */
+  worker: string;
+  /** The least that has to come of a long body, or be read of a long answer, if another than usual. */
+  leastRate?: LeastRate;
   /** How long a request's body may take, milliseconds, if another time than usual. */
   bodyPatience?: number;
 };
@@ -130,7 +134,7 @@ export async function buildApp(database: Database, options: AppOptions): Promise
   app.setErrorHandler(answerError);
   logAnswers(app);
   app.addHook("onRequest", async (request) => checkHost(request, options.hosts));
-  guardBodies(app, options.bodyPatience);
+  guardBodies(app, options.bodyPatience, options.leastRate);
   await app.register(fastifyCookie, { secret: options.secrets });
   await app.register(fastifyHelmet, contentPolicy(options.hstsDays));
   // Answers are pressed; what is asked is never inflated.
@@ -140,9 +144,12 @@ export async function buildApp(database: Database, options: AppOptions): Promise
     transform: jsonSchemaTransform,
   });
 
+  const work = makeWork(options.worker);
+  app.addHook("onClose", () => work.close());
   const context: Context = {
     ...database,
     ...options,
+    work,
     changes: makeChanges(database, options.listenUrl),
     rateLimits: makeRateLimits(database, options.secrets[0] as string, options),
   };

@@ -19,7 +19,7 @@ const app = await buildApp(database, {
   ...config,
   log: { level: config.logLevel },
   importWorker: fileURLToPath(new URL("./importWorker.js", import.meta.url)),
-  judgeWorker: fileURLToPath(new URL("./judgeWorker.js", import.meta.url)),
+  worker: fileURLToPath(new URL("./worker.js", import.meta.url)),
 });
 const endPurging = keepPurged(database);
 

@@ -1,6 +1,6 @@
 import { usualDay } from "@tonodrome/core/day";
 import { exportOf, type Line, linesOf, of } from "./clubLines";
-import { orderInput, planBody, profile, startWrite } from "./make";
+import { orderInput, planBody, profile, runInput, setting, startInput, startWrite } from "./make";
 import { fullClub } from "./people";
 import { type Person, type TestServer, testServer } from "./testServer";
 
@@ -92,6 +92,72 @@ describe("makes an athlete anonymous everywhere an export looks", () => {
     await owner.ask("DELETE", `/api/:club/athletes/${ids.athlete}`);
     const rest = linesOf(await exported(owner, clubId));
     for (const kind of ["athlete", "start", "run"]) expect(of(rest, kind)).toEqual([]);
+  });
+
+  it("in what others did with them in a group, and in whatever else names them", async () => {
+    const { people, clubId, ids } = await fullClub(server);
+    const { owner } = people;
+    const bo = (await owner.ask("POST", "/api/:club/athletes", { name: "Bo Larch" })).body;
+    const startOf = async (title: string, group?: string[]) => {
+      const made = await owner.ask("POST", "/api/:club/starts", {
+        ...startInput(bo.id),
+        ...{ title, venue: "Finch hall", setting: { ...setting, ...(group ? { group } : {}) } },
+      });
+      expect(made.status).toBe(201);
+      return made.body;
+    };
+    const pair = await startOf("Pairs with Ada", [ids.athlete]);
+    const alone = await startOf("After Ada Finch");
+    const bodyOf = (words: string) => planBody(words);
+    for (const version of [1, 2])
+      await owner.ask("PUT", `/api/:club/plans/${pair.plan.id}`, {
+        version,
+        body: bodyOf(`Lifts ${version}, Ada`),
+      });
+    await owner.ask("PUT", `/api/:club/plans/${alone.plan.id}`, {
+      version: 1,
+      body: bodyOf("As Ada Finch does"),
+    });
+    const group = [
+      { id: bo.id, name: "Bo Larch" },
+      { id: ids.athlete, name: "Ada Finch" },
+    ];
+    const { plan, ...input } = runInput(pair.id);
+    const drills = plan.drills.map((drill) => ({ ...drill, name: "Lift Ada" }));
+    await owner.ask("POST", "/api/:club/runs", { ...input, plan: { ...plan, drills, group } });
+    const at = new Date().toISOString();
+    const event = {
+      id: "22222222-2222-4222-8222-222222222222",
+      kind: "rating",
+      at,
+      ready: 3,
+      first: "Ada fell",
+      note: "",
+    };
+    await owner.ask("POST", `/api/:club/runs/${input.id}/events`, { events: [event] });
+    const tick = {
+      step: "pack",
+      line: "Ada's band",
+      isOn: true,
+      at,
+      by: "33333333-3333-4333-8333-333333333333",
+    };
+    expect((await owner.ask("POST", `/api/:club/starts/${pair.id}/ticks`, { ticks: [tick] })).status).toBe(
+      200,
+    );
+    await owner.ask("POST", `/api/:club/athletes/${ids.athlete}/anonymise`);
+    const text = await exported(owner, clubId);
+    // A hall of the same name as a part of theirs stays where they had nothing to do with it.
+    expect(text.replaceAll("Finch hall", "")).not.toMatch(/finch|\bada\b/i);
+    const lines = linesOf(text);
+    expect(of(lines, "ticks")).toMatchObject([
+      { ticks: [{ line: expect.stringMatching(/^Athlete \w+'s band$/) }] },
+    ]);
+    expect(JSON.stringify(of(lines, "edit"))).toMatch(/Lifts 1, Athlete/);
+    // What reads differently is a version of its own, for phones that have the one before.
+    const after = (await owner.ask("GET", `/api/:club/starts/${alone.id}`)).body;
+    expect(after).toMatchObject({ version: 2, venue: "Finch hall", plan: { version: 3 } });
+    expect(after.title).toMatch(/^After Athlete /);
   });
 
   it("without touching what only looks like the name: a phase, a priority, an id", async () => {

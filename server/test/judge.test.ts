@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import { fitPlan, runPlanOf } from "@tonodrome/core";
 import { fitFileSchema } from "@tonodrome/core/fitting";
-import { judgeInWorker } from "../src/judge/judgeInWorker";
+import { makeWork } from "../src/work/work";
 import { makeStart, planBody } from "./make";
 import { type TestServer, testServer } from "./testServer";
 
@@ -80,16 +80,21 @@ describe("judging", () => {
     });
   });
 
-  it("gives up on what takes too long, and makes nobody else wait", async () => {
-    const worker = path.resolve(__dirname, "..", "dist", "judgeWorker.js");
-    await expect(judgeInWorker(fitFileSchema.parse(example()), worker, 1)).rejects.toMatchObject({
-      code: "too_large",
-    });
-    const answers = await Promise.allSettled(
-      [1, 2, 3].map(() => judgeInWorker(fitFileSchema.parse(example()), worker)),
-    );
-    expect(answers.filter((a) => a.status === "fulfilled")).toHaveLength(2);
-    expect(answers.find((a) => a.status === "rejected")).toMatchObject({ reason: { code: "too_many" } });
+  it("gives up on what takes too long, judges one at a time for a person, and none for whoever hung up", async () => {
+    const work = makeWork(path.resolve(__dirname, "..", "dist", "worker.js"));
+    const file = fitFileSchema.parse(example());
+    await expect(work.do("judge", file, { longest: 1 })).rejects.toMatchObject({ code: "too_large" });
+    const judge = (whose: string) => work.do("judge", file, { whose });
+    const answers = await Promise.allSettled(["Ada", "Bo", "Ada", "Cy"].map(judge));
+    expect(answers.map((a) => a.status)).toEqual(["fulfilled", "fulfilled", "rejected", "fulfilled"]);
+    expect(answers[2]).toMatchObject({ reason: { code: "too_many" } });
+    const gone = new AbortController();
+    const left = [1, 2, 3].map((n) => work.do("judge", file, { whose: `${n}`, signal: gone.signal }));
+    gone.abort();
+    for (const one of await Promise.allSettled(left)) expect(one.status).toBe("rejected");
+    // Nobody's place is lost by it.
+    await expect(judge("1")).resolves.toHaveProperty("findings");
+    await work.close();
   });
 });
 

@@ -74,12 +74,14 @@ export const orderInput = (...startIds: string[]) => ({
   starts: startIds.map((startId, i) => ({ startId, number: i + 2 })),
 });
 
+const START = "2098-06-01T12:30:00.000Z";
+
 export const startInput = (athleteId: string) => ({
   athleteId,
   title: "Free skate",
   venue: "Hall",
   zone: "Europe/Vienna",
-  startsAt: "2098-06-01T12:30:00.000Z",
+  startsAt: START,
   readyAt: "2098-06-01T11:45:00.000Z",
 });
 
@@ -97,8 +99,8 @@ export function startWrite(start: Start, changes: object = {}) {
   return { ...write, athleteId: athlete.id, ...changes };
 }
 
-/** A run of one drill. */
-export function runInput(startId: string, id: string = randomUUID()) {
+/** A run of one drill, for a start at the time that `startInput` has, or another. */
+export function runInput(startId: string, id: string = randomUUID(), startsAt = START) {
   const drill = {
     itemId: randomUUID(),
     name: "Laps",
@@ -112,6 +114,6 @@ export function runInput(startId: string, id: string = randomUUID()) {
   return {
     id,
     startId,
-    plan: { drills: [drill], waitSeconds: 60, startsAt: "2026-06-01T12:30:00.000Z" },
+    plan: { drills: [drill], waitSeconds: 60, startsAt },
   };
 }

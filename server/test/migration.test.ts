@@ -54,6 +54,7 @@ it("brings the release before trust over: demos apart, links with their makers, 
     "0009-days",
     "0010-orders",
     "0011-calendars",
+    "0012-press-order",
   ]);
   // The demo to which somebody real belongs is a club like others, for whoever runs the server to give an owner.
   const clubs = await models.Club.findAll({ order: ["name"] });

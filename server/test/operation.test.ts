@@ -97,7 +97,7 @@ describe("every answer that is not what was asked for has the one documented sha
 });
 
 it("lets nobody send a body for as long as they like", async () => {
-  const { port } = await listening({ bodyPatience: 200 });
+  const { port } = await listening({ bodyPatience: 200, leastRate: { every: 200, bytes: 1_000 } });
   const head =
     "POST /api/auth/sign-in HTTP/1.1\r\nhost: x\r\ncontent-type: application/json\r\ncontent-length: 1000\r\n\r\n";
   const began = performance.now();

@@ -103,5 +103,6 @@ export const RULES: Record<string, Role[] | "anybody" | "signed-in"> = {
   "GET /api/clubs/:clubId/open-runs": ALL,
   "POST /api/clubs/:clubId/runs": READERS,
   "GET /api/clubs/:clubId/runs/:id": ALL,
+  "GET /api/clubs/:clubId/runs/:id/events": ALL,
   "POST /api/clubs/:clubId/runs/:id/events": READERS,
 };

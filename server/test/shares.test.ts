@@ -61,7 +61,7 @@ it("shows one warm-up and nothing else to whoever holds the link", async () => {
 
 it("follows the run under way, without what is the coach's own, until it ends", async () => {
   const { start, open } = await shared();
-  const input = runInput(start.id);
+  const input = runInput(start.id, randomUUID(), start.startsAt);
   const source = { plan: start.plan.body, context: contextOf(start) };
   const run = (await server.ask("POST", "/api/:club/runs", { ...input, plan: { ...input.plan, source } }))
     .body;
@@ -89,7 +89,8 @@ it("no longer shows a run that nobody ended, half a day after it was last heard 
   const shares = `/api/:club/starts/${start.id}/shares`;
   const link = (await owner.ask("POST", shares, { until: ago(-24) })).body;
   const begun = async (hoursAgo: number) => {
-    const run = (await owner.ask("POST", "/api/:club/runs", runInput(start.id))).body;
+    const run = (await owner.ask("POST", "/api/:club/runs", runInput(start.id, randomUUID(), start.startsAt)))
+      .body;
     const events = [{ id: randomUUID(), at: ago(hoursAgo), kind: "begin" }];
     await owner.ask("POST", `/api/:club/runs/${run.id}/events`, { events });
     return (await server.send({ url: `/api/shared/${link.token}` })).json().run;

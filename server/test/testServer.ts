@@ -73,7 +73,7 @@ export function testOptions(url: string, more: Partial<AppOptions> = {}): AppOpt
     importMegabytes: 8,
     newImportMegabytes: 4,
     importWorker: path.resolve(__dirname, "..", "dist", "importWorker.js"),
-    judgeWorker: path.resolve(__dirname, "..", "dist", "judgeWorker.js"),
+    worker: path.resolve(__dirname, "..", "dist", "worker.js"),
     starterFolder: STARTERS,
     demos: 20,
     demosPerHour: 1_000,

@@ -1,3 +1,5 @@
+import { MOST_CALLS } from "../order/runningOrder";
+
 /**
  * The most there may be of everything: several times what the largest club that was thought of needs, so that nobody
  * who may write can fill the house or make others wait. All custom.
@@ -30,7 +32,7 @@ export const MOST = {
   /** Saved versions of one plan that are kept, the newest; refused ones are kept besides, as many. */
   edits: 500,
   /** Numbers of one running order. */
-  slots: 500,
+  slots: MOST_CALLS,
   /** Presses of one run, and their bytes as they are sent: a long day with heart rate has some 800 in 100 kB. */
   presses: 10_000,
   pressBytes: 4_000_000,

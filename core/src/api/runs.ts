@@ -23,6 +23,23 @@ export const runEventsAnswerSchema = z.strictObject({
   recorded: z.array(z.uuid()).max(MOST.pressesTogether),
 });
 
+/** After which place in the order of their coming presses are asked for: `last` of the answer before; 0 for all. */
+export const newPressesQuerySchema = z.strictObject({
+  after: z.coerce
+    .number({ error: "Pass `last` of the answer before." })
+    .int()
+    .min(0)
+    .max(Number.MAX_SAFE_INTEGER)
+    .default(0),
+});
+/** Presses of a run in the order in which they came, and the place of the last: more may have come by then. */
+export const newPressesSchema = z.strictObject({
+  events: z.array(runEventSchema).max(MOST.pressesTogether),
+  last: z.number().int().min(0),
+  /** Whether there are more after these. */
+  more: z.boolean(),
+});
+
 const about = {
   id: z.uuid(),
   /** Null when the start has been deleted: a log outlives it. */

@@ -65,6 +65,10 @@ export const startMoveSchema = z
     startsAt: instantSchema,
     /** When the athlete is ready; as it was, as far as that goes, unless given: for taking a move back. */
     readyAt: instantSchema.optional(),
+    /** The press that moves it: in the log of a run under way it stands under this id, once. */
+    id: newIdSchema,
+    /** Told by a stand-in. */
+    simulated: z.boolean().optional(),
   })
   .refine(({ startsAt, readyAt = startsAt }) => inOrder({ startsAt, readyAt }), outOfOrder);
 
@@ -127,6 +131,11 @@ export const wholeStartsSchema = z.strictObject({
   starts: z.array(startSchema).max(MOST.startsTogether),
   /** How the next of them stand, as far as that is quickly told. */
   glances: z.array(startGlanceSchema).max(MOST.glances),
+});
+
+/** Deleting a start names the version that was read; one who does not say takes it as it stands. */
+export const startDeletionSchema = z.strictObject({
+  version: z.coerce.number({ error: "Give the version that was read." }).pipe(versionSchema).optional(),
 });
 
 export type StartMove = z.infer<typeof startMoveSchema>;

@@ -25,14 +25,18 @@ interface LinkFault extends Fault {
  * @param drill as it is to be; @param shelf the drills it stands beside, with or without itself
  */
 export function linkFault(drill: Linked, shelf: readonly Linked[]): LinkFault | null {
-  const byId = new Map(shelf.map((d) => [d.id, d]));
-  byId.set(drill.id, drill);
+  return linkFaultIn(drill, new Map(shelf.map((d) => [d.id, d])));
+}
+
+/** The same where a shelf is asked about many of its drills: by its drills' ids, the drill itself among them or not. */
+export function linkFaultIn(drill: Linked, shelf: ReadonlyMap<string, Linked>): LinkFault | null {
+  const byId = { get: (id: string) => (id === drill.id ? drill : shelf.get(id)) };
   for (const link of LINKS) {
     const to = drill.details?.[link];
     if (!to) continue;
     if (to === drill.id)
       return { path: [link], message: "A drill cannot be its own alternative: choose another." };
-    if (!byId.has(to)) return { path: [link], message: "This drill is not on the shelf. Choose another." };
+    if (!byId.get(to)) return { path: [link], message: "This drill is not on the shelf. Choose another." };
     if (link === "instead") continue;
     const circle = circleFrom(drill, link, byId);
     if (circle) {
@@ -48,7 +52,11 @@ export function linkFault(drill: Linked, shelf: readonly Linked[]): LinkFault | 
 }
 
 /** Names on the way from a drill along one link back to itself, or null when it does not come back. */
-function circleFrom(drill: Linked, link: LinkName, byId: ReadonlyMap<string, Linked>): string[] | null {
+function circleFrom(
+  drill: Linked,
+  link: LinkName,
+  byId: Pick<ReadonlyMap<string, Linked>, "get">,
+): string[] | null {
   const names = [drill.name];
   const seen = new Set([drill.id]);
   for (let at = byId.get(drill.details?.[link] ?? ""); at; at = byId.get(at.details?.[link] ?? "")) {

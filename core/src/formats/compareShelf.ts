@@ -1,4 +1,4 @@
-import { LINKS, linkFault } from "../drill/links";
+import { LINKS, linkFaultIn } from "../drill/links";
 import { sameValue } from "../maths/sameValue";
 import { wordKey } from "../words/sameWord";
 import type { DrillInTable } from "./shelfTable";
@@ -26,7 +26,9 @@ export function compareShelf(drills: readonly DrillInTable[], shelf: readonly Kn
   const byName = new Map<string, KnownDrill[]>();
   for (const known of shelf) {
     const key = wordKey(known.content.name);
-    byName.set(key, [...(byName.get(key) ?? []), known]);
+    const namesakes = byName.get(key);
+    if (namesakes) namesakes.push(known);
+    else byName.set(key, [known]);
   }
   const ids = new Set(shelf.map((k) => k.id));
   const news = drills.map((given): DrillNews => {
@@ -60,15 +62,17 @@ const NOT_YET = "not yet";
 /** Alternatives that lead round in a circle, or to the drill itself, once all of it were taken. */
 function withLinkFaults(news: readonly DrillNews[], shelf: readonly KnownDrill[]): DrillNews[] {
   const given = new Map(news.flatMap((n) => (n.state === "changed" ? [[n.id, n.drill] as const] : [])));
-  const after = shelf.map(({ id, content }) => {
-    const { name, details } = given.get(id) ?? content;
-    return { id, name, details };
-  });
+  const after = new Map(
+    shelf.map(({ id, content }) => {
+      const { name, details } = given.get(id) ?? content;
+      return [id, { id, name, details }];
+    }),
+  );
   return news.map((row) => {
     if (row.state !== "changed" && row.state !== "new") return row;
     const { name, details } = row.drill;
     if (!details || LINKS.every((link) => details[link] === null)) return row;
-    const fault = linkFault({ id: row.state === "changed" ? row.id : NOT_YET, name, details }, after);
+    const fault = linkFaultIn({ id: row.state === "changed" ? row.id : NOT_YET, name, details }, after);
     return fault ? { name, unlinked: row.unlinked, state: "fault", message: fault.message } : row;
   });
 }

@@ -1,10 +1,11 @@
 import Papa from "papaparse";
 
 /*
- * What begins like a formula is one to a spreadsheet, which then does as it says: a name that somebody typed must not.
+ * What begins like a formula is one to a spreadsheet, which then does as it says: a name that somebody typed must not. Some
+ * take the full-width forms of the signs for the same.
  * An apostrophe before it makes it text; one more where it has some already, so that it reads back as it was.
  */
-const FORMULA = /^'*[=+\-@\t\r]/;
+const FORMULA = /^'*[=+\-@\t\r\uff1d\uff0b\uff0d\uff20]/;
 
 /**
  * Comma-separated values (RFC 4180): heads, then rows, with CRLF. What a spreadsheet would take for a formula is made

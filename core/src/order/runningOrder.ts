@@ -8,6 +8,9 @@ export interface OrderSlot {
 /** Highest number there may be. Custom. */
 export const MOST_NUMBER = 999;
 
+/** So many calls are kept. Custom: as many as there are numbers in a list. */
+export const MOST_CALLS = 500;
+
 /** Somebody said that a number is on now. */
 export interface OrderCall {
   number: number;
@@ -47,7 +50,9 @@ const FASTEST = 0.5;
  * the thumb is mended by the right press.
  */
 export function withCall(calls: readonly OrderCall[], call: OrderCall): OrderCall[] {
-  return [...calls.filter((c) => c.number < call.number), call].sort((a, b) => a.number - b.number);
+  const all = [...calls.filter((c) => c.number < call.number), call].sort((a, b) => a.number - b.number);
+  // The pace goes by the first and the last.
+  return all.length > MOST_CALLS ? [...all.slice(0, 1), ...all.slice(1 - MOST_CALLS)] : all;
 }
 
 /** Whether a start may stand in an order: on one day with it, also where that day goes on past midnight. */

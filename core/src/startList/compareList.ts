@@ -57,7 +57,7 @@ export function compareList(
   { athletes, events, starts }: ListAgainst,
   addAthletes: boolean,
 ): RowNews[] {
-  const who = finderOf(athletes);
+  const who = remembered(finderOf(athletes));
   const eventIds = new Map(events.map((e) => [wordKey(e.name), e.id]));
   // In the order of time, so that a first round meets the first round.
   const inTime = [...entries].sort(
@@ -118,9 +118,10 @@ function meetingsOf(
   starts: readonly KnownStart[],
   who: (entry: ListEntry) => Found,
 ): Map<ListEntry, KnownStart> {
-  const known = new Map<string, KnownStart[]>();
-  for (const start of [...starts].sort((a, b) => Date.parse(a.listedAt) - Date.parse(b.listedAt)))
-    push(known, keyOf(start.athleteId, start, start.listedAt), start);
+  const known = new Map<string, Timed[]>();
+  const timed = starts.map((start) => ({ start, at: Date.parse(start.listedAt) }));
+  for (const one of timed.sort((a, b) => a.at - b.at))
+    push(known, keyOf(one.start.athleteId, one.start, one.start.listedAt), one);
   const listed = new Map<string, ListEntry[]>();
   for (const entry of entries) {
     const { id, title } = who(entry);
@@ -128,19 +129,38 @@ function meetingsOf(
   }
   const meets = new Map<ListEntry, KnownStart>();
   for (const [key, these] of listed) {
-    const free = [...(known.get(key) ?? [])];
-    const isAt = (entry: ListEntry) => (start: KnownStart) =>
-      Date.parse(start.listedAt) === Date.parse(entry.startsAt);
-    for (const entry of these) {
-      const at = free.findIndex(isAt(entry));
-      if (at >= 0) meets.set(entry, free.splice(at, 1)[0] as KnownStart);
-    }
-    for (const entry of these) {
-      const next = meets.has(entry) ? undefined : free.shift();
-      if (next) meets.set(entry, next);
-    }
+    const own = known.get(key) ?? [];
+    const atTime = new Map<number, KnownStart[]>();
+    for (const { at, start } of own) push(atTime, at, start);
+    const taken = new Set<KnownStart>();
+    const meet = (entry: ListEntry, start: KnownStart | undefined) => {
+      if (!start) return;
+      meets.set(entry, start);
+      taken.add(start);
+    };
+    // The first of several at one time comes first.
+    for (const list of atTime.values()) list.reverse();
+    for (const entry of these) meet(entry, atTime.get(Date.parse(entry.startsAt))?.pop());
+    const left = own.filter(({ start }) => !taken.has(start)).reverse();
+    for (const entry of these) if (!meets.has(entry)) meet(entry, left.pop()?.start);
   }
   return meets;
+}
+
+/** A start and the time that the list has it at, milliseconds since the epoch. */
+interface Timed {
+  start: KnownStart;
+  at: number;
+}
+
+/** Asks once for each entry. */
+function remembered(who: (entry: ListEntry) => Found): (entry: ListEntry) => Found {
+  const found = new Map<ListEntry, Found>();
+  return (entry) => {
+    const known = found.get(entry) ?? who(entry);
+    found.set(entry, known);
+    return known;
+  };
 }
 
 function changeOf(old: KnownStart, { venue, zone, startsAt, number }: ListEntry) {
@@ -198,30 +218,43 @@ function finderOf(athletes: ListAgainst["athletes"]): (entry: ListEntry) => Foun
     if (!first) return { id: null, name, title };
     return { id: first.id, name: first.name, title, ...(more.length > 0 ? { many: more.length + 1 } : {}) };
   };
-  const byLength = [...athletes].sort((a, b) => b.name.length - a.name.length);
+  const inTitle = titleFinder(athletes.map(({ name }) => name));
   return ({ athlete, title }) => {
     if (athlete) return called(athlete, title);
-    for (const { name } of byLength) {
-      const rest = withoutName(title, name);
-      if (rest !== null) return called(name, rest);
-    }
-    return { id: null, name: "", title };
+    const found = inTitle(title);
+    return found ? called(found.name, found.rest) : { id: null, name: "", title };
   };
 }
 
-/** What a title says besides a name with which it begins or ends; null where it does neither. */
-function withoutName(title: string, name: string): string | null {
-  const [whole, part] = [title.normalize("NFC"), name.normalize("NFC")];
-  const [low, own] = [whole.toLowerCase(), part.toLowerCase()];
-  const tidy = (rest: string) => rest.replace(/^[\s:,;–—()-]+|[\s:,;–—()-]+$/g, "");
-  if (low.startsWith(own) && !isLetter(whole[part.length])) return tidy(whole.slice(part.length));
-  const tail = low.replace(/\)$/, "");
-  if (tail.endsWith(own)) {
-    const from = tail.length - own.length;
-    return isLetter(whole[from - 1]) ? null : tidy(whole.slice(0, from));
+/**
+ * Finds the longest name with which a title begins or ends, and what it says besides. However many names there are, a title
+ * is only looked at as often as names differ in length.
+ */
+function titleFinder(names: readonly string[]): (title: string) => { name: string; rest: string } | null {
+  const spelled = new Map<string, string>();
+  for (const name of names) {
+    const key = name.normalize("NFC").toLowerCase();
+    if (!spelled.has(key)) spelled.set(key, name);
   }
-  return null;
+  const lengths = [...new Set([...spelled.keys()].map((key) => key.length))].sort((a, b) => b - a);
+  return (title) => {
+    const whole = title.normalize("NFC");
+    const low = whole.toLowerCase();
+    const tail = low.replace(/\)$/, "");
+    for (const length of lengths) {
+      if (length > low.length) continue;
+      const first = isLetter(whole[length]) ? undefined : spelled.get(low.slice(0, length));
+      if (first !== undefined) return { name: first, rest: tidy(whole.slice(length)) };
+      const from = tail.length - length;
+      const last = from < 0 || isLetter(whole[from - 1]) ? undefined : spelled.get(tail.slice(from));
+      if (last !== undefined) return { name: last, rest: tidy(whole.slice(0, from)) };
+    }
+    return null;
+  };
 }
+
+/** Without what joins a name to the rest. */
+const tidy = (rest: string) => rest.replace(/^[\s:,;–—()-]+|[\s:,;–—()-]+$/g, "");
 
 const isLetter = (letter: string | undefined) => letter !== undefined && /[\p{L}\p{N}]/u.test(letter);
 

@@ -19,11 +19,11 @@ const LEAST_PART = 3;
 
 /**
  * Replaces a name, and each part of it, wherever it stands in a text as a word, in whatever case and form its letters are.
+ * @param parts which parts of it, if other than all that are long enough to be told from other words
  * @example withoutName("For ADA FINCH's knee", "Ada Finch", "Athlete 1") // "For Athlete 1's knee"
  */
-export function withoutName(text: string, name: string, by: string): string {
+export function withoutName(text: string, name: string, by: string, parts = partsOf(name)): string {
   const composed = text.normalize("NFC");
-  const parts = name.split(/\s+/u).filter((part) => part.length >= LEAST_PART);
   const wanted = [name, ...parts].map((part) => part.normalize("NFC").replace(/[.*+?^${}()|[\]\\]/g, "\\$&"));
   const whole = wanted.map((part) => part.replace(/\s+/gu, "\\s+")).join("|");
   const found = new RegExp(`(?<![\\p{L}\\p{N}])(?:${whole})(?![\\p{L}\\p{N}])`, "giu");
@@ -31,6 +31,9 @@ export function withoutName(text: string, name: string, by: string): string {
   if (after === composed) return text;
   return cutText(after.replaceAll(new RegExp(`${by}(?:\\s+${by})+`, "g"), by), Math.max(FITS, text.length));
 }
+
+/** Parts of a name by which somebody is known. */
+const partsOf = (name: string) => name.split(/\s+/u).filter((part) => part.length >= LEAST_PART);
 
 /** Shortest of the longest that any text may be: what grows with the new name is cut to what fits everywhere. */
 const FITS = 40;
@@ -94,8 +97,9 @@ export async function anonymise(
     where: WhereOptions,
     keys: string[],
     rules: Record<string, (value: unknown) => unknown>,
-  ): Promise<void> {
+  ): Promise<string[]> {
     const columns = Object.keys(rules);
+    const changed: string[] = [];
     for (let offset = 0; ; offset += TOGETHER) {
       const rows = await table.findAll({
         where,
@@ -111,8 +115,9 @@ export async function anonymise(
         if (columns.every((c) => isDeepStrictEqual(before[c], after[c]))) continue;
         const of = Object.fromEntries(keys.map((key) => [key, before[key]]));
         await table.update(after, { where: { clubId, ...of }, transaction });
+        changed.push(String(before.id));
       }
-      if (rows.length < TOGETHER) return;
+      if (rows.length < TOGETHER) return changed;
     }
   }
   const inPlan = { body: inJson(planBodySchema, own) };
@@ -131,12 +136,100 @@ export async function anonymise(
   await rewrite(models.RunEvent, { clubId, runId }, ["runId", "id"], {
     event: inJson(runEventSchema, own),
   });
-  // Elsewhere in the club only the name is theirs.
-  const elsewhere = { clubId };
-  const isInGroup = sequelize.literal(
-    `plan -> 'group' @> ${sequelize.escape(JSON.stringify([{ id }]))}::jsonb`,
+  // In what others did with them, in a group, only the name is theirs; and elsewhere the whole of it.
+  const inGroup = (json: string, group: unknown) =>
+    sequelize.literal(`${json} -> 'group' @> ${sequelize.escape(JSON.stringify(group))}::jsonb`);
+  const others = { clubId, id: { [Op.notIn]: startId } };
+  const together = await models.Start.findAll({
+    where: { ...others, [Op.and]: inGroup("setting", id) },
+    attributes: ["id"],
+    paranoid: false,
+    transaction,
+  });
+  const runsTogether = await models.Run.findAll({
+    where: { clubId, [Op.and]: inGroup("plan", [{ id }]) },
+    attributes: ["id", "startId"],
+    transaction,
+  });
+  const partners = new Set([...together.map((s) => s.id), ...runsTogether.flatMap((r) => r.startId ?? [])]);
+  const whole = (text: string) => withoutName(text, old, name, []);
+  const says = (parts: readonly string[], ...columnsSaying: string[]) => {
+    const wanted = parts.map(
+      (part) =>
+        `%${JSON.stringify(part.normalize("NFC"))
+          .slice(1, -1)
+          .replace(/[%_\\]/g, "\\$&")}%`,
+    );
+    const list = wanted.map((part) => sequelize.escape(part)).join(", ");
+    const found = columnsSaying.map((column) => `normalize(${column}::text, NFC) ILIKE ANY (ARRAY[${list}])`);
+    // In brackets: what it stands beside holds for each of them.
+    return sequelize.literal(`(${found.join(" OR ")})`);
+  };
+  const changedStarts: string[] = [];
+  const changedPlans: string[] = [];
+  /** Takes the name out of what is others': by each of its parts, or as a whole. */
+  async function takeFrom(
+    starts: WhereOptions,
+    of: WhereOptions,
+    parts: readonly string[],
+    change: typeof taken,
+  ) {
+    const named = [old, ...parts];
+    const text = (value: unknown) => change(String(value));
+    const titled = { title: text, venue: text };
+    changedStarts.push(
+      ...(await rewrite(
+        models.Start,
+        { clubId, ...starts, [Op.and]: says(named, "title", "venue", "setting") },
+        ["id"],
+        {
+          ...titled,
+          setting: inJson(settingSchema, change),
+        },
+      )),
+    );
+    const inBody = { body: inJson(planBodySchema, change) };
+    const plansOf = await models.Plan.findAll({
+      where: { clubId, ...of, [Op.and]: says(named, "body") },
+      attributes: ["id"],
+      transaction,
+    });
+    const bodies = { clubId, id: plansOf.map((p) => p.id) };
+    changedPlans.push(...(await rewrite(models.Plan, bodies, ["id"], inBody)));
+    await rewrite(models.PlanEdit, { clubId, [Op.and]: says(named, "body") }, ["id"], inBody);
+    await rewrite(models.Run, { clubId, ...of, [Op.and]: says(named, "title", "venue", "plan") }, ["id"], {
+      ...titled,
+      plan: inJson(runPlanSchema, change),
+    });
+  }
+  const ofPartners = { startId: [...partners] };
+  await takeFrom({ id: [...partners] }, ofPartners, partsOf(old), taken);
+  const theirRuns = await models.Run.findAll({
+    where: { clubId, ...ofPartners },
+    attributes: ["id"],
+    transaction,
+  });
+  await rewrite(
+    models.RunEvent,
+    { clubId, runId: theirRuns.map((r) => r.id), [Op.and]: says([old, ...partsOf(old)], "event") },
+    ["runId", "id"],
+    { event: inJson(runEventSchema, taken) },
   );
-  await rewrite(models.Run, { clubId, [Op.and]: isInGroup }, ["id"], { plan: inJson(runPlanSchema, taken) });
+  await takeFrom({ id: { [Op.notIn]: [...partners, ...startId] } }, {}, [], whole);
+  const ticked = await models.Tick.findAll({
+    where: { clubId, startId: { [Op.notIn]: startId }, [Op.and]: says([old, ...partsOf(old)], "line") },
+    transaction,
+  });
+  for (const tick of ticked) {
+    const line = taken(tick.line);
+    if (line === tick.line) continue;
+    await models.Tick.destroy({
+      where: { clubId, startId: tick.startId, step: tick.step, line: tick.line },
+      transaction,
+    });
+    await models.Tick.bulkCreate([{ ...tick.get(), line }], { ignoreDuplicates: true, transaction });
+  }
+  const elsewhere = { clubId };
   await rewrite(models.Order, elsewhere, ["id"], { title: plain, venue: plain });
   await rewrite(models.Template, elsewhere, ["id"], { name: plain, body: inJson(planBodySchema, taken) });
   await rewrite(models.Day, elsewhere, ["id"], inDay(taken));
@@ -150,7 +243,7 @@ export async function anonymise(
     // Which words were ticked off is nobody's business any more.
     `DELETE FROM ticks WHERE club_id = :clubId AND start_id IN (:startId)`,
     `UPDATE runs SET athlete_name = :name WHERE club_id = :clubId AND athlete_id = :id`,
-    `UPDATE starts SET version = version + 1 WHERE club_id = :clubId AND athlete_id = :id`,
+    `UPDATE starts SET version = version + 1 WHERE club_id = :clubId AND (athlete_id = :id OR id IN (:changedStarts))`,
     `UPDATE plans SET version = version + 1 WHERE club_id = :clubId AND id IN (:planId)`,
     `UPDATE days SET version = version + 1
       WHERE club_id = :clubId AND (start_id IN (:startId) OR athlete_id = :id)`,
@@ -169,7 +262,8 @@ export async function anonymise(
       name,
       clubId,
       id,
-      planId: planId.length > 0 ? planId : [id],
+      planId: [id, ...planId, ...changedPlans],
+      changedStarts: [id, ...changedStarts],
       startId: startId.length > 0 ? startId : [id],
     };
     await sequelize.query(statement, { replacements, transaction });

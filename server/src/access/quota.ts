@@ -40,7 +40,7 @@ export function full(kind: Kept): Refusal {
  * @throws Refusal `full`
  */
 export async function checkRoom(
-  { sequelize }: Database,
+  database: Database,
   model: ModelStatic<Model>,
   kind: Kept,
   whose: string,
@@ -48,9 +48,22 @@ export async function checkRoom(
   transaction: Transaction,
   more = 1,
 ): Promise<void> {
+  const count = () => model.count({ where, transaction });
+  await checkCount(database, kind, whose, count, transaction, more);
+}
+
+/** The same where what is counted is no plain question to one table. @throws Refusal `full` */
+export async function checkCount(
+  { sequelize }: Pick<Database, "sequelize">,
+  kind: Kept,
+  whose: string,
+  count: () => Promise<number>,
+  transaction: Transaction,
+  more = 1,
+): Promise<void> {
   await sequelize.query("SELECT pg_advisory_xact_lock(hashtextextended($1, 5))", {
     bind: [`${kind} ${whose}`],
     transaction,
   });
-  if ((await model.count({ where, transaction })) + more > MOST[kind]) throw full(kind);
+  if ((await count()) + more > MOST[kind]) throw full(kind);
 }

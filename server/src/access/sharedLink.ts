@@ -1,6 +1,6 @@
 import { endOfDay } from "@tonodrome/core";
 import { LONGEST_SHARE_DAYS } from "@tonodrome/core/api";
-import { QueryTypes } from "sequelize";
+import { QueryTypes, type Transaction } from "sequelize";
 import type { Database } from "../db/connect";
 import type { AthleteRow, DayRow, EventTypeRow, PlanRow, ShareRow, StartRow } from "../db/models/rows";
 import { Refusal } from "../errors/refusal";
@@ -63,19 +63,74 @@ export async function findLink(
   return { ...found, until };
 }
 
-/** What it hangs on when a link ends. */
-export type Lasting = Pick<ShareRow, "expiresAt"> & Pick<StartRow, "startsAt" | "zone">;
+/** What it hangs on when a link ends: the day's own steps are null where it is the usual one. */
+export type Lasting = Pick<ShareRow, "expiresAt"> &
+  Pick<StartRow, "startsAt" | "zone"> &
+  Pick<DayRow, "steps">;
 
 const DAY = 86_400_000;
+const MINUTE = 60_000;
+
+/** So long after its start the usual day has its last step over, minutes: easing in, cooling down, eating. Custom. */
+const USUAL_AFTER = 180;
 
 /** When a link of a start ends at the latest. */
 export function latestEnd(startsAt: Date): Date {
   return new Date(startsAt.getTime() + LONGEST_SHARE_DAYS * DAY);
 }
 
-/** When a link ends: with the start's day at its venue, or when it was said, and never long after the start. */
-export function endOf({ expiresAt, startsAt, zone }: Lasting): Date {
-  const end = expiresAt ?? new Date(endOfDay(startsAt.toISOString(), zone));
-  const latest = latestEnd(startsAt);
-  return end < latest ? end : latest;
+/**
+ * When a link ends: with the start's day at its venue, but not before the day's last step is over, which a start near midnight
+ * has after it; or when it was said; and never long after the start.
+ */
+export function endOf({ expiresAt, startsAt, zone, steps }: Lasting): Date {
+  const lastStep = startsAt.getTime() + minutesAfter(steps) * MINUTE;
+  const day = Math.max(lastStep, Date.parse(endOfDay(startsAt.toISOString(), zone)));
+  return new Date(Math.min(expiresAt?.getTime() ?? day, latestEnd(startsAt).getTime()));
+}
+
+/** Minutes after a start in which its day's last step is over, whatever goes badly: every step after it, one after the other. */
+function minutesAfter(steps: DayRow["steps"]): number {
+  if (!steps) return USUAL_AFTER;
+  const start = steps.findIndex((step) => step.kind === "start");
+  return steps.slice(start + 1).reduce((sum, step) => {
+    const gaps = step.rules.map((rule) => (rule.kind === "before" ? rule.leastMinutes : 0));
+    return sum + (step.minutes.bad ?? step.minutes.usual) + Math.max(0, ...gaps);
+  }, 0);
+}
+
+/** A link of a start that still works. */
+export type OpenLink = Pick<ShareRow, "id" | "startId" | "createdAt"> &
+  Lasting &
+  Pick<StartRow, "title"> & { athleteName: string; madeBy: string | null; now: Date };
+
+const OPEN = `
+  SELECT h.id, h.start_id AS "startId", h.created_at AS "createdAt", h.expires_at AS "expiresAt",
+    s.starts_at AS "startsAt", s.zone, s.title, a.name AS "athleteName", u.name AS "madeBy", d.steps, now() AS now
+  FROM shares h
+  JOIN starts s ON s.club_id = h.club_id AND s.id = h.start_id AND s.deleted_at IS NULL
+  JOIN athletes a ON a.club_id = s.club_id AND a.id = s.athlete_id
+  LEFT JOIN users u ON u.id = h.made_by
+  LEFT JOIN days d ON d.club_id = s.club_id AND d.start_id = s.id
+  WHERE h.club_id = $1 AND h.withdrawn_at IS NULL AND ${standsSql("shares", "h")}
+    AND ($2::uuid IS NULL OR h.start_id = $2)
+  ORDER BY h.created_at, h.id`;
+
+/**
+ * The links of a club that work: not withdrawn, made by somebody who still may, and not over. Whoever lists or counts open
+ * links asks this.
+ * @param startId only of this start
+ */
+export async function openLinks(
+  { sequelize }: Pick<Database, "sequelize">,
+  clubId: string,
+  startId: string | null = null,
+  transaction?: Transaction,
+): Promise<OpenLink[]> {
+  const rows = await sequelize.query<OpenLink>(OPEN, {
+    bind: [clubId, startId],
+    type: QueryTypes.SELECT,
+    ...(transaction ? { transaction } : {}),
+  });
+  return rows.filter((row) => endOf(row) > row.now);
 }

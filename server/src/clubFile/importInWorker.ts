@@ -21,15 +21,10 @@ const MOST_MEMORY = 256;
 /** Chunks that are on their way to the worker before one waits for it. */
 const AHEAD = 4;
 
-/** Most imports at once on one server: each has a thread and a connection. */
-const MOST_AT_ONCE = 2;
-
-let underWay = 0;
-
 /**
  * Imports a club's file, read in a thread of its own as it comes.
  * @param file the worker as it was built
- * @throws Refusal as `importClub` does, `too_many` when other imports go on, `too_large`
+ * @throws Refusal as `importClub` does, `too_large`
  */
 export async function importInWorker(
   bytes: AsyncIterable<Uint8Array>,
@@ -37,10 +32,6 @@ export async function importInWorker(
   data: { databaseUrl: string; clubId: string; importer: Importer },
   file: string,
 ): Promise<void> {
-  if (underWay >= MOST_AT_ONCE) {
-    throw new Refusal("too_many", "Other clubs are importing just now. Try again in a minute.", {}, 60);
-  }
-  underWay++;
   const worker = new Worker(file, {
     workerData: data,
     resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY },
@@ -48,7 +39,6 @@ export async function importInWorker(
   try {
     await feed(worker, bytes, mostBytes);
   } finally {
-    underWay--;
     await worker.terminate();
   }
 }

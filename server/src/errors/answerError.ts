@@ -42,6 +42,7 @@ function refusalOf(error: FastifyError | Error): Refusal {
     );
   }
   const state = sqlState(error);
+  if (state === HUNG_UP) return new Refusal("unavailable", "The connection ended before the answer did.");
   if (state === FOREIGN_KEY_VIOLATION) return notFound("thing any more");
   if (BUSY.has(state))
     return new Refusal(
@@ -68,11 +69,17 @@ const FOREIGN_KEY_VIOLATION = "23503";
 /** Deadlock, a lock that was not got in time, a statement that took too long, a snapshot that somebody else wrote into. */
 const BUSY = new Set(["40P01", "55P03", "57014", "40001"]);
 
+/** Whether two transactions were in each other's way, so that one of them was broken off. */
+export const isDeadlock = (error: unknown): boolean => error instanceof Error && sqlState(error) === "40P01";
+
 /** PostgreSQL's SQLSTATE of an error, or the system's code; empty when it has neither. */
 function sqlState(error: Error): string {
   const parent = error instanceof DatabaseError ? error.parent : error;
   return "code" in parent ? String(parent.code) : "";
 }
+
+/** Whoever asked went away in the middle of the answer. */
+const HUNG_UP = "ERR_STREAM_PREMATURE_CLOSE";
 
 /** SQLSTATE class 57P: the server is shutting down or starting; 08: the connection broke; 53: it has no room; 25P03: it gave up waiting. */
 function isOutage(error: Error): boolean {

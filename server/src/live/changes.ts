@@ -18,6 +18,8 @@ export interface Changes {
   publish(change: Change): void;
   /** Calls back for each change in a club, whichever server it was made on. @returns the way to end it */
   subscribe(clubId: string, listener: (change: Change) => void): () => void;
+  /** Calls back when changes made on other servers may have been missed here: whoever listens has to read anew. @returns the way to end it */
+  whenMissed(listener: () => void): () => void;
   /** Resolves once changes made on other servers are heard here. */
   listening(): Promise<void>;
   close(): Promise<void>;
@@ -33,6 +35,10 @@ const MOST_TOGETHER = 25;
 
 const LONGEST_PAUSE = 5_000;
 
+/** How often the connection that listens is tried, and how long it may take to answer, milliseconds: one can die in silence. Custom. */
+const TRIED = 15_000;
+const PATIENCE = 5_000;
+
 /**
  * Live updates through PostgreSQL's LISTEN and NOTIFY: the servers share nothing else. The notification is sent after
  * the write's transaction and for several writes together, because NOTIFY makes transactions commit one by one.
@@ -40,7 +46,9 @@ const LONGEST_PAUSE = 5_000;
 export function makeChanges({ sequelize }: Database, listenUrl: string): Changes {
   const listeners = new Map<string, Set<(change: Change) => void>>();
   const gathered = new Map<string, Change>();
+  const missed = new Set<() => void>();
   const whenListening: (() => void)[] = [];
+  let hasListened = false;
   let timer: NodeJS.Timeout | undefined;
   let client: Client | null = null;
   let isListening = false;
@@ -55,11 +63,15 @@ export function makeChanges({ sequelize }: Database, listenUrl: string): Changes
 
   async function listen(): Promise<void> {
     if (isClosed) return;
-    const fresh = new Client({ connectionString: listenUrl, keepAlive: true });
+    const fresh = new Client({ connectionString: listenUrl, keepAlive: true, query_timeout: PATIENCE });
     client = fresh;
+    const tried = setInterval(() => {
+      fresh.query("SELECT 1").catch(() => fresh.connection.stream.destroy());
+    }, TRIED).unref();
     fresh.on("notification", ({ payload }) => hear(payload));
     fresh.on("error", () => undefined);
     fresh.on("end", () => {
+      clearInterval(tried);
       isListening = false;
       if (isClosed) return;
       pause = Math.min(pause * 2, LONGEST_PAUSE);
@@ -70,10 +82,14 @@ export function makeChanges({ sequelize }: Database, listenUrl: string): Changes
       await fresh.query(`LISTEN ${CHANNEL}`);
       isListening = true;
       pause = 100;
+      // What was told in between nobody heard.
+      if (hasListened) for (const tell of missed) tell();
+      hasListened = true;
       for (const tell of whenListening.splice(0)) tell();
     } catch {
       // "end" follows and tries again.
       await fresh.end().catch(() => undefined);
+      clearInterval(tried);
     }
   }
 
@@ -101,6 +117,10 @@ export function makeChanges({ sequelize }: Database, listenUrl: string): Changes
         own.delete(listener);
         if (own.size === 0) listeners.delete(clubId);
       };
+    },
+    whenMissed(listener) {
+      missed.add(listener);
+      return () => missed.delete(listener);
     },
     listening: () =>
       isListening ? Promise.resolve() : new Promise((resolve) => whenListening.push(resolve)),

@@ -82,6 +82,8 @@ export function streamEvents(
     const news = tell?.(change) ?? null;
     if (news !== null) send(news);
   });
+  // Whoever listens comes again at once, and reads what it may have missed.
+  const unmissed = changes.whenMissed(() => stream.end());
   const beat = setInterval(() => {
     if (!stream.writableEnded) stream.write(": still here\n\n");
     void check();
@@ -89,6 +91,7 @@ export function streamEvents(
   const end = () => {
     clearInterval(beat);
     unsubscribe();
+    unmissed();
     undo?.();
     open.delete(stream);
     stream.end();

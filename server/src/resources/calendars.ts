@@ -147,10 +147,7 @@ export const calendars: Resource = (context) => (app, _options, done) => {
         madeAt: new Date(now).toISOString(),
         refreshMinutes: REFRESH_MINUTES,
       });
-      return reply
-        .type("text/calendar; charset=utf-8")
-        .header("cache-control", "private, no-cache")
-        .send(text);
+      return reply.type("text/calendar; charset=utf-8").send(text);
     },
   );
 
@@ -177,10 +174,11 @@ export const calendars: Resource = (context) => (app, _options, done) => {
         readyAt: new Date(s.readyAt),
       }));
     const usual = await usualSteps(context, clubId, rest);
-    return starts.map((start) => ({
+    const seconds = await Promise.all(starts.map((start) => warmUpSecondsOf(context.work, start)));
+    return starts.map((start, i) => ({
       startsAt: start.startsAt,
       zone: start.zone,
-      warmUpSeconds: warmUpSecondsOf(start),
+      warmUpSeconds: seconds[i] ?? 0,
       steps: written.get(start.id)?.steps ?? usual.get(start.id) ?? [],
       id: calendarIdOf(start.id),
       title: `${start.athlete.name}, ${start.title}${start.setting.ifThrough ? " (if through)" : ""}`,

@@ -12,22 +12,32 @@ import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { exportClub } from "../clubFile/exportClub";
 import { importInWorker } from "../clubFile/importInWorker";
-import { Refusal } from "../errors/refusal";
+import { connect } from "../db/connect";
+import { endSlowReader } from "../live/slowReader";
+import { makePlaces } from "../process/places";
 import type { Resource } from "./context";
 
 /** An account is new for so long. */
 const NEW = "7 days";
 
-/** Most exports at once on one server: each holds a connection for as long as its reader takes. */
-const MOST_EXPORTS = 3;
+/**
+ * Most exports at once on one server. Each holds a connection for as long as its reader takes: these have a pool of their
+ * own, so that however slowly they are read nobody else waits for a connection. Custom.
+ */
+const MOST_EXPORTS = 2;
+
+/** Most imports at once on one server: each has a thread and a connection of its own. Custom. */
+const MOST_IMPORTS = 2;
 
 const MEGABYTE = 1_048_576;
 
 /** A whole club out, and into an empty one. */
 export const clubFile: Resource = (context) => (app, _options, done) => {
   const { sequelize, changes, databaseUrl, importWorker } = context;
-  /** Clubs that are being written out by this server. */
-  const exporting = new Set<string>();
+  const aside = connect(databaseUrl, MOST_EXPORTS);
+  app.addHook("onClose", () => aside.sequelize.close());
+  const exporting = makePlaces(MOST_EXPORTS, "Other exports are under way.", 60);
+  const importing = makePlaces(MOST_IMPORTS, "Other clubs are importing just now.", 60);
   // What is imported is read as it comes, whatever it says it is.
   app.addContentTypeParser("*", (_request, payload, parsed) => parsed(null, payload));
   app.addContentTypeParser("application/json", (_request, payload, parsed) => parsed(null, payload));
@@ -41,19 +51,28 @@ export const clubFile: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, querystring: exportQuerySchema },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
-      if (exporting.has(clubId) || exporting.size >= MOST_EXPORTS)
-        throw new Refusal("too_many", "Other exports are under way. Try again in a minute.", {}, 60);
-      await sequelize.transaction((t) => audit(context, t, request, "club.export", { clubId }));
-      exporting.add(clubId);
-      const lines = Readable.from(exportClub(context, clubId, request.query.edits === "yes"), {
-        objectMode: false,
-        highWaterMark: 65_536,
-      });
+      const { clubId, userId } = placeOf(request);
+      const free = exporting.take(userId, clubId);
       // Whichever ends first: what is written out, or whoever reads it.
-      const over = () => exporting.delete(clubId);
-      lines.once("close", over);
-      reply.raw.once("close", over);
+      reply.raw.once("close", free);
+      try {
+        await sequelize.transaction((t) => audit(context, t, request, "club.export", { clubId }));
+      } catch (error) {
+        free();
+        throw error;
+      }
+      let taken = 0;
+      const file = exportClub(aside, clubId, request.query.edits === "yes");
+      const counted = async function* () {
+        for await (const line of file) {
+          taken += line.length;
+          yield line;
+        }
+      };
+      const lines = Readable.from(counted(), { objectMode: false, highWaterMark: 65_536 });
+      lines.once("close", free);
+      if (reply.raw.destroyed) lines.destroy();
+      endSlowReader(lines, reply.raw, () => taken, context.leastRate);
       return reply
         .type("application/x-ndjson; charset=utf-8")
         .header("content-disposition", 'attachment; filename="tonodrome-club.ndjson"')
@@ -70,18 +89,23 @@ export const clubFile: Resource = (context) => (app, _options, done) => {
     },
     async (request) => {
       const { clubId, userId } = placeOf(request);
-      const most = (await isNew(userId)) ? context.newImportMegabytes : context.importMegabytes;
-      const importer = {
-        userId,
-        roles: rolesThat("build"),
-        takesName: request.query.name === "take",
-      };
-      await importInWorker(
-        (request.body ?? Readable.from([])) as Readable,
-        most * MEGABYTE,
-        { databaseUrl, clubId, importer },
-        importWorker,
-      );
+      const free = importing.take(userId, clubId);
+      try {
+        const most = (await isNew(userId)) ? context.newImportMegabytes : context.importMegabytes;
+        const importer = {
+          userId,
+          roles: rolesThat("build"),
+          takesName: request.query.name === "take",
+        };
+        await importInWorker(
+          (request.body ?? Readable.from([])) as Readable,
+          most * MEGABYTE,
+          { databaseUrl, clubId, importer },
+          importWorker,
+        );
+      } finally {
+        free();
+      }
       for (const topic of TOPICS) changes.publish({ clubId, topic });
       return { done: true as const };
     },

@@ -2,7 +2,9 @@ import type { FastifyPluginCallbackZod } from "fastify-type-provider-zod";
 import type { RateLimits } from "../access/rateLimits";
 import type { Database } from "../db/connect";
 import type { Changes } from "../live/changes";
+import type { LeastRate } from "../live/slowReader";
 import type { Config } from "../process/config";
+import type { Work } from "../work/work";
 
 /** What of the configuration resources go by. */
 type Settings = Pick<
@@ -16,8 +18,10 @@ export interface Context extends Database, Settings {
   rateLimits: RateLimits;
   /** The file that reads an import in a thread of its own. */
   importWorker: string;
-  /** The file that judges a plan in a thread of its own. */
-  judgeWorker: string;
+  /** What is done in threads of their own. */
+  work: Work;
+  /** The least that has to come of a long body, or be read of a long answer, if another than usual. */
+  leastRate?: LeastRate;
   /** Where the database is, for what works on a connection of its own. */
   databaseUrl: string;
 }

@@ -1,7 +1,7 @@
 import { clubParamsSchema, judgedSchema } from "@tonodrome/core/api";
 import { fitFileSchema } from "@tonodrome/core/fitting";
-import { placeOf, sessionOf } from "../access/access";
-import { judgeInWorker } from "../judge/judgeInWorker";
+import { placeOf } from "../access/access";
+import { hangUpOf } from "../work/hangUp";
 import type { Resource } from "./context";
 
 /** The forecast and the checks for programs: what is sent is a plan with its day, as the command line reads it. */
@@ -12,13 +12,15 @@ export const judge: Resource = (context) => (app, _options, done) => {
       config: { access: "read" },
       schema: { params: clubParamsSchema, body: fitFileSchema, response: { 200: judgedSchema } },
     },
-    async (request) => {
-      const { clubId } = placeOf(request);
-      await context.rateLimits.judge(sessionOf(request).userId);
+    async (request, reply) => {
+      const { clubId, userId } = placeOf(request);
+      const signal = hangUpOf(reply);
+      await context.rateLimits.judge(userId);
       const row = await context.models.ClubFigures.findByPk(clubId);
       // The club's own figures hold, unless the file has others.
       const figures = [...(row?.figures ?? []), ...request.body.figures];
-      return judgeInWorker({ ...request.body, figures }, context.judgeWorker) as never;
+      const file = { ...request.body, figures };
+      return context.work.do("judge", file, { whose: userId, signal }) as never;
     },
   );
   done();

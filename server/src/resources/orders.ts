@@ -19,6 +19,7 @@ import { audit } from "../access/audit";
 import { checkRoom } from "../access/quota";
 import type { AthleteRow, OrderRow, StartRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors/refusal";
+import type { Change } from "../live/changes";
 import { moveMembers, setMembers } from "../write/orderMembers";
 import { listedTime } from "../write/startTimes";
 import { write } from "../write/write";
@@ -128,6 +129,7 @@ export const orders: Resource = (context) => (app, _options, done) => {
       const { number, at } = request.body;
       if (Date.parse(at) > Date.now() + MOST_AHEAD)
         throw new Refusal("invalid_input", "This was pressed later than it is now.", { path: "at" });
+      let runs: Change[] = [];
       const call = async (transaction: Transaction) => {
         const row = await find(clubId, id, transaction);
         const last = row.slots.at(-1)?.number ?? 0;
@@ -137,11 +139,16 @@ export const orders: Resource = (context) => (app, _options, done) => {
         // Sent again because the answer was lost, it is said once.
         if (isDeepStrictEqual(calls, row.calls)) return toOrder(context, row, transaction);
         await row.update({ calls, version: row.version + 1 }, { transaction });
-        await moveMembers(context, row, transaction);
+        runs = await moveMembers(context, row, transaction);
         await audit(context, transaction, request, "order.now", { clubId, id, detail: { number } });
         return toOrder(context, row, transaction);
       };
-      return write(context, reply, call, after(clubId));
+      return write(context, reply, call, {
+        after: () => {
+          changes.publish({ clubId, topic: "starts" });
+          for (const change of runs) changes.publish(change);
+        },
+      });
     },
   );
   done();

@@ -1,8 +1,10 @@
-import { type RunSummary, runSummary } from "@tonodrome/core";
+import { type RunEvent, type RunSummary, runSummary } from "@tonodrome/core";
 import {
   clubParamsSchema,
   idParamsSchema,
   MOST,
+  newPressesQuerySchema,
+  newPressesSchema,
   type Run,
   type RunEventsInput,
   rolesThat,
@@ -20,6 +22,7 @@ import { checkRoom } from "../access/quota";
 import type { Along } from "../access/session/session";
 import type { AthleteRow, RunEventRow, RunRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors/refusal";
+import { noteMoves } from "../write/noteMoves";
 import { write } from "../write/write";
 import type { Resource } from "./context";
 
@@ -79,8 +82,11 @@ function checkTimes(events: RunEventsInput["events"], pressAhead: number): void 
 
 /** A run without the others of a group: an athlete's own tells of nobody else. */
 function withoutGroup({ plan: { group: _, ...plan }, events, ...run }: Run): Run {
-  return { ...run, plan, events: events.filter((e) => e.kind !== "there" && e.kind !== "mark") };
+  return { ...run, plan, events: events.filter(isOwn) };
 }
+
+/** Whether a press tells of nobody else in a group. */
+const isOwn = ({ kind }: RunEvent) => kind !== "there" && kind !== "mark";
 
 /** Runs and their presses. */
 export const runs: Resource = (context) => (app, _options, done) => {
@@ -186,6 +192,36 @@ export const runs: Resource = (context) => (app, _options, done) => {
     },
   );
 
+  app.get(
+    "/clubs/:clubId/runs/:id/events",
+    {
+      config: { access: "see" },
+      schema: {
+        params: idParamsSchema,
+        querystring: newPressesQuerySchema,
+        response: { 200: newPressesSchema },
+      },
+    },
+    async (request) => {
+      const { clubId, onlyAthlete } = placeOf(request);
+      const { id } = request.params;
+      const { after } = request.query;
+      const own = onlyAthlete ? { athleteId: onlyAthlete } : {};
+      if ((await models.Run.count({ where: { id, clubId, ...own } })) === 0) throw notFound("run");
+      const rows = await sequelize.query<{ event: RunEvent; seq: string }>(
+        `SELECT event, seq FROM run_events WHERE club_id = $1 AND run_id = $2 AND seq > $3
+          ORDER BY seq LIMIT ${MOST.pressesTogether}`,
+        { bind: [clubId, id, after], type: QueryTypes.SELECT },
+      );
+      const events = rows.map(({ event }) => event);
+      return {
+        events: onlyAthlete ? events.filter(isOwn) : events,
+        last: Number(rows.at(-1)?.seq ?? after),
+        more: rows.length === MOST.pressesTogether,
+      };
+    },
+  );
+
   app.post(
     "/clubs/:clubId/runs",
     {
@@ -234,7 +270,18 @@ export const runs: Resource = (context) => (app, _options, done) => {
             transaction,
           },
         );
-        if (made) await audit(context, transaction, request, "run.make", { clubId, id });
+        if (made) {
+          await audit(context, transaction, request, "run.make", { clubId, id });
+          // Begun by what a phone without a network knew: the start has moved since.
+          if (Date.parse(plan.startsAt) !== startsAt.getTime())
+            await noteMoves(
+              context,
+              clubId,
+              [{ startId, startsAt: startsAt.toISOString() }],
+              transaction,
+              id,
+            );
+        }
         const run = await read(id, place, transaction);
         if (!run) throw notFound("run");
         return run;

@@ -1,4 +1,4 @@
-import { conditionsOf, contextOf, groupSize, isRunOver } from "@tonodrome/core";
+import { conditionsOf, contextOf, groupSize, isRunOver, wordKey } from "@tonodrome/core";
 import {
   type Shared,
   sharedSchema,
@@ -6,9 +6,11 @@ import {
   ticksSchema,
   tokenParamsSchema,
 } from "@tonodrome/core/api";
+import { KIT_STEP, lineKey, type Tick } from "@tonodrome/core/lists";
 import { findLink, type SharedLink } from "../access/sharedLink";
 import { calendarIdOf } from "../answers/calendarId";
 import { usualSteps } from "../answers/daySteps";
+import { sharedPlanOf, sharedRunOf } from "../answers/shared";
 import type { RunEventRow } from "../db/models/rows";
 import { Refusal } from "../errors/refusal";
 import { streamEvents } from "../live/eventStream";
@@ -17,8 +19,22 @@ import { write } from "../write/write";
 import type { Resource } from "./context";
 import { factsOf } from "./starts";
 
-/** Presses that a link does not show. */
-const OWN: ReadonlySet<string> = new Set(["rating", "pulse", "clock", "take", "there", "mark"]);
+/**
+ * Whoever holds a link ticks off the lines of that day, and adds none: what they make up would fill the lists for everybody.
+ * @param kit the event's pieces, which are ticked off on arrival
+ * @throws Refusal `invalid_input` at the first that is not in a list of the day
+ */
+function checkLines(ticks: readonly Tick[], steps: Shared["day"]["steps"], kit: readonly string[]): void {
+  const lines = new Set(steps.flatMap(({ id, list }) => list.map((line) => lineKey({ step: id, line }))));
+  const pieces = new Set(kit.map(wordKey));
+  const isOfDay = (tick: Tick) =>
+    lines.has(lineKey(tick)) || (tick.step === KIT_STEP && pieces.has(wordKey(tick.line)));
+  const index = ticks.findIndex((tick) => !isOfDay(tick));
+  if (index < 0) return;
+  throw new Refusal("invalid_input", "This line is not in a list of this day any more.", {
+    path: `ticks.${index}.line`,
+  });
+}
 
 const ANYBODY = { access: "anybody" } as const;
 
@@ -51,8 +67,7 @@ export const shared: Resource = (context) => (app, _options, done) => {
     if (!run) return null;
     const all = (run as unknown as { events: RunEventRow[] }).events.map((e) => e.event);
     if (isRunOver(startsAt.toISOString(), all, now.getTime())) return null;
-    const { source: _, group: __, ...plan } = run.plan;
-    return { plan, events: all.filter((e) => !OWN.has(e.kind)) };
+    return sharedRunOf(run, all);
   }
 
   app.get(
@@ -70,7 +85,7 @@ export const shared: Resource = (context) => (app, _options, done) => {
         zone,
         startsAt: startsAt.toISOString(),
         readyAt: readyAt.toISOString(),
-        plan: body,
+        plan: sharedPlanOf(body),
         conditions: conditionsOf(setting),
         context: contextOf({ startsAt: startsAt.toISOString(), setting, facts }),
         day: await dayShown(found),
@@ -120,8 +135,11 @@ export const shared: Resource = (context) => (app, _options, done) => {
     { config: ANYBODY, schema: { params, body: ticksInputSchema, response: { 200: ticksSchema } } },
     async (request, reply) => {
       const { ticks } = request.body;
-      const { clubId, startId } = await findLink(context, request.params.token);
+      const found = await findLink(context, request.params.token);
+      const { clubId, startId } = found;
       checkTickTimes(ticks, context);
+      const { steps } = await dayShown(found);
+      checkLines(ticks, steps, found.event?.kit ?? []);
       return write(context, reply, (transaction) => takeTicks(context, clubId, startId, ticks, transaction), {
         after: () => changes.publish({ clubId, topic: "starts", id: startId }),
       });

@@ -14,31 +14,15 @@ import {
 import { QueryTypes, type Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
-import { checkRoom } from "../access/quota";
-import { standsSql } from "../access/rights";
+import { checkCount } from "../access/quota";
 import { newToken } from "../access/session/token";
-import { endOf, type Lasting, latestEnd } from "../access/sharedLink";
-import type { ShareRow, StartRow } from "../db/models/rows";
+import { endOf, type Lasting, latestEnd, openLinks } from "../access/sharedLink";
+import type { ShareRow } from "../db/models/rows";
 import { notFound, Refusal } from "../errors/refusal";
 import { write } from "../write/write";
 import type { Resource } from "./context";
 
 const build = { access: "build" } as const;
-
-/** A link of a start, open as far as nobody withdrew it and its maker still may. When it ends is reckoned here. */
-type Listed = Pick<ShareRow, "id" | "startId" | "createdAt" | "expiresAt"> &
-  Pick<StartRow, "startsAt" | "zone" | "title"> & { athleteName: string; madeBy: string | null; now: Date };
-
-const LIST = `
-  SELECT h.id, h.start_id AS "startId", h.created_at AS "createdAt", h.expires_at AS "expiresAt",
-    s.starts_at AS "startsAt", s.zone, s.title, a.name AS "athleteName", u.name AS "madeBy", now() AS now
-  FROM shares h
-  JOIN starts s ON s.club_id = h.club_id AND s.id = h.start_id AND s.deleted_at IS NULL
-  JOIN athletes a ON a.club_id = s.club_id AND a.id = s.athlete_id
-  LEFT JOIN users u ON u.id = h.made_by
-  WHERE h.club_id = $1 AND h.withdrawn_at IS NULL AND ${standsSql("shares", "h")}
-    AND ($2::uuid IS NULL OR h.start_id = $2)
-  ORDER BY h.created_at, h.id`;
 
 /** Links that show one start's warm-up, read-only, to whoever holds them. */
 export const shares: Resource = (context) => (app, _options, done) => {
@@ -51,7 +35,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
       const { clubId } = placeOf(request);
       const { id } = request.params;
       if ((await models.Start.count({ where: { clubId, id } })) === 0) throw notFound("start");
-      return { shares: (await openLinks(clubId, id)).slice(0, MOST.sharesOfStart).map(toShare) };
+      return { shares: (await openLinks(context, clubId, id)).slice(0, MOST.sharesOfStart).map(toShare) };
     },
   );
 
@@ -62,7 +46,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, response: { 200: clubShareListSchema } },
     },
     async (request) => {
-      const links = await openLinks(placeOf(request).clubId);
+      const links = await openLinks(context, placeOf(request).clubId);
       return {
         shares: links.slice(0, MOST.shares).map((link) => {
           const { startId, title, athleteName, madeBy } = link;
@@ -71,15 +55,6 @@ export const shares: Resource = (context) => (app, _options, done) => {
       };
     },
   );
-
-  async function openLinks(clubId: string, startId: string | null = null, transaction?: Transaction) {
-    const rows = await sequelize.query<Listed>(LIST, {
-      bind: [clubId, startId],
-      type: QueryTypes.SELECT,
-      ...(transaction ? { transaction } : {}),
-    });
-    return rows.filter((row) => endOf(row) > row.now);
-  }
 
   app.post(
     "/clubs/:clubId/starts/:id/shares",
@@ -97,7 +72,13 @@ export const shares: Resource = (context) => (app, _options, done) => {
         const start = await models.Start.findOne({ where: { clubId, id: startId }, transaction });
         if (!start) throw notFound("start");
         const { startsAt, zone } = start;
-        const end = endOf({ expiresAt, startsAt, zone });
+        const day = await models.Day.findOne({
+          where: { clubId, startId },
+          attributes: ["steps"],
+          transaction,
+        });
+        const lasting = { startsAt, zone, steps: day?.steps ?? null };
+        const end = endOf({ ...lasting, expiresAt });
         const [{ now } = { now: new Date() }] = await sequelize.query<{ now: Date }>("SELECT now() AS now", {
           type: QueryTypes.SELECT,
           transaction,
@@ -115,17 +96,18 @@ export const shares: Resource = (context) => (app, _options, done) => {
         if (before) {
           // Asked for again because the answer was lost: the secret that nobody has is replaced by another.
           await before.update({ tokenHash }, { transaction });
-          return { ...toShare({ ...before.get(), startsAt, zone }), token };
+          return { ...toShare({ ...before.get(), ...lasting }), token };
         }
-        const open = { clubId, withdrawnAt: null };
-        await checkRoom(context, models.Share, "shares", clubId, open, transaction);
-        await checkRoom(context, models.Share, "sharesOfStart", startId, { ...open, startId }, transaction);
+        const open = (of: string | null) => async () =>
+          (await openLinks(context, clubId, of, transaction)).length;
+        await checkCount(context, "shares", clubId, open(null), transaction);
+        await checkCount(context, "sharesOfStart", startId, open(startId), transaction);
         const row = await models.Share.create(
           { id, clubId, startId, tokenHash, expiresAt, madeBy: userId },
           { transaction },
         );
         await audit(context, transaction, request, "share.make", { clubId, id: startId });
-        return { ...toShare({ ...row.get(), startsAt, zone }), token };
+        return { ...toShare({ ...row.get(), ...lasting }), token };
       };
       return write(context, reply, make, {
         status: 201,

@@ -3,6 +3,7 @@ import type { DrillNews } from "@tonodrome/core/tables";
 import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
+import { hangUpOf } from "../work/hangUp";
 import { takeAgreed } from "../write/takeAgreed";
 import { compareWithShelf, takeShelfTable } from "../write/takeShelfTable";
 import { write } from "../write/write";
@@ -25,9 +26,10 @@ export const shelfTable: Resource = (context) => (app, _options, done) => {
       },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId, userId } = placeOf(request);
+      const how = { whose: userId, signal: hangUpOf(reply) };
       const take = async (transaction: Transaction) => {
-        const news = await compareWithShelf(context, clubId, request.body, transaction);
+        const news = await compareWithShelf(context, clubId, request.body, transaction, how);
         const told = await takeAgreed({
           ...{ news, agreed: request.body.agreed, stale: "The shelf has changed" },
           isDone: news.every(({ state }) => state === "same"),

@@ -3,6 +3,8 @@ import type { RowNews } from "@tonodrome/core/start-list";
 import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
+import type { Change } from "../live/changes";
+import { hangUpOf } from "../work/hangUp";
 import { takeAgreed } from "../write/takeAgreed";
 import { compareWithClub, takeStartList } from "../write/takeStartList";
 import { write } from "../write/write";
@@ -25,20 +27,34 @@ export const startList: Resource = (context) => (app, _options, done) => {
       },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId, userId } = placeOf(request);
       const { rows, agreed } = request.body;
-      const take = async (transaction: Transaction) => {
-        if (agreed !== null)
-          await context.sequelize.query("SELECT pg_advisory_xact_lock(hashtextextended($1, 7))", {
-            bind: [`start-list ${clubId}`],
-            transaction,
-          });
-        const news = await compareWithClub(context, clubId, request.body, transaction);
+      const how = { whose: userId, signal: hangUpOf(reply) };
+      const stale = "The club's starts have changed";
+      const isDone = (news: RowNews[]) => news.every(({ state }) => state === "same" || state === "other");
+      if (agreed === null) {
+        const news = await compareWithClub(context, clubId, request.body, null, how);
         const told = await takeAgreed({
-          ...{ news, agreed, stale: "The club's starts have changed" },
-          isDone: news.every(({ state }) => state === "same" || state === "other"),
+          news,
+          agreed,
+          stale,
+          isDone: isDone(news),
+          take: async () => undefined,
+        });
+        return { rows: news.map(rowOf), ...told };
+      }
+      let runs: Change[] = [];
+      const take = async (transaction: Transaction) => {
+        await context.sequelize.query("SELECT pg_advisory_xact_lock(hashtextextended($1, 7))", {
+          bind: [`start-list ${clubId}`],
+          transaction,
+        });
+        const news = await compareWithClub(context, clubId, request.body, transaction, how);
+        const told = await takeAgreed({
+          ...{ news, agreed, stale, isDone: isDone(news) },
           take: async () => {
-            const detail = await takeStartList(context, clubId, rows, news, transaction);
+            const { told: toTell, ...detail } = await takeStartList(context, clubId, rows, news, transaction);
+            runs = toTell;
             await audit(context, transaction, request, "list.take", { clubId, detail });
           },
         });
@@ -49,6 +65,7 @@ export const startList: Resource = (context) => (app, _options, done) => {
           if (!taken) return;
           context.changes.publish({ clubId, topic: "athletes" });
           context.changes.publish({ clubId, topic: "starts" });
+          for (const change of runs) context.changes.publish(change);
         },
       });
     },

@@ -11,6 +11,7 @@ import {
   type StartRow as StartInList,
   type StartInput,
   type StartWrite,
+  startDeletionSchema,
   startInputSchema,
   startListQuerySchema,
   startListSchema,
@@ -28,7 +29,9 @@ import { checkRoom } from "../access/quota";
 import { glancesOf } from "../answers/glances";
 import { toPlan } from "../answers/plan";
 import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../db/models/rows";
-import { notFound, Refusal } from "../errors/refusal";
+import { notFound, Refusal, versionConflict } from "../errors/refusal";
+import type { Change } from "../live/changes";
+import { type Moved, noteMoves } from "../write/noteMoves";
 import { listedTime, startTimes } from "../write/startTimes";
 import { write } from "../write/write";
 import { writeVersioned } from "../write/writeVersioned";
@@ -42,6 +45,8 @@ interface Rewrite {
   against: number;
   /** Whether what stands already reads so. */
   isSame: (before: Start) => boolean;
+  /** The press that moves it, where it has an id. */
+  press?: Pick<Moved, "id" | "simulated">;
   /** What is written. @throws Refusal where it names what is not there */
   wanted: (before: Start, clubId: string, transaction: Transaction) => object | Promise<object>;
 }
@@ -112,10 +117,11 @@ export const starts: Resource = (context) => (app, _options, done) => {
     request: FastifyRequest,
     reply: FastifyReply,
     id: string,
-    { against, isSame, wanted }: Rewrite,
+    { against, isSame, wanted, press }: Rewrite,
   ) {
     const place = placeOf(request);
     const { clubId } = place;
+    let runs: Change[] = [];
     const change = (transaction: Transaction) =>
       writeVersioned(transaction, {
         what: "start",
@@ -127,12 +133,22 @@ export const starts: Resource = (context) => (app, _options, done) => {
           const written = await wanted(before, clubId, transaction);
           await row.update({ ...written, version: next }, { transaction });
           const now = await read(id, place, transaction);
-          const detail = { version: next, changed: changedFields(before, now) };
+          const changed = changedFields(before, now);
+          if (changed.includes("startsAt")) {
+            const moved = { startId: id, startsAt: now.startsAt, ...press };
+            runs = await noteMoves(context, clubId, [moved], transaction);
+          }
+          const detail = { version: next, changed };
           await audit(context, transaction, request, "start.change", { clubId, id, detail });
           return now;
         },
       });
-    return write(context, reply, change, after(clubId, id));
+    return write(context, reply, change, {
+      after: () => {
+        changes.publish({ clubId, topic: "starts", id });
+        for (const run of runs) changes.publish(run);
+      },
+    });
   }
 
   /** Of deleted starts beyond the most that can be had back the oldest are gone for good. */
@@ -189,7 +205,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
     async (request) => {
       const id = [...new Set(request.query.ids.split(","))];
       const whole = await findWhole(placeOf(request), { id });
-      return { starts: whole, glances: glancesOf(whole, Date.now()) };
+      return { starts: whole, glances: await glancesOf(context.work, whole, Date.now()) };
     },
   );
 
@@ -259,9 +275,10 @@ export const starts: Resource = (context) => (app, _options, done) => {
       schema: { params, body: startMoveSchema, response: { 200: startSchema } },
     },
     (request, reply) => {
-      const { version, startsAt, readyAt } = request.body;
+      const { version, startsAt, readyAt, id, simulated } = request.body;
       return rewrite(request, reply, request.params.id, {
         against: version,
+        press: { id, simulated },
         isSame: (before) => Date.parse(before.startsAt) === Date.parse(startsAt),
         wanted: (before) =>
           startTimes({
@@ -301,13 +318,21 @@ export const starts: Resource = (context) => (app, _options, done) => {
 
   app.delete(
     "/clubs/:clubId/starts/:id",
-    { config: { access: "build" }, schema: { params, response: { 200: doneSchema } } },
+    {
+      config: { access: "build" },
+      schema: { params, querystring: startDeletionSchema, response: { 200: doneSchema } },
+    },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const place = placeOf(request);
+      const { clubId } = place;
       const { id } = request.params;
+      const { version } = request.query;
       const remove = async (transaction: Transaction) => {
-        const count = await models.Start.destroy({ where: { id, clubId }, transaction });
-        if (count === 0) throw notFound("start");
+        const row = await models.Start.findOne({ where: { id, clubId }, transaction, lock: true });
+        if (!row) throw notFound("start");
+        if (version !== undefined && row.version !== version)
+          return versionConflict("start", await read(id, place, transaction));
+        await row.destroy({ transaction });
         await forgetDeleted(clubId, transaction);
         await audit(context, transaction, request, "start.delete", { clubId, id });
         return { done: true as const };

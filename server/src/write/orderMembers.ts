@@ -4,18 +4,27 @@ import { Op, type Transaction } from "sequelize";
 import type { Database } from "../db/connect";
 import type { OrderRow } from "../db/models/rows";
 import { Refusal } from "../errors/refusal";
+import type { Change } from "../live/changes";
+import { noteMoves } from "./noteMoves";
 import { listedTime, startTimes } from "./startTimes";
+import { updateRows } from "./updateRows";
+
+/*
+ * Whatever locks running orders and starts locks the orders first, then the starts, then the runs, each by id: two that do it
+ * at once wait for each other, and never both.
+ */
 
 /**
  * Puts starts into an order, and takes out those that are not named. What changes is a new version of the start.
  * @throws Refusal `invalid_input` at a start that is not the club's, or a number that is not on the list
  */
 export async function setMembers(
-  { models }: Database,
+  database: Database,
   { id, clubId, slots }: Pick<OrderRow, "id" | "clubId" | "slots">,
   members: OrderInput["starts"],
   transaction: Transaction,
 ): Promise<void> {
+  const { models } = database;
   const numbers = new Map(members.map((m) => [m.startId, m.number]));
   const listed = new Set(slots.map((s) => s.number));
   for (const [i, { number }] of members.entries())
@@ -25,6 +34,8 @@ export async function setMembers(
       });
   const rows = await models.Start.findAll({
     where: { clubId, [Op.or]: [{ orderId: id }, { id: [...numbers.keys()] }] },
+    attributes: { exclude: ["setting"] },
+    order: ["id"],
     transaction,
     lock: true,
   });
@@ -34,30 +45,40 @@ export async function setMembers(
     throw new Refusal("invalid_input", "This start is not in the club any more.", {
       path: `starts.${missing}.startId`,
     });
-  for (const row of rows) {
-    const number = numbers.get(row.id) ?? null;
-    const orderId = number === null ? null : id;
-    if (row.orderId === orderId && row.orderNumber === number) continue;
-    await row.update({ orderId, orderNumber: number, version: row.version + 1 }, { transaction });
-  }
+  const changed = rows.flatMap((row) => {
+    const orderNumber = numbers.get(row.id) ?? null;
+    const orderId = orderNumber === null ? null : id;
+    const isSame = row.orderId === orderId && row.orderNumber === orderNumber;
+    return isSame ? [] : [{ id: row.id, orderId, orderNumber }];
+  });
+  await updateRows(database, models.Start, clubId, changed, transaction);
 }
 
-/** Moves the starts of an order to when they are to be expected; those that have been on, or are, stay. */
+/**
+ * Moves the starts of an order to when they are to be expected; those that have been on, or are, stay.
+ * @returns what is to be told of the runs under way for them, once it is committed
+ */
 export async function moveMembers(
-  { models }: Database,
+  database: Database,
   order: OrderRow,
   transaction: Transaction,
-): Promise<void> {
+): Promise<Change[]> {
+  const { models } = database;
+  const { clubId } = order;
   const rows = await models.Start.findAll({
-    where: { clubId: order.clubId, orderId: order.id },
+    where: { clubId, orderId: order.id },
+    attributes: { exclude: ["setting"] },
+    order: ["id"],
     transaction,
     lock: true,
   });
-  for (const row of rows) {
+  const changed = rows.flatMap((row) => {
     const expected = expectedAt(order, row.orderNumber ?? 0);
-    if (expected === null || expected * 1000 === row.startsAt.getTime()) continue;
+    if (expected === null || expected * 1000 === row.startsAt.getTime()) return [];
     const moved = movedStart({ readyAt: row.readyAt.toISOString() }, expected * 1000);
-    const times = startTimes({ ...moved, listedAt: listedTime(row) });
-    await row.update({ ...times, version: row.version + 1 }, { transaction });
-  }
+    return [{ id: row.id, ...startTimes({ ...moved, listedAt: listedTime(row) }) }];
+  });
+  await updateRows(database, models.Start, clubId, changed, transaction);
+  const moves = changed.map(({ id, startsAt }) => ({ startId: id, startsAt: startsAt.toISOString() }));
+  return noteMoves(database, clubId, moves, transaction);
 }

@@ -1,19 +1,24 @@
 import { randomUUID } from "node:crypto";
 import { MOST, type ShelfTableInput } from "@tonodrome/core/api";
-import { compareShelf, type DrillNews } from "@tonodrome/core/tables";
+import type { DrillNews } from "@tonodrome/core/tables";
 import type { Transaction } from "sequelize";
 import { checkRoom } from "../access/quota";
 import { contentOf } from "../answers/drill";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
+import type { Asked, Work } from "../work/work";
 import { lockLinks } from "./lockLinks";
+import { updateRows } from "./updateRows";
+
+type Comparing = Database & { work: Work };
 
 /** Compares a table of drills with the club's shelf; where it is to be taken, nobody else writes links meanwhile. */
 export async function compareWithShelf(
-  { models, sequelize }: Database,
+  { models, sequelize, work }: Comparing,
   clubId: string,
   { drills, agreed }: ShelfTableInput,
   transaction: Transaction,
+  how: Asked,
 ): Promise<DrillNews[]> {
   if (agreed !== null) await lockLinks({ sequelize }, clubId, transaction);
   const rows = await models.Drill.findAll({
@@ -24,10 +29,8 @@ export async function compareWithShelf(
     // What is taken is what is compared: nobody changes a drill between the two.
     ...(agreed === null ? {} : { lock: true }),
   });
-  return compareShelf(
-    drills,
-    rows.map((row) => ({ id: row.id, archived: row.archived, content: contentOf(row) })),
-  );
+  const shelf = rows.map((row) => ({ id: row.id, archived: row.archived, content: contentOf(row) }));
+  return work.do("compareShelf", [drills, shelf], how);
 }
 
 /**
@@ -52,17 +55,18 @@ export async function takeShelfTable(
     fresh.map((drill) => ({ id: randomUUID(), clubId, ...drill })),
     { transaction },
   );
+  // They are as they were compared: they have been locked since.
   const changed = news.flatMap((row) => (row.state === "changed" ? [row] : []));
-  for (const { id, drill } of changed) {
-    const row = await models.Drill.findOne({ where: { clubId, id }, transaction, lock: true });
-    // It is as it was compared: it has been locked since.
-    await row?.update(
-      {
-        ...{ ...drill, details: drill.details ?? null, archived: false },
-        ...{ version: row.version + 1, changedAt: new Date() },
-      },
-      { transaction },
-    );
-  }
+  const changedAt = new Date();
+  await updateRows(
+    database,
+    models.Drill,
+    clubId,
+    changed.map(({ id, drill }) => ({
+      ...{ id, ...drill, details: drill.details ?? null },
+      ...{ archived: false, changedAt },
+    })),
+    transaction,
+  );
   return { made: fresh.length, changed: changed.length };
 }

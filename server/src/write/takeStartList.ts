@@ -1,27 +1,38 @@
 import { randomUUID } from "node:crypto";
 import { emptyPlan, noProfile, usualSetting, wallClock, wordKey } from "@tonodrome/core";
 import { MOST, type StartListInput } from "@tonodrome/core/api";
-import { compareList, type ListedStart, nameKey, type RowNews } from "@tonodrome/core/start-list";
+import { type KnownStart, type ListedStart, nameKey, type RowNews } from "@tonodrome/core/start-list";
 import { Op, type Transaction } from "sequelize";
 import { checkRoom } from "../access/quota";
 import type { Database } from "../db/connect";
-import type { OrderRow } from "../db/models/rows";
+import type { OrderRow, StartRow } from "../db/models/rows";
 import { Refusal } from "../errors/refusal";
+import type { Change } from "../live/changes";
+import type { Asked, Work } from "../work/work";
+import { noteMoves } from "./noteMoves";
 import { setMembers } from "./orderMembers";
 import { listedTime, startTimes } from "./startTimes";
+import { updateRows } from "./updateRows";
+
+type Comparing = Database & { work: Work };
 
 /** Starts so long before and after what a list has are looked at: a day of the venue is no longer anywhere. */
 const AROUND = 48 * 3_600_000;
 
 type Rows = StartListInput["rows"];
 
-/** Compares a start list with what the club has. */
+/**
+ * Compares a start list with what the club has, in a thread of its own.
+ * @param transaction that in which it is to be taken, which locks what is compared; null only to look
+ */
 export async function compareWithClub(
-  { models }: Database,
+  { models, work }: Comparing,
   clubId: string,
-  { rows, addAthletes, agreed }: StartListInput,
-  transaction: Transaction,
+  { rows, addAthletes }: StartListInput,
+  transaction: Transaction | null,
+  how: Asked,
 ): Promise<RowNews[]> {
+  const within = transaction ? { transaction } : {};
   const times = rows.map((row) => Date.parse(row.startsAt));
   const near = {
     [Op.between]: [new Date(Math.min(...times) - AROUND), new Date(Math.max(...times) + AROUND)],
@@ -29,47 +40,67 @@ export async function compareWithClub(
   const athletes = await models.Athlete.findAll({
     where: { clubId },
     attributes: ["id", "name"],
-    transaction,
+    raw: true,
+    ...within,
   });
   const events = await models.EventType.findAll({
     where: { clubId, archived: false },
     attributes: ["id", "name"],
-    transaction,
+    raw: true,
+    ...within,
   });
-  const starts = await models.Start.findAll({
-    // By the list's time or the start's own: one that was moved far is still the one that the list means.
-    where: { clubId, [Op.or]: [{ startsAt: near }, { listedAt: near }] },
-    attributes: { exclude: ["setting"] },
-    limit: MOST.starts,
-    transaction,
-    // What is taken is what is compared: nobody changes a start between the two.
-    ...(agreed === null ? {} : { lock: true }),
-  });
-  return compareList(
-    rows,
-    {
-      athletes,
-      events,
-      starts: starts.map((start) => ({
-        id: start.id,
-        athleteId: start.athleteId,
-        title: start.title,
-        venue: start.venue,
-        zone: start.zone,
-        startsAt: start.startsAt.toISOString(),
-        readyAt: start.readyAt.toISOString(),
-        listedAt: listedTime(start),
-        eventId: start.eventId,
-        number: start.orderNumber,
-      })),
-    },
-    addAthletes,
-  );
+  // Orders are locked before starts.
+  if (transaction)
+    await models.Order.findAll({
+      where: { clubId },
+      attributes: ["id"],
+      order: ["id"],
+      lock: true,
+      ...within,
+    });
+  const starts: KnownStart[] = [];
+  // A page at a time, so that others are answered in between.
+  for (let last: string | null = null; ; ) {
+    const page: StartRow[] = await models.Start.findAll({
+      // By the list's time or the start's own: one that was moved far is still the one that the list means.
+      where: {
+        ...{ clubId, [Op.or]: [{ startsAt: near }, { listedAt: near }] },
+        ...(last ? { id: { [Op.gt]: last } } : {}),
+      },
+      attributes: { exclude: ["setting"] },
+      order: ["id"],
+      limit: PAGE,
+      raw: true,
+      ...within,
+      // What is taken is what is compared: nobody changes a start between the two.
+      ...(transaction ? { lock: true } : {}),
+    });
+    starts.push(...page.map(knownStart));
+    if (page.length < PAGE) break;
+    last = page.at(-1)?.id ?? null;
+  }
+  return work.do("compareList", [rows, { athletes, events, starts }, addAthletes], how);
 }
+
+/** Starts read at a time. */
+const PAGE = 1_000;
+
+const knownStart = (start: StartRow): KnownStart => ({
+  id: start.id,
+  athleteId: start.athleteId,
+  title: start.title,
+  venue: start.venue,
+  zone: start.zone,
+  startsAt: start.startsAt.toISOString(),
+  readyAt: start.readyAt.toISOString(),
+  listedAt: listedTime(start),
+  eventId: start.eventId,
+  number: start.orderNumber,
+});
 
 /**
  * Takes a list as it was compared, within one transaction: all of it or nothing.
- * @returns how many starts were made and changed
+ * @returns how many starts were made and changed, and what is to be told of the runs under way for them
  * @throws Refusal `invalid_input` with the first fault, `full`
  */
 export async function takeStartList(
@@ -78,7 +109,7 @@ export async function takeStartList(
   rows: Rows,
   news: readonly RowNews[],
   transaction: Transaction,
-): Promise<{ made: number; changed: number }> {
+): Promise<{ made: number; changed: number; told: Change[] }> {
   const { models } = database;
   const at = new Map(rows.map((row, i) => [row.line, i]));
   for (const row of news)
@@ -105,15 +136,17 @@ export async function takeStartList(
     { transaction },
   );
   const changed = news.flatMap((row) => (row.state === "changed" ? [row] : []));
-  for (const { id, start } of changed) {
-    const row = await models.Start.findOne({ where: { clubId, id }, transaction, lock: true });
-    // It is as it was compared: it has been locked since.
-    await row?.update({ ...columns(start), version: row.version + 1 }, { transaction });
-  }
+  // They are as they were compared: they have been locked since.
+  const written = changed.map(({ id, start }) => ({ id, ...columns(start) }));
+  await updateRows(database, models.Start, clubId, written, transaction);
+  const moves = changed.flatMap((row) =>
+    row.changed.includes("time") ? [{ startId: row.id, startsAt: row.start.startsAt }] : [],
+  );
+  const told = await noteMoves(database, clubId, moves, transaction);
   const starts = new Map(fresh.map(({ line, id }) => [line, id]));
   for (const row of news) if (row.state === "changed" || row.state === "same") starts.set(row.line, row.id);
   await putOrders(database, clubId, rows, starts, transaction);
-  return { made: fresh.length, changed: changed.length };
+  return { made: fresh.length, changed: changed.length, told };
 }
 
 const columns = ({ number: _, startsAt, readyAt, listedAt, ...start }: ListedStart) => ({
@@ -165,7 +198,12 @@ async function putOrders(
   const wanted = [...lists].filter(([, list]) => list.some((row) => starts.has(row.line)));
   if (wanted.length === 0) return;
   const before = new Map<string, OrderRow>();
-  for (const order of await models.Order.findAll({ where: { clubId }, transaction, lock: true }))
+  for (const order of await models.Order.findAll({
+    where: { clubId },
+    order: ["id"],
+    transaction,
+    lock: true,
+  }))
     before.set(orderKey(order, order.slots[0]?.at ?? ""), order);
   for (const [key, list] of wanted) {
     const slots = slotsOf(list);

@@ -1,6 +1,7 @@
 import type { FastifyReply } from "fastify";
 import type { Transaction } from "sequelize";
 import type { Database } from "../db/connect";
+import { isDeadlock } from "../errors/answerError";
 import { Refusal } from "../errors/refusal";
 
 /** How a write is told of and kept in the audit trail. */
@@ -23,12 +24,17 @@ export async function write<T>(
   work: (transaction: Transaction) => Promise<T | Refusal>,
   { status = 200, after }: WriteOptions<T> = {},
 ): Promise<never> {
-  const { answer, text } = await sequelize.transaction(async (transaction) => {
-    const made = await work(transaction);
-    if (made instanceof Refusal) return { answer: made, text: "" };
-    reply.code(status);
-    return { answer: made, text: String(reply.serialize(made)) };
-  });
+  const once = () =>
+    sequelize.transaction(async (transaction) => {
+      const made = await work(transaction);
+      if (made instanceof Refusal) return { answer: made, text: "" };
+      reply.code(status);
+      return { answer: made, text: String(reply.serialize(made)) };
+    });
+  // Two that were in each other's way: the one that was broken off did nothing, and does it again.
+  const { answer, text } = await once().catch((error) =>
+    isDeadlock(error) ? once() : Promise.reject(error),
+  );
   if (answer instanceof Refusal) throw answer;
   after?.(answer);
   return reply.type("application/json; charset=utf-8").send(text as never) as never;

@@ -68,7 +68,7 @@ export type RunDrill = z.infer<typeof runDrillSchema>;
 export const MOST_STEPS = MOST_DRILLS * MOST_RUNGS * 2;
 
 /** A step that stays as it was: where it came from, so that a log says it once. */
-const sameStepSchema = z.strictObject({
+export const sameStepSchema = z.strictObject({
   same: verbatimSchema(40),
   /** The press that brought it; the plan itself unless given. */
   from: z.uuid().optional(),

@@ -11,6 +11,7 @@ import { figures } from "./0008-figures";
 import { days } from "./0009-days";
 import { orders } from "./0010-orders";
 import { calendars } from "./0011-calendars";
+import { pressOrder } from "./0012-press-order";
 
 /** In order, forward only: never change one that has been released, add another. */
 export const migrations: RunnableMigration<QueryInterface>[] = [
@@ -25,4 +26,5 @@ export const migrations: RunnableMigration<QueryInterface>[] = [
   days,
   orders,
   calendars,
+  pressOrder,
 ];
