@@ -1,5 +1,6 @@
 import { readFileSync, renameSync, writeFileSync } from "node:fs";
 import { isTimeZone, pathText } from "@tonodrome/core";
+import { DATE_ORDERS } from "@tonodrome/core/start-list";
 import { clubText, readClubLines } from "./clubLines";
 import { importList, newsText } from "./importList";
 import type { Options, Terminal } from "./terminal";
@@ -19,6 +20,9 @@ export function importCommand(text: string, options: Options, { stdout, stderr }
   const date = word(options.date);
   if (date !== "" && !/^\d{4}-\d\d-\d\d$/.test(date))
     return refuse([`--date: “${date}” is not written like 2026-12-05.`]);
+  const dates = DATE_ORDERS.find((order) => order === options.dates) ?? null;
+  if (options.dates !== undefined && !dates)
+    return refuse([`--dates: give one of ${DATE_ORDERS.join(", ")}.`]);
   let club: string;
   try {
     club = new TextDecoder("utf-8", { fatal: true }).decode(readFileSync(into));
@@ -28,7 +32,7 @@ export function importCommand(text: string, options: Options, { stdout, stderr }
   const read = readClubLines(club);
   if ("faults" in read) return refuse(read.faults.map((f) => `${into}: ${pathText(f.path)}: ${f.message}`));
   const always = { title: word(options.event), venue: word(options.venue), date, zone };
-  const answer = importList(text, read.club, { always, addAthletes: options.add === true });
+  const answer = importList(text, read.club, { always, addAthletes: options.add === true, dates });
   if ("faults" in answer)
     return refuse(
       answer.faults.map(

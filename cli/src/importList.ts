@@ -3,6 +3,8 @@ import { emptyPlan, noProfile, usualSetting } from "@tonodrome/core";
 import type { ClubRecord } from "@tonodrome/core/api";
 import {
   compareList,
+  DATE_ORDERS,
+  type DateOrder,
   type ListedStart,
   type ListFault,
   nameKey,
@@ -19,6 +21,8 @@ export interface ImportOptions {
   /** What rows have that do not say it themselves. */
   always: { title: string; venue: string; date: string; zone: string };
   addAthletes: boolean;
+  /** How dates are written, where that was said. */
+  dates: DateOrder | null;
 }
 
 /** What would become of a list, and the club as it would be; or the list's faults. */
@@ -28,11 +32,25 @@ export type ListImport = { faults: ListFault[] } | { news: RowNews[]; club: Club
 export function importList(
   text: string,
   club: ClubLines,
-  { always, addAthletes }: ImportOptions,
+  { always, addAthletes, dates }: ImportOptions,
 ): ListImport {
   const read = readListTable(text);
   if ("faults" in read) return read;
-  const { entries: numbered, faults } = readEntries(read.table, recognise(read.table, always));
+  const reading = recognise(read.table, always);
+  if (reading.dates === null && dates === null)
+    return {
+      faults: [
+        {
+          line: 1,
+          column: null,
+          message: `The dates can be read in several ways, or in none: give --dates ${DATE_ORDERS.join(", ")}.`,
+        },
+      ],
+    };
+  const { entries: numbered, faults } = readEntries(read.table, {
+    ...reading,
+    dates: dates ?? reading.dates,
+  });
   // Running orders are the server's to keep.
   const entries = numbered.map((entry) => ({ ...entry, number: null }));
   if (faults.length > 0) return { faults };

@@ -30,6 +30,7 @@ tonodrome import FILE|-     says what a start list (CSV, iCalendar) would change
   --add         (import) those who are not in the club come into it
   --zone ZONE --date DAY --event NAME --venue NAME
                 (import) said of rows that do not say it themselves
+  --dates ORDER (import) how dates are written: year-first, day-first or month-first; asked for where it cannot be told
 
 FILE is JSON in the format of docs/schema/fit.schema.json or of docs/schema/day.schema.json, to export also a run or a club's
 export, to import a start list; - reads standard input.
@@ -52,6 +53,7 @@ const ONLY_OF = {
   date: "import",
   event: "import",
   venue: "import",
+  dates: "import",
 };
 
 const COMMANDS = ["fit", "forecast", "check", "day", "export", "import"];
@@ -149,6 +151,7 @@ function parse(args: string[]) {
       date: { type: "string" },
       event: { type: "string" },
       venue: { type: "string" },
+      dates: { type: "string" },
       help: { type: "boolean", short: "h" },
     },
   });

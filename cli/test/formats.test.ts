@@ -102,6 +102,15 @@ describe("import", () => {
     expect(rows(table.stdout).map((r) => r.Athlete)).toEqual(["Mira Lind", "Una Falk"]);
   });
 
+  it("asks how dates are written where that cannot be told, and takes none of them in some way unasked", () => {
+    const file = club(start);
+    const text = "Name,Event,Date,Time\nMira Lind,Final,05/06/2026,10:00\n";
+    const args = ["import", "-", "--into", file, "--zone", "Europe/Vienna"];
+    expect(tonodrome(args, text)).toMatchObject({ status: 2, stderr: expect.stringContaining("--dates") });
+    expect(tonodrome([...args, "--dates", "month-first"], text).stdout).toContain("2026-05-06");
+    expect(tonodrome([...args, "--dates", "sideways"], text)).toMatchObject({ status: 2 });
+  });
+
   it("names line and column of a fault, and writes nothing", () => {
     const file = club(start);
     const before = readFileSync(file, "utf8");

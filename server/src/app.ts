@@ -17,6 +17,7 @@ import type { LeastRate } from "./live/slowReader";
 import type { Config } from "./process/config";
 import { endConnections } from "./process/connections";
 import { type LogOptions, logAnswers, logOptions } from "./process/log";
+import { saysVersion } from "./process/saysVersion";
 import { athletes } from "./resources/athletes";
 import { auditTrail } from "./resources/auditTrail";
 import { auth } from "./resources/auth";
@@ -133,6 +134,7 @@ export async function buildApp(database: Database, options: AppOptions): Promise
   app.setSerializerCompiler(serializerCompiler);
   app.setErrorHandler(answerError);
   logAnswers(app);
+  saysVersion(app);
   app.addHook("onRequest", async (request) => checkHost(request, options.hosts));
   guardBodies(app, options.bodyPatience, options.leastRate);
   await app.register(fastifyCookie, { secret: options.secrets });

@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { MOST } from "@tonodrome/core/api";
+import { usualDay } from "@tonodrome/core/day";
 import { mergeTicks, type Tick } from "@tonodrome/core/lists";
 import fc from "fast-check";
 import { makeStart } from "./make";
@@ -95,6 +96,17 @@ it("of whoever holds a link come back to the coach, until the link is over; of a
   ).body;
   const send = (token: string, ticks: Tick[]) =>
     server.send({ method: "POST", url: `/api/shared/${token}/ticks`, payload: { ticks } });
+  const steps = usualDay({
+    ...{ startsAt: "2098-06-01T12:30:00.000Z", zone: "Europe/Vienna", warmUpSeconds: 1800, event: null },
+    travel: { usual: 5, bad: 9 },
+  }).map((step) => (step.id === "pack" ? { ...step, list: ["Skates", "Dress"] } : step));
+  const day = await server.ask("PUT", `/api/:club/starts/${id}/day`, { version: 1, steps });
+  expect(day.status).toBe(200);
+  // What is in no list of the day is nobody's to tick off: made-up lines would shut the lists for everybody.
+  expect((await send(link.token, [tick("Skates", 1), tick("Made up", 1)])).json()).toMatchObject({
+    code: "invalid_input",
+    path: "ticks.1.line",
+  });
   expect((await send(link.token, [tick("Skates", 1)])).json()).toEqual({ ticks: [tick("Skates", 1)] });
   expect((await server.ask("GET", url(id))).body).toEqual({ ticks: [tick("Skates", 1)] });
   await server.ask("POST", url(id), { ticks: [tick("Skates", 2, false, TWO)] });

@@ -7,6 +7,13 @@ export { instantSchema } from "../time/instant";
 /** A version as last read; a write names the one it was made against. */
 export const versionSchema = z.number().int().min(1).max(2_000_000_000);
 
+/** The same in an address. */
+export const askedVersionSchema = z.coerce
+  .number({ error: "Give the version that was read." })
+  .int()
+  .min(1)
+  .max(2_000_000_000);
+
 /** Highest version that a file may bring: a billion edits are left above it. Custom. */
 export const fileVersionSchema = z.number().int().min(1).max(1_000_000, {
   error: "A version in a file is at most 1,000,000.",

@@ -2,6 +2,7 @@ export { settingSchema } from "../conditions/setting";
 export { runEventSchema } from "../run/log/runEvent";
 export { runPlanSchema } from "../run/steps/runPlan";
 export * from "./accounts";
+export * from "./apiVersion";
 export * from "./athletes";
 export * from "./audit";
 export * from "./calendars";

@@ -29,7 +29,7 @@ export const newPressesQuerySchema = z.strictObject({
     .number({ error: "Pass `last` of the answer before." })
     .int()
     .min(0)
-    .max(Number.MAX_SAFE_INTEGER)
+    .max(1_000_000_000_000)
     .default(0),
 });
 /** Presses of a run in the order in which they came, and the place of the last: more may have come by then. */

@@ -5,7 +5,7 @@ import { runGroupSchema } from "../group/group";
 import { zoneSchema } from "../time/zoneName";
 import { nameSchema, noteSchema } from "../words/text";
 import { athleteRefSchema } from "./athletes";
-import { instantSchema, newIdSchema, versionSchema } from "./common";
+import { askedVersionSchema, instantSchema, newIdSchema, versionSchema } from "./common";
 import { startGlanceSchema } from "./glance";
 import { MOST } from "./most";
 import { orderNumberSchema } from "./orders";
@@ -135,7 +135,7 @@ export const wholeStartsSchema = z.strictObject({
 
 /** Deleting a start names the version that was read; one who does not say takes it as it stands. */
 export const startDeletionSchema = z.strictObject({
-  version: z.coerce.number({ error: "Give the version that was read." }).pipe(versionSchema).optional(),
+  version: askedVersionSchema.optional(),
 });
 
 export type StartMove = z.infer<typeof startMoveSchema>;

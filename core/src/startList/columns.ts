@@ -1,6 +1,6 @@
 import { wordKey } from "../words/sameWord";
 import { DATE_ORDERS, type DateOrder, readsAs } from "./dates";
-import type { ListTable } from "./listTable";
+import type { ListFault, ListTable } from "./listTable";
 
 /** What a column of a start list may be. */
 export const LIST_FIELDS = [
@@ -47,7 +47,8 @@ const HEADS: Record<ListField, readonly string[]> = {
 export interface ListReading {
   /** The place of each field's column among the heads; null where there is none. */
   columns: Record<ListField, number | null>;
-  dates: DateOrder;
+  /** How dates are written; null where a person has to say it. */
+  dates: DateOrder | null;
   /** Said of rows without one. */
   always: { title: string; venue: string; date: string; zone: string };
 }
@@ -63,17 +64,51 @@ export function recognise(table: ListTable, always: ListReading["always"]): List
     const at = heads.findIndex((head) => HEADS[field].includes(head));
     columns[field] = at < 0 ? null : at;
   }
-  const [dates = "year-first"] = bestOrders(table, columns);
-  return { columns, dates, always };
+  const orders = bestOrders(table, columns);
+  const isOpen = datesIn(table, columns).length > 0 && orders.length > 1;
+  const [dates = "year-first"] = orders;
+  // 05/06 is taken for neither unasked.
+  return { columns, dates: isOpen ? null : dates, always };
+}
+
+/** What the first row looks like where it is no heads: a day, a time or a number. */
+const DATA = /^\d{1,4}([.:/-]\d{1,2})*\.?$|^\d{4}-\d\d-\d\dT/;
+
+/** What keeps a table's first row from being its heads: two columns of one name, or a row of what it is about. */
+export function headFaults({ heads, rows }: Pick<ListTable, "heads" | "rows">): ListFault[] {
+  const line = 1;
+  const keys = heads.map((head) => wordKey(head));
+  const twice = keys.findIndex((key, i) => key !== "" && keys.indexOf(key) < i);
+  if (twice >= 0) {
+    const column = heads[twice] ?? null;
+    return [{ line, column, message: `Two columns are called “${column}”: give each its own head.` }];
+  }
+  const isKnown = keys.some((key) => LIST_FIELDS.some((field) => HEADS[field].includes(key)));
+  if (!isKnown && heads.some((head) => DATA.test(head)))
+    return [
+      {
+        line,
+        column: null,
+        message: "The first row has to say what the columns are: name, event, date, time.",
+      },
+    ];
+  if (!isKnown && rows.length === 0)
+    return [
+      { line, column: null, message: "There is one row only: heads come first, then a row for each start." },
+    ];
+  return [];
+}
+
+/** What stands for days in a list. */
+function datesIn({ rows }: ListTable, columns: ListReading["columns"]): string[] {
+  const column = columns.date ?? columns.at;
+  if (column === null) return [];
+  return rows.map((row) => (row.cells[column] ?? "").split(/[T ]/)[0] ?? "").filter((date) => date !== "");
 }
 
 /** How many of a list's dates can be read in each order. */
-function readableIn({ rows }: ListTable, columns: ListReading["columns"]): Map<DateOrder, number> {
-  const column = columns.date ?? columns.at;
-  const dates =
-    column === null
-      ? []
-      : rows.map((row) => (row.cells[column] ?? "").split(/[T ]/)[0] ?? "").filter((date) => date !== "");
+function readableIn(table: ListTable, columns: ListReading["columns"]): Map<DateOrder, number> {
+  const dates = datesIn(table, columns);
   const count = (order: DateOrder) => dates.filter((date) => readsAs(date, order) !== null).length;
   return new Map(DATE_ORDERS.map((order) => [order, count(order)]));
 }
@@ -87,5 +122,5 @@ function bestOrders(table: ListTable, columns: ListReading["columns"]): DateOrde
 
 /** Whether dates of a list can be read alike in several ways, or in none, so that a person has to say in which. */
 export function areDatesOpen(table: ListTable, { columns }: ListReading): boolean {
-  return (columns.date ?? columns.at) !== null && bestOrders(table, columns).length > 1;
+  return datesIn(table, columns).length > 0 && bestOrders(table, columns).length > 1;
 }

@@ -97,7 +97,7 @@ function numberOf(text: string, tell: Tell): number | null {
 /** The moment of a start: an instant, or a date and a time on the venue's clock. */
 function momentOf(
   cell: (field: ListField) => string,
-  dates: DateOrder,
+  dates: DateOrder | null,
   usualDate: string,
   zone: string,
   tell: Tell,
@@ -110,13 +110,15 @@ function momentOf(
   const dateField = whole ? "at" : "date";
   const timeField = whole ? "at" : "time";
   const date = (whole ? dayPart : cell("date")) || "";
-  const day = date === "" ? usualDate : readsAs(date, dates);
+  const day = date === "" ? usualDate : dates ? readsAs(date, dates) : null;
   const time = clockOf(whole ? clockPart : cell("time"));
   if (!day)
     tell(
       dateField,
       date
-        ? `“${cut(date)}” is not written like ${WRITTEN[dates]}.`
+        ? dates
+          ? `“${cut(date)}” is not written like ${WRITTEN[dates]}.`
+          : `“${cut(date)}” can be read in several ways, or in none: say whether the year, the day or the month comes first.`
         : "Say on which day: choose a column, or give it for all rows.",
     );
   if (!time) tell(timeField, "Give the time in 24 hours, like 14:05.");

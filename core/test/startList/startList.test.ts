@@ -2,6 +2,7 @@ import fc from "fast-check";
 import icalendar from "ical-generator";
 import { calendarTable } from "../../src/formats/calendarTable";
 import { csvTable } from "../../src/formats/csvTable";
+import { readListTable } from "../../src/formats/readListTable";
 import { areDatesOpen, recognise } from "../../src/startList/columns";
 import { compareList, type KnownStart, nameKey } from "../../src/startList/compareList";
 import { readsAs } from "../../src/startList/dates";
@@ -86,10 +87,35 @@ describe("reading", () => {
     expect(table(["2026-12-05"])).toEqual(["year-first", false]);
     expect(table(["05.12.2026", "13.12.2026"])).toEqual(["day-first", false]);
     expect(table(["12/05/2026", "12/13/2026"])).toEqual(["month-first", false]);
-    expect(table(["05/12/2026"])).toEqual(["day-first", true]);
+    expect(table(["05/12/2026"])).toEqual([null, true]);
     // A slip in one row leaves the others as they are.
     expect(table(["05.12.2026", "13.12.2026", "14.13.2026"])).toEqual(["day-first", false]);
-    expect(table(["soon"])).toEqual(["year-first", true]);
+    expect(table(["soon"])).toEqual([null, true]);
+  });
+
+  it.each([
+    ["two columns of one name", "Name,Event,Date,Time,name\nA,B,2026-12-05,10:00,C\n", /called “name”/, 1],
+    ["no heads", "Mira Lind,Final,2026-12-05,14:05\nJon Aas,Final,2026-12-05,14:10\n", /first row/, 1],
+    ["one row", "Mira Lind,Final\n", /one row only/, 1],
+    ["UTF-16", [..."Name,Event\nA,B\n"].join("\0"), /UTF-16/, 1],
+    ["a line behind a byte-order mark", "\ufeffName,Event\n\nA,B,C\n", /3 values and 2 heads/, 3],
+  ])("%s is a fault in words, at its line", (_, text, message, line) => {
+    const read = readListTable(text);
+    expect(read).toMatchObject({ faults: [{ line, message: expect.stringMatching(message) }] });
+  });
+
+  it("a date that can be read in two ways is read in neither before somebody says which", () => {
+    const read = readListTable("Name,Event,Date,Time\nA,B,05/06/2026,10:00\n");
+    if (!("table" in read)) throw new Error();
+    const reading = recognise(read.table, always);
+    expect(readEntries(read.table, reading)).toMatchObject({
+      entries: [],
+      faults: [
+        { line: 2, column: "Date", message: expect.stringContaining("the day or the month comes first") },
+      ],
+    });
+    const { entries } = readEntries(read.table, { ...reading, dates: "month-first" });
+    expect(entries[0]?.startsAt).toMatch(/^2026-05-06/);
   });
 
   it("a date is read in one way or not at all", () => {
@@ -124,6 +150,35 @@ describe("a calendar", () => {
     for (const event of events) calendar.createEvent(event as never);
     return calendar.toString();
   };
+
+  const written = (...lines: string[]) =>
+    ["BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//x//y//EN", ...lines, "END:VCALENDAR", ""].join("\r\n");
+  const event = (...lines: string[]) => ["BEGIN:VEVENT", "UID:1", "SUMMARY:Ada", ...lines, "END:VEVENT"];
+
+  it.each([
+    ["a start that was cancelled", event("DTSTART:20261205T130500Z", "STATUS:CANCELLED"), /was cancelled/],
+    ["one of a series", event("DTSTART:20261205T130500Z", "RECURRENCE-ID:20261205T120000Z"), /repeats/],
+    ["a month too many", event("DTSTART:20261345T993000Z"), /no day and time/],
+    ["a day too many", event("DTSTART:20260230T103000Z"), /no day and time/],
+    [
+      "a zone that nobody knows",
+      event("DTSTART;TZID=Middle Earth:20261205T193000"),
+      /“Middle Earth” is no time zone/,
+    ],
+  ])("%s is no start, and that is said", (_, lines, message) => {
+    expect(readListTable(written(...lines))).toMatchObject({
+      faults: [{ line: 4, column: "Start", message: expect.stringMatching(message) }],
+    });
+  });
+
+  it("that takes starts back is none to read, and two in one file are both read", () => {
+    const one = event("DTSTART:20261205T130500Z");
+    expect(readListTable(written("METHOD:CANCEL", ...one))).toMatchObject({
+      faults: [{ message: expect.stringContaining("cancels") }],
+    });
+    const read = readListTable(written(...one) + written(...one));
+    expect("table" in read && read.table.rows.map((r) => r.line)).toEqual([4, 13]);
+  });
 
   it("that another library wrote is read: in UTC, in a named zone, and at the venue's own clock", () => {
     const text = made([

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { HEADERS } from "@tonodrome/core/api";
 import { type FastifyInstance, type FastifyRequest, type FastifyServerOptions, LogController } from "fastify";
 
 /** Where the log goes, and how much of it. */
@@ -38,6 +39,8 @@ export function logAnswers(app: FastifyInstance): void {
         route: request.routeOptions.url ?? null,
         status: reply.statusCode,
         ms: Math.round(reply.elapsedTime * 10) / 10,
+        // Which build asked, where it says so.
+        client: Number(request.headers[HEADERS.client]) || undefined,
         ...whoAsked(request),
       },
       "answered",
