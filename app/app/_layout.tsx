@@ -6,11 +6,10 @@ import { QueryClientProvider } from "@tanstack/react-query";
 import { FontDisplay, useFonts } from "expo-font";
 import { Slot } from "expo-router";
 import { useEffect, useState } from "react";
-import { sendKeptTicks } from "~/data/day/unsentTicks";
 import { keepApplication } from "~/data/device/offline";
 import { applyKeptTheme } from "~/data/device/theme";
+import { sendKept } from "~/data/outbox/sendKept";
 import { makeQueryClient } from "~/data/queries/queryClient";
-import { sendAll } from "~/data/runs/send";
 import { Door } from "~/features/account/Door";
 
 export { ErrorBoundary } from "~/features/nav/ErrorBoundary";
@@ -31,10 +30,7 @@ export default function Layout() {
   useFonts(FONTS);
   useEffect(() => {
     document.documentElement.lang = "en";
-    const send = () => {
-      void sendAll();
-      sendKeptTicks();
-    };
+    const send = () => void sendKept();
     send();
     window.addEventListener("online", send);
     return () => window.removeEventListener("online", send);

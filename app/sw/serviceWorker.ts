@@ -8,7 +8,11 @@ import { NavigationRoute, registerRoute } from "workbox-routing";
  */
 
 /** Every file of the build and its revision; the build puts them here. */
-declare const self: { __WB_MANIFEST: { url: string; revision: string | null }[] };
+declare const self: {
+  __WB_MANIFEST: { url: string; revision: string | null }[];
+  skipWaiting(): Promise<void>;
+  addEventListener(type: "message", listener: (event: { data: unknown }) => void): void;
+};
 
 precacheAndRoute(self.__WB_MANIFEST);
 cleanupOutdatedCaches();
@@ -21,3 +25,8 @@ registerRoute(new NavigationRoute(createHandlerBoundToURL("/index.html"), { deny
 
 // A new build waits until every page of the old one is closed: a run is not disturbed by it.
 clientsClaim();
+
+// A page that the server does not serve any more asks for the new build: nothing is unsent in it by then.
+self.addEventListener("message", ({ data }) => {
+  if (data === "take over") void self.skipWaiting();
+});

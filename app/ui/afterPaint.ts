@@ -3,5 +3,5 @@
  * @param later so long after that frame, milliseconds
  */
 export function afterPaint(act: () => void, later = 0): void {
-  requestAnimationFrame(() => setTimeout(act, later));
+  if (typeof requestAnimationFrame === "function") requestAnimationFrame(() => setTimeout(act, later));
 }

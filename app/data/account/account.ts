@@ -1,5 +1,5 @@
-import { type Action, type Me, type Membership, may } from "@tonodrome/core/api";
-import { createStore, useStore } from "zustand";
+import type { Me, Membership } from "@tonodrome/core/api";
+import { createStore } from "zustand/vanilla";
 import { ApiFailure, ask, whenSignedOut } from "~/data/client/api";
 import { earlyBody } from "~/data/client/early";
 import { forget, isRecord, keep, readKept } from "~/data/device/storage";
@@ -8,7 +8,7 @@ import { CLUB } from "~/early/keptKeys";
 
 const ME = "me";
 
-interface Account {
+export interface Account {
   /** Who is signed in: null for nobody, undefined while that is not known. */
   me: Me | null | undefined;
   /** The club one acts in; null where one belongs to none. */
@@ -61,9 +61,12 @@ function put(
   // The same answer again is no news, and nothing is drawn anew for it.
   const before = currentAccount();
   if (JSON.stringify(me) === JSON.stringify(before.me) && failure === before.failure) return;
+  // What the last one left is gone before the next one is here.
+  if (before.me && me && me.id !== before.me.id) for (const act of endings) act();
   store.setState(accountOf(me, failure, wanted));
   if (me) keep(ME, me);
   else if (me === null) forget(ME);
+  for (const act of changes) act();
 }
 
 const endings = new Set<() => void>();
@@ -116,10 +119,11 @@ export function chooseClub(clubId: string): void {
 /** The account as it now stands. For code outside of what is drawn. */
 export const currentAccount = (): Account => store.getState();
 
-/** The account as it now stands. */
-export const useAccount = (): Account => useStore(store);
+/** The account as it stands, to be listened to. */
+export const accountStore = store;
 
-function membershipOf({ club }: Account): Membership {
+/** The club one acts in, of an account. @throws where there is none */
+export function membershipOf({ club }: Account): Membership {
   if (!club) throw new Error("Nobody is signed in to a club here.");
   return club;
 }
@@ -127,10 +131,19 @@ function membershipOf({ club }: Account): Membership {
 /** The club one acts in. For code outside of what is drawn, where there is one. @throws where there is none */
 export const currentMembership = (): Membership => membershipOf(currentAccount());
 
-/** The club one acts in. Only drawn where there is one. */
-export const useMembership = (): Membership => membershipOf(useAccount());
+const changes = new Set<() => void>();
 
-/** Whether one may do this in the club one acts in. */
-export function useMay(action: Action): boolean {
-  return may(useMembership().role, action);
+/** What is to happen when somebody else is here, or whoever is here may do something else. */
+export function whenAccountChanges(act: () => void): void {
+  changes.add(act);
 }
+
+// What another tab of this device says of who is signed in holds here too.
+window.addEventListener("storage", ({ key }) => {
+  if (key !== ME) return;
+  const me = readKept(ME, meIn);
+  if (me?.id === currentAccount().me?.id) return;
+  if (currentAccount().me) for (const act of endings) act();
+  store.setState(accountOf(me));
+  for (const act of changes) act();
+});

@@ -7,27 +7,37 @@ import type { z } from "zod";
 
 type Api = typeof import("@tonodrome/core/api");
 
-/** An answer by its name: "start" is what `startSchema` says. */
-export type AnswerName = { [Key in keyof Api]: Key extends `${infer Name}Schema` ? Name : never }[keyof Api];
+/** Something of the API by its name: "start" is what `startSchema` says. */
+type ApiName = { [Key in keyof Api]: Key extends `${infer Name}Schema` ? Name : never }[keyof Api];
+export type AnswerName = ApiName;
 
 /** What an answer of that name is. */
 export type AnswerOf<Name extends AnswerName> = z.infer<Api[`${Name}Schema`]>;
 
-let checks: Api | null = null;
+interface Checks {
+  api: Api;
+  tolerant: typeof import("./tolerant").tolerant;
+}
+
+let checks: Checks | null = null;
 
 /** The checks could not be loaded. */
 export class ChecksMissing extends Error {}
 
 /** The checks of everything that comes and goes, as soon as they are here. @throws ChecksMissing where they cannot be loaded */
-export async function loadChecks(): Promise<Api> {
-  checks ??= await import("@tonodrome/core/api").catch((cause) => {
+export async function loadChecks(): Promise<Checks> {
+  if (checks) return checks;
+  try {
+    const [api, { tolerant }] = await Promise.all([import("@tonodrome/core/api"), import("./tolerant")]);
+    checks = { api, tolerant };
+    return checks;
+  } catch (cause) {
     throw new ChecksMissing("The checks of answers could not be loaded.", { cause });
-  });
-  return checks;
+  }
 }
 
 /**
- * An answer as it has to be.
+ * An answer as it has to be; what a later server says besides stays in it.
  * @param atSight taken as it is while the checks are not here yet
  * @throws ZodError when it is not
  */
@@ -37,5 +47,17 @@ export async function checked<Name extends AnswerName>(
   atSight: boolean,
 ): Promise<AnswerOf<Name>> {
   if (atSight && !checks) return data as AnswerOf<Name>;
-  return (await loadChecks())[`${name}Schema`].parse(data) as AnswerOf<Name>;
+  const { api, tolerant } = await loadChecks();
+  return tolerant(api[`${name}Schema`] as z.ZodType).parse(data) as AnswerOf<Name>;
+}
+
+/**
+ * The body of a write, made from the write's own schema: of what was read only what it takes. So nothing that answers alone
+ * carry is ever sent.
+ * @param name what is sent, as its schema is called
+ */
+export async function bodyOf<Name extends ApiName>(name: Name, from: object): Promise<AnswerOf<Name>> {
+  const { api } = await loadChecks();
+  const { shape } = api[`${name}Schema`] as unknown as z.ZodObject;
+  return Object.fromEntries(Object.entries(from).filter(([field]) => field in shape)) as AnswerOf<Name>;
 }

@@ -1,9 +1,11 @@
-import type { ApiError, ErrorCode } from "@tonodrome/core/api";
+import { type ErrorCode, HEADERS } from "@tonodrome/core/api";
+import { isRecord } from "~/data/device/storage";
 import { PATIENCE } from "~/early/asks";
-import { type AnswerName, type AnswerOf, ChecksMissing, checked, loadChecks } from "./answers";
-import { askedNow, hearServerTime } from "./clock";
+import { type AnswerName, type AnswerOf, ChecksMissing, checked } from "./answers";
+import { type Asked, askedNow, hearServerTime } from "./clock";
 import { takeEarly } from "./early";
 import { heard } from "./reach";
+import { hearRelease, SAYS } from "./release";
 
 /** A request that did not do what was asked, in words for the person. */
 export class ApiFailure extends Error {
@@ -76,15 +78,19 @@ async function request<Name extends AnswerName>(
   const asked = askedNow();
   const early = init.method === "GET" ? takeEarly(path) : null;
   const answer = await (early ??
-    fetch(`/api${path}`, { ...init, signal: AbortSignal.timeout(patience) }).catch(() => null));
+    fetch(`/api${path}`, {
+      ...init,
+      headers: { ...SAYS, ...init.headers },
+      signal: AbortSignal.timeout(patience),
+    }).catch(() => null));
   // What was asked early says what the time was then.
-  if (!early) hearServerTime(answer?.headers?.get("date") ?? null, asked);
+  if (!early) hearTime(answer, asked);
+  hearRelease(answer?.headers);
   const data: unknown = await answer?.json().catch(() => null);
   heard(answer !== null && data !== null && data !== undefined);
   if (!answer || data === null || data === undefined) throw unreachable();
   if (!answer.ok) {
-    const { apiErrorSchema } = await here(loadChecks());
-    const failure = failureOf(apiErrorSchema.safeParse(data).data);
+    const failure = failureOf(data, answer.status);
     if (failure.code === "signed_out") signedOut();
     throw failure;
   }
@@ -107,7 +113,12 @@ export async function askTime(): Promise<void> {
   const answer = await fetch("/health", { signal: AbortSignal.timeout(PATIENCE) }).catch(() => null);
   heard(answer !== null);
   if (!answer) throw unreachable();
-  hearServerTime(answer.headers?.get("date") ?? null, asked);
+  hearTime(answer, asked);
+}
+
+/** What time an answer says that it is: to the millisecond, or by its date. */
+function hearTime(answer: Response | null, asked: Asked): void {
+  hearServerTime(answer?.headers?.get(HEADERS.time) ?? answer?.headers?.get("date") ?? null, asked);
 }
 
 function unreachable(): ApiFailure {
@@ -117,11 +128,44 @@ function unreachable(): ApiFailure {
   );
 }
 
-function failureOf(error: ApiError | undefined): ApiFailure {
-  if (!error)
+/** Codes that are known here; a later server may have others. */
+const CODES: ReadonlySet<string> = new Set<ErrorCode>([
+  "invalid_input",
+  "signed_out",
+  "wrong_password",
+  "forbidden",
+  "not_found",
+  "version_conflict",
+  "taken",
+  "last_owner",
+  "not_empty",
+  "full",
+  "link_over",
+  "too_large",
+  "unsupported_media_type",
+  "too_many",
+  "unavailable",
+  "internal",
+]);
+
+/** What a refusal comes to that is not known here, by its status. */
+function codeOf(code: string, status = 500): ErrorCode {
+  if (CODES.has(code)) return code as ErrorCode;
+  if (status === 401) return "signed_out";
+  if (status === 403) return "forbidden";
+  if (status === 404 || status === 410) return "not_found";
+  if (status === 408 || status === 429) return "too_many";
+  return status >= 400 && status < 500 ? "invalid_input" : "internal";
+}
+
+/** A refusal in the one shape that all have, with whatever a later server adds to it. */
+function failureOf(data: unknown, status: number | undefined): ApiFailure {
+  if (!isRecord(data) || typeof data.code !== "string" || typeof data.message !== "string")
     return new ApiFailure(
       "internal",
       "The server answered in a way this application does not know. Nothing was lost.",
     );
-  return new ApiFailure(error.code, error.message, error.path, error.current, error.by ?? null);
+  const { code, message, path, current, by } = data;
+  const text = (value: unknown) => (typeof value === "string" ? value : null);
+  return new ApiFailure(codeOf(code, status), message as string, text(path), current, text(by));
 }

@@ -1,4 +1,4 @@
-import { createStore, useStore } from "zustand";
+import { createStore } from "zustand/vanilla";
 import { isRecord, keep, readKept } from "~/data/device/storage";
 
 /*
@@ -6,8 +6,15 @@ import { isRecord, keep, readKept } from "~/data/device/storage";
  * page is open: a run must not.
  */
 
-/** A server's date is in whole seconds and takes a moment to come: less than this is not a wrong clock, milliseconds. */
+/** Less than this is not a wrong clock, milliseconds: answers take a moment to come. Custom. */
 const TOLERANCE = 5_000;
+/** One that was found wrong is right again when it is less than this off, milliseconds: at the edge it does not go to and fro. Custom. */
+const RIGHT_AGAIN = 4_000;
+/** It is corrected anew when it is by more than this another than was thought, milliseconds. Custom. */
+const NOTABLE = 400;
+/** So many answers are gone by, the middle one of them; all anew when one is this far from them, milliseconds: the clock was set. */
+const SAMPLES = 5;
+const SET = 2_000;
 
 /** Between two looks at the clock in sight of somebody it cannot really be this much later, milliseconds. */
 const JUMP = 5_000;
@@ -39,7 +46,8 @@ interface Clock {
   ahead: number;
 }
 
-const clock = createStore<Clock>(() => ({ ahead: aheadBefore() }));
+/** What the device thinks of its clock. */
+export const clock = createStore<Clock>(() => ({ ahead: aheadBefore() }));
 /** When the server was last heard; null before that. */
 let heard: Asked | null = null;
 /** When that was last compared, so that a jump after it is noticed. */
@@ -57,6 +65,7 @@ function look(isSeen: boolean): void {
   const off = now.wall - looked.wall - (now.steady - looked.steady);
   looked = now;
   if (Math.abs(off) < JUMP || !isSeen) return;
+  samples = samples.map((sample) => sample + off);
   clock.setState(({ ahead }) => ({ ahead: ahead + off }));
 }
 
@@ -80,22 +89,41 @@ export const askedNow = (): Asked => ({ wall: Date.now(), steady: performance.no
 /** How long ago a moment was: by the count that says more, because one stands still in a sleep and one may be set. */
 const since = ({ wall, steady }: Asked) => Math.max(Math.abs(Date.now() - wall), performance.now() - steady);
 
+/** How far ahead the clock was by the last answers, milliseconds, the latest last. */
+let samples: number[] = [];
+
+const middleOf = (numbers: readonly number[]): number => {
+  const sorted = [...numbers].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)] as number;
+};
+
+/** The server's time in an answer: milliseconds since the epoch, or a `Date` header. */
+function serverTime(text: string | null): number {
+  if (text !== null && /^\d{13}$/.test(text)) return Number(text);
+  // A header of whole seconds is half a second early on average.
+  return Date.parse(text ?? "") + 500;
+}
+
 /**
- * Learns from an answer what the time is at the server.
- * @param date the answer's `Date` header
+ * Learns from an answer what the time is at the server: by the middle of the last few, so that one slow answer says little.
+ * @param said what the answer says, milliseconds since the epoch or a `Date` header
  * @param asked when it was asked
  */
-export function hearServerTime(date: string | null, asked: Asked): void {
-  const server = Date.parse(date ?? "");
+export function hearServerTime(said: string | null, asked: Asked): void {
+  const server = serverTime(said);
   const took = since(asked);
   if (Number.isNaN(server) || took > SLOW) return;
   heard = askedNow();
-  // A header of whole seconds is half a second early on average; the answer took half the way.
-  const found = Date.now() - (server + 500 + took / 2);
+  // The answer took half the way.
+  const found = Date.now() - (server + took / 2);
+  if (samples.length > 0 && Math.abs(found - middleOf(samples)) > SET) samples = [];
+  samples = [...samples, found].slice(-SAMPLES);
+  const middle = middleOf(samples);
   const before = clock.getState().ahead;
-  const ahead = Math.abs(found) < TOLERANCE ? 0 : Math.round(found);
+  const isRight = Math.abs(middle) < (before === 0 ? TOLERANCE : RIGHT_AGAIN);
+  const ahead = isRight ? 0 : Math.round(middle);
+  if (ahead === before || (ahead !== 0 && before !== 0 && Math.abs(ahead - before) < NOTABLE)) return;
   clock.setState({ ahead });
-  if (ahead === before) return;
   keep(KEY, { ahead, at: Date.now() });
   for (const correct of correctors) correct(before - ahead);
 }
@@ -109,11 +137,6 @@ export const isTimeKnown = (): boolean => heard !== null && since(heard) < FRESH
  */
 export function whenCorrected(correct: (by: number) => void): void {
   correctors.add(correct);
-}
-
-/** Seconds that the device's clock is ahead of the server's (negative: behind); 0 while it is right. */
-export function useClockAhead(): number {
-  return useStore(clock, ({ ahead }) => Math.round(ahead / 1000));
 }
 
 /** What is said of a clock that is wrong: it is corrected, and by how much. */

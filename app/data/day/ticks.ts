@@ -1,13 +1,12 @@
-import { useQuery } from "@tanstack/react-query";
 import { mergeTicks, type Tick, tickSchema } from "@tonodrome/core/lists";
-import { useEffect } from "react";
 import { v4 as uuid } from "uuid";
 import { z } from "zod";
-import { createStore, useStore } from "zustand";
-import { useMembership } from "~/data/account/account";
-import { ApiFailure, ask } from "~/data/client/api";
+import { createStore } from "zustand/vanilla";
+import { ApiFailure, ask, askTime } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
-import { forget, keep, keptKeys, readKept } from "~/data/device/storage";
+import { keep, keptKeys, readKept } from "~/data/device/storage";
+import { makeOutbox } from "~/data/outbox/outbox";
+import { LINK_HOLDER, ownerNow } from "~/data/outbox/owner";
 import { TICKS as PREFIX } from "~/early/keptKeys";
 
 /*
@@ -19,47 +18,14 @@ const DEVICE = "device";
 
 /** How long after no answer it is tried again, milliseconds. */
 const RETRY = 8_000;
-/** Refusals that asking again does not change. */
-const FINAL = new Set<string>(["not_found", "invalid_input", "forbidden", "full", "link_over"]);
 /** Ticks in one request, as the server takes them. */
 const TOGETHER = 200;
-
-/** What this device has ticked and the server has not, by start. */
-const store = createStore<{
-  unsent: ReadonlyMap<string, readonly Tick[]>;
-  failures: ReadonlyMap<string, Failure>;
-  /** What the server said last when ticks were sent: in sight until it is read anew. */
-  answered: ReadonlyMap<string, readonly Tick[]>;
-}>(() => ({ unsent: new Map(), failures: new Map(), answered: new Map() }));
-
-/** Why ticks are not on the server. */
-interface Failure {
-  sentence: string;
-  /** Refused: asking again changes nothing. The ticks stay here, in sight with the reason. */
-  isFinal: boolean;
-}
-
-function noteFailure(key: string, failure: Failure | null): void {
-  store.setState(({ failures }) => {
-    const next = new Map(failures);
-    if (failure) next.set(key, failure);
-    else next.delete(key);
-    return { failures: next };
-  });
-}
 
 const keptSchema = z.array(tickSchema);
 const NONE: readonly Tick[] = [];
 
-function unsentOf(key: string): readonly Tick[] {
-  return store.getState().unsent.get(key) ?? readKept(key, (kept) => keptSchema.safeParse(kept).data) ?? NONE;
-}
-
-function putUnsent(key: string, ticks: readonly Tick[]): void {
-  store.setState(({ unsent }) => ({ unsent: new Map(unsent).set(key, ticks) }));
-  if (ticks.length > 0) keep(key, ticks);
-  else forget(key);
-}
+/** What the server said last when ticks were sent, by where: in sight until it is read anew. */
+export const answeredTicks = createStore<ReadonlyMap<string, readonly Tick[]>>(() => new Map());
 
 /** This device's name among those that tick; made once. */
 function deviceId(): string {
@@ -69,93 +35,77 @@ function deviceId(): string {
   return id;
 }
 
+/** Ticks that were stamped anew because the server found them early: each once. */
+const stampedAnew = new Set<string>();
+const markOf = ({ step, line, at }: Tick) => `${step}\n${line}\n${at}`;
+const without = (all: readonly Tick[], some: readonly Tick[]) => {
+  const gone = new Set(some.map(markOf));
+  return all.filter((tick) => !gone.has(markOf(tick)));
+};
+
 /** Sends what a device has of one start's lists. @param path where they are sent: what they are kept under says it */
-async function send(path: string): Promise<void> {
-  const key = PREFIX + path;
-  const sent = unsentOf(key).slice(0, TOGETHER);
-  if (sent.length === 0) return;
+async function send(all: readonly Tick[], path: string): Promise<void> {
+  const sent = all.slice(0, TOGETHER);
   try {
     const { ticks } = await ask("ticks", "POST", path, { ticks: sent });
-    store.setState(({ answered }) => ({ answered: new Map(answered).set(key, ticks) }));
-    // What was pressed meanwhile is next.
-    const left = unsentOf(key).filter((t) => !sent.includes(t));
-    putUnsent(key, left);
-    noteFailure(key, null);
-    if (left.length > 0) void send(path);
+    answeredTicks.setState(new Map(answeredTicks.getState()).set(path, ticks), true);
+    tickBox.change(path, (now) => left(without(now ?? NONE, sent)), { quietly: true });
   } catch (error) {
-    const isFinal = error instanceof ApiFailure && FINAL.has(error.code);
-    noteFailure(key, { sentence: (error as Error).message, isFinal });
+    if (!(error instanceof ApiFailure) || error.code !== "invalid_input") throw error;
+    const index = /^ticks\.(\d+)\./.exec(error.path ?? "")?.[1];
+    const refused = index === undefined ? undefined : sent[Number(index)];
+    if (!refused) throw error;
+    // One that was stamped by a fast clock is stamped by the right one, once; what is in no list any more is set aside: neither
+    // keeps the others from being sent.
+    const isEarly = error.path?.endsWith(".at") && !stampedAnew.has(`${refused.step}\n${refused.line}`);
+    if (isEarly) {
+      stampedAnew.add(`${refused.step}\n${refused.line}`);
+      await askTime();
+    }
+    const anew = isEarly ? [{ ...refused, at: new Date(timeNow()).toISOString() }] : [];
+    tickBox.change(path, (now) => left([...without(now ?? NONE, [refused]), ...anew]), { quietly: true });
   }
 }
 
+/** What is left to send; nothing is kept of nothing. */
+const left = (ticks: readonly Tick[]) => (ticks.length > 0 ? ticks : null);
+
+/** Whether a path is that of a link, whose holder has no account. */
+const isLink = (path: string) => path.startsWith("/shared/");
+
+/** What this device has ticked and the server has not, by where it is sent. */
+export const tickBox = makeOutbox<readonly Tick[]>({
+  prefix: PREFIX,
+  read: (kept) => keptSchema.safeParse(kept).data ?? null,
+  merge: (here, there) => mergeTicks(here, there),
+  isUnsent: (ticks) => ticks.length > 0,
+  clubOf: (_, path) => /^\/clubs\/([^/]+)\//.exec(path)?.[1] ?? null,
+  ownerOf: (path) => (isLink(path) ? LINK_HOLDER : (ownerNow() ?? LINK_HOLDER)),
+  send,
+  pause: 0,
+  retry: RETRY,
+  isTimed: false,
+  restamp: (ticks, by) =>
+    ticks.map((tick) => ({ ...tick, at: new Date(Date.parse(tick.at) + by).toISOString() })),
+  words: (count) => (count === 1 ? "1 list" : `${count} lists`),
+});
+
 /** Sends whatever this device has ticked and the server has not, also of lists that nobody has open. */
-export function sendTicks(): void {
-  for (const key of keptKeys(PREFIX))
-    if (!store.getState().failures.get(key)?.isFinal) void send(key.slice(PREFIX.length));
-}
+export const sendTicks = (): void => void tickBox.sendAll();
 
 /** How many lists have ticks that only this device knows. */
 export const unsentLists = (): number => keptKeys(PREFIX).length;
 
-/** What is ticked off in the lists of a start, and the press that does it. */
-export interface Ticks {
-  ticks: readonly Tick[];
-  /** Why this device's ticks are not on the server, in a sentence; null when they are, or on their way. */
-  failure: string | null;
-  press: (line: Pick<Tick, "step" | "line">, isOn: boolean) => void;
-}
-
-/** Of a start of the club. */
-export function useTicks(startId: string): Ticks {
-  const { id: clubId } = useMembership();
-  return useTicksAt({
-    path: `/clubs/${clubId}/starts/${startId}/ticks`,
-    queryKey: ["day", startId, "ticks"],
-  });
-}
-
-/** Of the start that a link shows, without an account. */
-export const useSharedTicks = (token: string): Ticks =>
-  useTicksAt({
-    path: `/shared/${token}/ticks`,
-    queryKey: ["shared", token, "ticks"],
-  });
-
-interface TicksAt {
-  /** Where they are asked for and sent. */
-  path: string;
-  queryKey: string[];
-}
-
-function useTicksAt({ path, queryKey }: TicksAt): Ticks {
-  const key = PREFIX + path;
-  const { data } = useQuery({
-    queryKey,
-    queryFn: () => ask("ticks", "GET", path),
-    refetchInterval: 15_000,
-  });
-  const own = useStore(store, ({ unsent }) => unsent.get(key)) ?? unsentOf(key);
-  const answered = useStore(store, (s) => s.answered.get(key)) ?? NONE;
-  const all = mergeTicks(data?.ticks ?? [], answered, own);
-  const failure = useStore(store, (s) => s.failures.get(key)) ?? null;
-
-  const waits = own.length > 0 && !failure?.isFinal;
-  useEffect(() => {
-    if (!waits) return;
-    const timer = setInterval(() => void send(path), RETRY);
-    return () => clearInterval(timer);
-  }, [waits, path]);
-
-  return {
-    ticks: all,
-    failure: own.length > 0 ? (failure?.sentence ?? null) : null,
-    press: ({ step, line }, isOn) => {
-      const known = mergeTicks(all, unsentOf(key)).find((t) => t.step === step && t.line === line);
-      // A clock that runs behind another's does not make a press count for nothing.
-      const at = Math.max(timeNow(), known ? Date.parse(known.at) + 1 : 0);
-      const tick = { step, line, isOn, at: new Date(at).toISOString(), by: deviceId() };
-      putUnsent(key, mergeTicks(unsentOf(key), [tick]));
-      void send(path);
-    },
-  };
+/** Ticks a line off, or no more. @param known what is ticked, as far as it was read */
+export function tick(
+  path: string,
+  { step, line }: Pick<Tick, "step" | "line">,
+  isOn: boolean,
+  known: readonly Tick[],
+): void {
+  const before = mergeTicks(known, tickBox.get(path) ?? NONE).find((t) => t.step === step && t.line === line);
+  // A clock that runs behind another's does not make a press count for nothing.
+  const at = Math.max(timeNow(), before ? Date.parse(before.at) + 1 : 0);
+  const pressed = { step, line, isOn, at: new Date(at).toISOString(), by: deviceId() };
+  tickBox.change(path, (now) => mergeTicks(now ?? NONE, [pressed]));
 }

@@ -1,4 +1,3 @@
-import { useSyncExternalStore } from "react";
 import { ALARMS } from "~/early/keptKeys";
 import { forget, keep, readKept } from "./storage";
 
@@ -14,7 +13,8 @@ const NONE: readonly string[] = [];
 const listeners = new Set<() => void>();
 let armed: readonly string[] | null = null;
 
-function read(): readonly string[] {
+/** The starts whose day calls here. */
+export function armedStarts(): readonly string[] {
   armed ??= readKept(ALARMS, (kept) =>
     Array.isArray(kept) ? kept.filter((id): id is string => typeof id === "string").slice(-MOST) : null,
   );
@@ -29,17 +29,15 @@ function set(ids: readonly string[]): void {
   for (const listener of listeners) listener();
 }
 
-/** The starts whose day calls here. */
-export function useArmed(): readonly string[] {
-  return useSyncExternalStore((listener) => {
-    listeners.add(listener);
-    return () => listeners.delete(listener);
-  }, read);
+/** Tells when that changes. @returns what ends it */
+export function whenArmed(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
 }
 
 /** Whether a start's day is to call here. */
 export function arm(id: string, on: boolean): void {
-  const others = read().filter((other) => other !== id);
+  const others = armedStarts().filter((other) => other !== id);
   set(on ? [...others, id] : others);
 }
 

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { THEME } from "~/early/keptKeys";
 import { keep, readKept } from "./storage";
 
@@ -13,18 +12,12 @@ export function applyKeptTheme(): void {
   if (kept) document.documentElement.dataset.theme = kept;
 }
 
-/** The theme in force and a press to change to the other one. */
-export function useTheme(): { theme: Theme; toggle: () => void } {
-  const [theme, setTheme] = useState<Theme>(
-    () => readKept(THEME, themeIn) ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dark" : "light"),
-  );
-  return {
-    theme,
-    toggle: () => {
-      const next = theme === "dark" ? "light" : "dark";
-      setTheme(next);
-      keep(THEME, next);
-      document.documentElement.dataset.theme = next;
-    },
-  };
+/** The theme in force. */
+export const themeNow = (): Theme =>
+  readKept(THEME, themeIn) ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dark" : "light");
+
+/** Puts a theme on the page, and keeps it. */
+export function chooseTheme(theme: Theme): void {
+  keep(THEME, theme);
+  document.documentElement.dataset.theme = theme;
 }

@@ -1,22 +1,17 @@
-import { useCallback } from "react";
-import { useMembership } from "~/data/account/account";
-import type { AnswerName } from "~/data/client/answers";
+import type { AnswerName, AnswerOf } from "~/data/client/answers";
 import { type Asking, ask } from "~/data/client/api";
 
-/** Asks the server about the club one acts in. Every such question is scoped to it by its address. */
-export function useClubAsk() {
-  const { id } = useMembership();
-  return useCallback(
-    <Name extends AnswerName>(
-      name: Name,
-      method: "GET" | "POST" | "PUT" | "DELETE",
-      path: string,
-      body?: unknown,
-      how?: Asking,
-    ) => ask(name, method, `/clubs/${id}${path}`, body, how),
-    [id],
-  );
-}
+/** Asks the server about one club. */
+export type ClubAsk = <Name extends AnswerName>(
+  name: Name,
+  method: "GET" | "POST" | "PUT" | "DELETE",
+  path: string,
+  body?: unknown,
+  how?: Asking,
+) => Promise<AnswerOf<Name>>;
 
-/** Asks the server about the club that is open. */
-export type ClubAsk = ReturnType<typeof useClubAsk>;
+/** Asks about a club: every such question is scoped to it by its address. */
+export const clubAsk =
+  (clubId: string): ClubAsk =>
+  (name, method, path, body, how) =>
+    ask(name, method, `/clubs/${clubId}${path}`, body, how);

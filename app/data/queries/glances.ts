@@ -1,4 +1,4 @@
-import { type QueryClient, skipToken, useQuery } from "@tanstack/react-query";
+import type { QueryClient } from "@tanstack/query-core";
 import type { Glance } from "@tonodrome/core/judge";
 
 /** How a start stands, as the device keeps it. */
@@ -10,15 +10,12 @@ export interface KeptGlance {
   glance: Glance;
 }
 
-const keyOf = (startId: string) => ["glance", startId];
-
-/** What is known of how a start stands. */
-export const useKeptGlance = (startId: string): KeptGlance | undefined =>
-  useQuery<KeptGlance>({ queryKey: keyOf(startId), queryFn: skipToken }).data;
+/** What it is read under. */
+export const glanceKey = (startId: string) => ["glance", startId];
 
 /** Keeps how a start stands; what was told in passing does not replace what was reckoned for the same. */
 export function putGlance(client: QueryClient, startId: string, found: KeptGlance): void {
-  client.setQueryData<KeptGlance>(keyOf(startId), (kept) =>
+  client.setQueryData<KeptGlance>(glanceKey(startId), (kept) =>
     kept?.stamp === found.stamp && found.of === undefined ? kept : found,
   );
 }

@@ -1,10 +1,10 @@
 import { createAsyncStoragePersister } from "@tanstack/query-async-storage-persister";
-import type { DehydratedState, QueryClient } from "@tanstack/react-query";
+import type { DehydratedState, QueryClient } from "@tanstack/query-core";
 import {
   type PersistedClient,
   type Persister,
   persistQueryClient,
-} from "@tanstack/react-query-persist-client";
+} from "@tanstack/query-persist-client-core";
 import { clear, createStore, del, get, set, type UseStore } from "idb-keyval";
 import { KEPT } from "./keys";
 

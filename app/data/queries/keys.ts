@@ -9,7 +9,7 @@ export const KEYS: Record<Topic, string[]> = {
   events: ["events", "starts", "start", "usual-day"],
   templates: ["templates"],
   starts: ["starts", "start", "edits", "before", "day", "open-lists"],
-  runs: ["runs", "run", "open-runs"],
+  runs: ["runs", "run", "run-news", "open-runs"],
 };
 
 /** Questions whose answers are kept on this device. Athletes' profiles are not: they hold what is sensitive. */

@@ -1,4 +1,4 @@
-import { QueryClient } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/query-core";
 import { ApiFailure } from "~/data/client/api";
 
 /** The one cache of what the server said. A refusal is final; only an unreachable server is asked again. */

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import type { Athlete, AthleteInput, AthleteWrite } from "@tonodrome/core/api";
-import { useClubAsk } from "~/data/queries/clubAsk";
-import { useClubList, useMake, useRewrite } from "~/data/queries/resource";
+import { useClubAsk } from "~/data/queries/useClubAsk";
+import { useClubList, useMake, useRewrite } from "~/data/resources/resource";
 
 /** The club's athletes. */
 export const useAthletes = () => useClubList("athleteList", "/athletes", "athletes", { atSight: true });

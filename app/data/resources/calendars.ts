@@ -1,4 +1,4 @@
-import { useClubList, useMake, useRemove } from "~/data/queries/resource";
+import { useClubList, useMake, useRemove } from "~/data/resources/resource";
 
 /** Addresses to which calendars subscribe. */
 export const useCalendars = () => useClubList("calendarList", "/calendars", "calendars");

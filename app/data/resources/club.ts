@@ -1,7 +1,8 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from "@tanstack/react-query";
-import { refreshMe, useMembership } from "~/data/account/account";
+import { refreshMe } from "~/data/account/account";
+import { useMembership } from "~/data/account/useAccount";
 import { sendFile } from "~/data/client/api";
-import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 
 /** Longest wait for a whole club to be taken in, milliseconds. */
 const IMPORT_PATIENCE = 600_000;

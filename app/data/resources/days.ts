@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { Day } from "@tonodrome/core/api";
-import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 
 /** What days begin with. */
 export type DaysOf = "events" | "athletes";
@@ -23,18 +23,6 @@ export function useOpenLists() {
     queryFn: () => ask("openLists", "GET", "/open-lists", undefined, { atSight: true }),
     refetchInterval: 60_000,
   });
-}
-
-/** Puts a start's day as it was read last wherever it is shown. */
-export function useKnownDay(startId: string): (day: Day) => void {
-  const client = useQueryClient();
-  return (day) => client.setQueryData(["day", startId], day);
-}
-
-/** Saves the day of a start, against the version that was read. */
-export function useSaveDay(startId: string) {
-  const ask = useClubAsk();
-  return useMutation({ mutationFn: (day: Day) => ask("day", "PUT", `/starts/${startId}/day`, day) });
 }
 
 /** What days of an event, or of an athlete, begin with. @param id null where there is no such thing, or one may not know */

@@ -1,5 +1,5 @@
 import type { DrillInput, DrillWrite } from "@tonodrome/core/api";
-import { useClubList, useMake, useRewrite } from "~/data/queries/resource";
+import { useClubList, useMake, useRewrite } from "~/data/resources/resource";
 
 /** The club's shelf. */
 export const useDrills = (enabled = true) =>

@@ -1,5 +1,5 @@
 import type { EventInput, EventWrite } from "@tonodrome/core/api";
-import { useClubList, useMake, useRewrite } from "~/data/queries/resource";
+import { useClubList, useMake, useRewrite } from "~/data/resources/resource";
 
 /** The club's events. */
 export const useEvents = (enabled = true) =>

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { ClubFiguresAnswer } from "@tonodrome/core/api";
-import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 
 const KEY = ["club-figures"];
 const NONE: ClubFiguresAnswer["figures"] = [];

@@ -1,5 +1,5 @@
 import type { InviteInput } from "@tonodrome/core/api";
-import { useClubList, useMake, useRemove } from "~/data/queries/resource";
+import { useClubList, useMake, useRemove } from "~/data/resources/resource";
 
 /** Invitations that can still be accepted. */
 export const useInvites = () => useClubList("inviteList", "/invites", "invites");

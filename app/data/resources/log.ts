@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
-import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 
 /** The log, a page at a time, newest first. */
 export function useRuns() {

@@ -1,8 +1,8 @@
 import { useMutation } from "@tanstack/react-query";
 import type { Member, MemberWrite } from "@tonodrome/core/api";
 import { refreshMe } from "~/data/account/account";
-import { useClubAsk } from "~/data/queries/clubAsk";
-import { useClubList, useReread } from "~/data/queries/resource";
+import { useClubAsk } from "~/data/queries/useClubAsk";
+import { useClubList, useReread } from "~/data/resources/resource";
 
 /** Who belongs to the club. */
 export const useMembers = () => useClubList("memberList", "/members", "members");

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import type { OpenRun } from "@tonodrome/core/api";
-import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 
 /** Runs of the club that go on on any device, as the server knows them. */
 export function useClubRuns(): readonly OpenRun[] {

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { Order, OrderInput } from "@tonodrome/core/api";
 import { useSendOnce } from "~/data/client/useSendOnce";
-import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 
 /** A running order, asked for again often: others say who is on too. */
 export function useOrder(id: string) {

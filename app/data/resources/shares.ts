@@ -1,8 +1,8 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { ApiFailure, ask } from "~/data/client/api";
 import { useSendOnce } from "~/data/client/useSendOnce";
-import { useClubAsk } from "~/data/queries/clubAsk";
-import { useClubList, useRemove, useReread } from "~/data/queries/resource";
+import { useClubAsk } from "~/data/queries/useClubAsk";
+import { useClubList, useRemove, useReread } from "~/data/resources/resource";
 
 /** Links that show a start's warm-up. */
 export const useShares = (startId: string) =>

@@ -2,8 +2,8 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { hashOf } from "@tonodrome/core";
 import type { ShelfTableInput } from "@tonodrome/core/api";
 import { useMemo } from "react";
-import { useClubAsk } from "~/data/queries/clubAsk";
-import { useReread } from "~/data/queries/resource";
+import { useClubAsk } from "~/data/queries/useClubAsk";
+import { useReread } from "~/data/resources/resource";
 
 const PATH = "/tables/shelf";
 

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { StartListInput, StartListNews } from "@tonodrome/core/api";
-import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 
 /** What is compared: a list's rows, and whether those who are not in the club come into it. */
 export type ListToCompare = Omit<StartListInput, "agreed">;

@@ -1,7 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import type { StarterInstall } from "@tonodrome/core/api";
-import { useClubAsk } from "~/data/queries/clubAsk";
-import { useClubList, useReread } from "~/data/queries/resource";
+import { useClubAsk } from "~/data/queries/useClubAsk";
+import { useClubList, useReread } from "~/data/resources/resource";
 
 /** Longest wait for a whole starter shelf to be put up, milliseconds. */
 const INSTALL_PATIENCE = 30_000;

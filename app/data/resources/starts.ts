@@ -1,94 +1,52 @@
-import { type QueryClient, skipToken, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import {
-  MOST,
-  type Start,
-  type StartInput,
-  type StartMove,
-  type StartRow,
-  type StartWrite,
-} from "@tonodrome/core/api";
-import { useMembership } from "~/data/account/account";
-import type { AnswerName, AnswerOf } from "~/data/client/answers";
+import { skipToken, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import type { Start, StartInput } from "@tonodrome/core/api";
+import { useCallback } from "react";
+import { useStore } from "zustand";
+import { useMembership } from "~/data/account/useAccount";
 import { ApiFailure } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
-import { earlyBody } from "~/data/client/early";
 import { useSendOnce } from "~/data/client/useSendOnce";
-import { type ClubAsk, useClubAsk } from "~/data/queries/clubAsk";
-import { putGlance } from "~/data/queries/glances";
-import { LOOK_BACK, startsPath, wholePath } from "~/early/asks";
+import { useClubAsk } from "~/data/queries/useClubAsk";
+import { moves, notMoved, withMove } from "~/data/starts/moves";
+import { earlyStarts, putStart, startQuery, startsQuery, wholeStarts } from "~/data/starts/startCache";
+import { startBody } from "~/data/starts/startEdits";
 
-/** Today opens with them. */
-const AT_SIGHT = { atSight: true };
-
-/** Puts a start's newest reading wherever it is shown. */
-export function putStart(client: QueryClient, start: Start): void {
-  client.setQueryData(["start", start.id], start);
-  client.setQueryData<Start[]>(["starts"], (starts) => {
-    if (!starts) return undefined;
-    const others = starts.filter((s) => s.id !== start.id);
-    const isListed = Date.parse(start.startsAt) >= Date.now() - LOOK_BACK;
-    return [...others, ...(isListed ? [start] : [])].sort(
-      (a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt),
-    );
-  });
-}
-
-/**
- * The starts of a list, whole. The list itself is light: of what it takes to fit a start only what changed since it was
- * last read, as its stamp tells, is read again.
- */
-async function wholeStarts(client: QueryClient, ask: ClubAsk, rows: readonly StartRow[]): Promise<Start[]> {
-  const known = (id: string) => client.getQueryData<Start>(["start", id]);
-  const stale = rows.filter((row) => known(row.id)?.stamp !== row.stamp).map((row) => row.id);
-  for (let i = 0; i < stale.length; i += MOST.startsTogether) {
-    const path = wholePath(stale.slice(i, i + MOST.startsTogether));
-    const { starts, glances } = await ask("wholeStarts", "GET", path, undefined, AT_SIGHT);
-    for (const { id, ...found } of glances) putGlance(client, id, found);
-    for (const start of starts) client.setQueryData(["start", start.id], start);
-  }
-  return rows.flatMap((row) => known(row.id) ?? []);
-}
-
-/** The starts as they were asked for before the application was there; undefined where they were not, or not all of them. */
-function earlyStarts(client: QueryClient, clubId: string): Start[] | undefined {
-  const bodyAt = <Name extends AnswerName>(path: string) =>
-    earlyBody(`/clubs/${clubId}${path}`) as AnswerOf<Name> | undefined;
-  const rows = bodyAt<"startList">(startsPath(Date.now()))?.starts ?? [];
-  const whole = bodyAt<"wholeStarts">(wholePath(rows.map((row) => row.id)));
-  if (!whole || whole.starts.length < rows.length) return undefined;
-  for (const { id, ...found } of whole.glances) putGlance(client, id, found);
-  for (const start of whole.starts) client.setQueryData(["start", start.id], start);
-  return whole.starts;
-}
-
-/** Starts from three hours ago on, soonest first. */
+/** Starts from three hours ago on, soonest first, each where it stands by what was moved here. */
 export function useStarts() {
   const client = useQueryClient();
   const ask = useClubAsk();
   const { id } = useMembership();
+  const moved = useStore(moves.store, ({ items }) => items);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another one whenever something is moved here
+  const select = useCallback(
+    (starts: Start[]) => starts.map(withMove).sort((a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt)),
+    [moved],
+  );
   return useQuery({
-    queryKey: ["starts"],
+    ...startsQuery(client, ask),
     initialData: () => earlyStarts(client, id),
-    queryFn: async () => {
-      const { starts } = await ask("startList", "GET", startsPath(Date.now()), undefined, AT_SIGHT);
-      return wholeStarts(client, ask, starts);
-    },
-    refetchInterval: 15_000,
+    select,
   });
 }
 
-/** One start. */
+/** One start, where it stands by what was moved here. */
 export function useStart(id: string, options: { every?: number } = {}) {
   const client = useQueryClient();
   const ask = useClubAsk();
-  return useQuery({
-    queryKey: ["start", id],
-    queryFn: () => ask("start", "GET", `/starts/${id}`, undefined, AT_SIGHT),
-    enabled: id !== "",
-    initialData: () => client.getQueryData<Start[]>(["starts"])?.find((s) => s.id === id),
-    initialDataUpdatedAt: () => client.getQueryState(["starts"])?.dataUpdatedAt,
-    refetchInterval: options.every ?? 15_000,
-  });
+  const move = useStore(moves.store, ({ items }) => items.get(id));
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another one whenever it is moved here
+  const select = useCallback((start: Start) => withMove(start), [move]);
+  return useQuery({ ...startQuery(client, ask, id, options.every), select });
+}
+
+/** Why the last move of a start does not count; null where it does. */
+export const useNotMoved = (id: string): string | null => useStore(notMoved, (all) => all.get(id) ?? null);
+
+/** How a move of a start that was made here stands with the server: null where it is there. */
+export function useMoving(id: string): { failure: string | null } | null {
+  const isMoving = useStore(moves.store, () => moves.get(id) !== null);
+  const failure = useStore(moves.store, ({ failures }) => failures.get(id)?.sentence ?? null);
+  return isMoving ? { failure } : null;
 }
 
 /** Makes a start with an empty plan. */
@@ -105,18 +63,13 @@ export function useCreateStart() {
   });
 }
 
-/** The write that changes some of a start and leaves the rest as it was read. */
-export function startWrite(start: Start, changes: Partial<StartInput>): StartWrite {
-  const { id: _, plan: __, facts: ___, stamp: ____, order: _____, athlete, ...write } = start;
-  return { ...write, athleteId: athlete.id, ...changes };
-}
-
-/** Writes to one start: what the server makes of it is shown everywhere. */
-function useStartWrite<Input extends { start: Start }>(send: (ask: ClubAsk, input: Input) => Promise<Start>) {
+/** Changes some of a start, as long as it is the version that was read. */
+export function useSaveStart() {
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (input: Input) => send(ask, input),
+    mutationFn: async ({ start, changes }: { start: Start; changes: Partial<StartInput> }) =>
+      ask("start", "PUT", `/starts/${start.id}`, await startBody(start, changes)),
     onSuccess: (start) => putStart(client, start),
     onError: (error) => {
       // Someone else was quicker: show what they made of it.
@@ -124,21 +77,6 @@ function useStartWrite<Input extends { start: Start }>(send: (ask: ClubAsk, inpu
     },
   });
 }
-
-/** Changes some of a start, as long as it is the version that was read. */
-export const useSaveStart = () =>
-  useStartWrite((ask, { start, changes }: { start: Start; changes: Partial<StartInput> }) =>
-    ask("start", "PUT", `/starts/${start.id}`, startWrite(start, changes)),
-  );
-
-/**
- * Moves a start, as whoever may run it may: the athlete is still ready when they were, as far as that goes, or when it is
- * said.
- */
-export const useMoveStart = () =>
-  useStartWrite((ask, { start, ...to }: { start: Start } & Omit<StartMove, "version">) =>
-    ask("start", "POST", `/starts/${start.id}/move`, { version: start.version, ...to }),
-  );
 
 /** The start that was deleted last; of this club alone, as everything is that its cache holds. */
 const DELETED = ["deleted-start"];
@@ -151,7 +89,8 @@ export function useDeleteStart() {
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: ({ id }: Start) => ask("done", "DELETE", `/starts/${id}`),
+    mutationFn: ({ id, version }: Start) => ask("done", "DELETE", `/starts/${id}?version=${version}`),
+    onError: () => void client.invalidateQueries({ queryKey: ["starts"] }),
     onSuccess: (_, start) => {
       client.setQueryData<Start[]>(["starts"], (starts) => starts?.filter((s) => s.id !== start.id));
       client.removeQueries({ queryKey: ["start", start.id] });
@@ -187,7 +126,11 @@ export function useStartsBefore(athleteId: string, before: string) {
     queryKey: ["before", athleteId, before],
     queryFn: async () => {
       const path = `/starts?athleteId=${athleteId}&before=${before}`;
-      return wholeStarts(client, ask, (await ask("startList", "GET", path, undefined, AT_SIGHT)).starts);
+      return wholeStarts(
+        client,
+        ask,
+        (await ask("startList", "GET", path, undefined, { atSight: true })).starts,
+      );
     },
   });
 }

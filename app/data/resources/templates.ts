@@ -1,5 +1,5 @@
 import type { TemplateInput } from "@tonodrome/core/api";
-import { useClubList, useMake, useRemove } from "~/data/queries/resource";
+import { useClubList, useMake, useRemove } from "~/data/resources/resource";
 
 /** Warm-ups that the club begins others from. */
 export const useTemplates = () => useClubList("templateList", "/templates", "templates");

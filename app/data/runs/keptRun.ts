@@ -30,7 +30,14 @@ export interface Pressed {
 }
 
 /** A run as this device has it. */
-export type KeptRun = About & Pressed;
+export type KeptRun = About &
+  Pressed & {
+    /** Where its start stands by now, as far as the log does not have it yet; null where the log is right. */
+    heard?: HeardMove | null;
+  };
+
+/** A move of the start that a run goes by before its log has it. */
+export type HeardMove = Extract<RunEvent, { kind: "start-moved" }>;
 
 const isEvents = (kept: unknown): kept is RunEvent[] =>
   Array.isArray(kept) &&
@@ -88,14 +95,14 @@ export function merged(here: Pressed | undefined, there: Pressed): Pressed {
  * Whether the server still lacks something of a run. One that was opened and never begun is nothing to log, whatever was noted
  * of its start or the clock meanwhile.
  */
-export const isUnsent = ({ created, events, recorded }: KeptRun) =>
+export const isUnsent = ({ created, events, recorded }: Pressed) =>
   created ? events.length > recorded.length : events.some((e) => e.kind === "begin");
 
 /** From when on a run that is here is over, milliseconds since the epoch: asked with every press and tick. */
 const overFrom = new WeakMap<readonly RunEvent[], number>();
 
 /** Whether a run goes on: it was not ended, and something has been heard of it lately. */
-export function isUnderWay({ run, events }: KeptRun): boolean {
+export function isUnderWay({ run, events }: Pick<KeptRun, "run" | "events">): boolean {
   const until = overFrom.get(events) ?? runOverFrom(run.startsAt, events);
   overFrom.set(events, until);
   return timeNow() < until;

@@ -3,7 +3,6 @@ import type { Run, Start } from "@tonodrome/core/api";
 import { v4 as uuid } from "uuid";
 import { currentAccount, currentMembership } from "~/data/account/account";
 import { timeNow } from "~/data/client/clock";
-import { sendAll, sendSoon } from "./send";
 import { lastOf } from "./stamps";
 import { get, put } from "./store";
 
@@ -23,7 +22,6 @@ export function createRun(start: Start, plan: RunPlan): string {
     setAside: [],
     took: [],
   });
-  void sendAll();
   return id;
 }
 
@@ -32,9 +30,12 @@ export function createRun(start: Start, plan: RunPlan): string {
  * one that is here already.
  */
 export function adoptRun({ events, ...run }: Run): void {
-  const kept = get(run.id);
-  if (!kept) {
-    put({
+  if (get(run.id)) {
+    adoptPresses(run.id, events);
+    return;
+  }
+  put(
+    {
       clubId: currentMembership().id,
       begunHere: false,
       run,
@@ -44,21 +45,30 @@ export function adoptRun({ events, ...run }: Run): void {
       refused: null,
       setAside: [],
       took: [],
-    });
-    return;
-  }
+    },
+    { quietly: true },
+  );
+}
+
+/** Takes up what the server has of a run that is here: presses of other phones, and its own as they were recorded. */
+export function adoptPresses(id: string, events: readonly RunEvent[]): void {
+  const kept = get(id);
+  if (!kept || events.length === 0) return;
   // What the server has recorded stands as it has it, also where its answer was lost and the time corrected since.
   const theirs = new Map(events.map((e) => [e.id, e]));
   const known = new Map(kept.events.map((e) => [e.id, e]));
   const recorded = new Set(kept.recorded);
   const news = events.filter((e) => !known.has(e.id));
   if (events.every((e) => recorded.has(e.id) && known.get(e.id)?.at === e.at)) return;
-  put({
-    ...kept,
-    created: true,
-    events: [...kept.events.map((e) => theirs.get(e.id) ?? e), ...news],
-    recorded: [...new Set([...kept.recorded, ...theirs.keys()])],
-  });
+  put(
+    {
+      ...kept,
+      created: true,
+      events: [...kept.events.map((e) => theirs.get(e.id) ?? e), ...news],
+      recorded: [...new Set([...kept.recorded, ...theirs.keys()])],
+    },
+    { quietly: true },
+  );
 }
 
 /** A press as it is made: who it is and when is said here. */
@@ -73,7 +83,6 @@ export function pressRun(id: string, press: NewPress): void {
   const event = { ...press, id: uuid(), at: new Date(at).toISOString() } as RunEvent;
   const took = event.kind === "take" ? [...kept.took, event.id] : kept.took;
   put({ ...kept, took, events: [...kept.events, event] });
-  sendSoon();
 }
 
 /** Goes on here with a run of another device, which follows from then on. */

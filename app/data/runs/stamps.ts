@@ -1,7 +1,7 @@
 import type { RunEvent } from "@tonodrome/core";
 import { MOST_AHEAD } from "@tonodrome/core/api";
-import { timeNow, whenCorrected } from "~/data/client/clock";
-import { everyRun, get, put } from "./store";
+import { timeNow } from "~/data/client/clock";
+import type { Pressed } from "./keptRun";
 
 const inTime = (a: RunEvent, b: RunEvent) => Date.parse(a.at) - Date.parse(b.at);
 
@@ -14,35 +14,34 @@ export function lastOf(events: readonly RunEvent[]): number {
   return events.map((e) => Date.parse(e.at)).reduce((last, at) => (at > last && at <= latest ? at : last), 0);
 }
 
+/** Presses that were stamped anew: each is once at most, however often the clock is corrected. */
+const stamped = new Set<string>();
+
 /**
  * The time turned out to be another than was thought: every press that only this device knows of was stamped by what was
  * thought, and is stamped anew. They keep their order, and come after what the server has.
+ * @param by how much later it is, milliseconds
  */
-function restamp(by: number): void {
-  for (const kept of everyRun()) {
-    const recorded = new Set(kept.recorded);
-    const unsent = kept.events.filter((e) => !recorded.has(e.id)).sort(inTime);
-    if (unsent.length === 0) continue;
-    let last = lastOf(kept.events.filter((e) => recorded.has(e.id)));
-    const stamps = new Map<string, string>();
-    for (const { id, at } of unsent) {
-      last = Math.max(last + 1, Date.parse(at) + by);
-      stamps.set(id, new Date(last).toISOString());
-    }
-    put({ ...kept, events: kept.events.map((e) => ({ ...e, at: stamps.get(e.id) ?? e.at })) });
+export function restamped(pressed: Pressed, by: number): Pressed {
+  const recorded = new Set(pressed.recorded);
+  const unsent = pressed.events.filter((e) => !recorded.has(e.id)).sort(inTime);
+  let last = lastOf(pressed.events.filter((e) => recorded.has(e.id)));
+  const stamps = new Map<string, string>();
+  for (const { id, at } of unsent) {
+    last = Math.max(last + 1, Date.parse(at) + (stamped.has(id) ? 0 : by));
+    stamped.add(id);
+    stamps.set(id, new Date(last).toISOString());
   }
+  return { ...pressed, events: pressed.events.map((e) => ({ ...e, at: stamps.get(e.id) ?? e.at })) };
 }
-whenCorrected(restamp);
 
 /** No press of this device is later than it is now; they keep their order. */
-export function stampNoLaterThanNow(id: string): void {
-  const kept = get(id);
-  if (!kept) return;
-  const recorded = new Set(kept.recorded);
+export function noLaterThanNow(pressed: Pressed): Pick<Pressed, "events"> {
+  const recorded = new Set(pressed.recorded);
   const now = timeNow();
   const stamps = new Map<string, string>();
-  const early = kept.events.filter((e) => !recorded.has(e.id) && Date.parse(e.at) > now).sort(inTime);
+  const early = pressed.events.filter((e) => !recorded.has(e.id) && Date.parse(e.at) > now).sort(inTime);
   for (const [i, event] of early.entries())
     stamps.set(event.id, new Date(now - early.length + i).toISOString());
-  put({ ...kept, events: kept.events.map((e) => ({ ...e, at: stamps.get(e.id) ?? e.at })) });
+  return { events: pressed.events.map((e) => ({ ...e, at: stamps.get(e.id) ?? e.at })) };
 }

@@ -1,18 +1,33 @@
 import type { Start } from "@tonodrome/core/api";
-import { createStore } from "zustand";
-import { forget, keep, keptKeys, keptText, readKept } from "~/data/device/storage";
-import { aboutIn, isUnderWay, isUnsent, type KeptRun, merged, pressedIn } from "./keptRun";
+import { createStore } from "zustand/vanilla";
+import { whenAccountChanges } from "~/data/account/account";
+import { timeNow } from "~/data/client/clock";
+import { forget, keep, keptKeys, readKept } from "~/data/device/storage";
+import { type Link, makeOutbox } from "~/data/outbox/outbox";
+import { afterPaint } from "~/ui/afterPaint";
+import {
+  type About,
+  aboutIn,
+  type HeardMove,
+  isUnderWay,
+  isUnsent,
+  type KeptRun,
+  merged,
+  type Pressed,
+  pressedIn,
+} from "./keptRun";
+import { restamped } from "./stamps";
 
 /*
  * Runs as this device has them, in memory and kept. What changes with a press is kept apart from what does not, so that a
- * press writes little.
+ * press writes little. A run is of the person who made it here: nobody else on this phone sees it.
  */
 
 const ABOUT = "run:";
-const PRESSED = "run-presses:";
 
-/** How the server did when it was last sent to. */
-export type Link = "reached" | "unreachable" | "troubled";
+/** How long after no answer presses are sent again, and at the latest after a press, milliseconds. */
+const RETRY = 3_000;
+const AT_LATEST = 250;
 
 interface Runs {
   runs: ReadonlyMap<string, KeptRun>;
@@ -21,64 +36,115 @@ interface Runs {
   link: Link;
 }
 
-/** The runs here, for what is drawn of them. */
-export const runStore = createStore<Runs>(() => ({ runs: new Map(), keeps: true, link: "reached" }));
+/** What does not change of a run that is here. */
+const abouts = new Map<string, About>();
 
-/** What this tab wrote last of each run. */
-const written = new Map<string, string | null>();
-
-/** Reads what this device kept; again whenever another tab has kept something. */
-function load(): void {
-  const runs = new Map(runStore.getState().runs);
-  for (const key of keptKeys(ABOUT)) {
-    const id = key.slice(ABOUT.length);
-    const here = runs.get(id);
-    const about = here ?? readKept(key, aboutIn);
-    const pressed = readKept(`${PRESSED}${id}`, pressedIn);
-    if (!about || !pressed) continue;
-    // One that was opened half a day ago and never begun has nothing to be kept for.
-    if (!pressed.created && !isUnsent({ ...about, ...pressed }) && !isUnderWay({ ...about, ...pressed })) {
-      forget(key);
-      forget(`${PRESSED}${id}`);
-      runs.delete(id);
-      continue;
-    }
-    const { clubId, athleteId, begunHere, run } = about;
-    runs.set(id, { clubId, athleteId, begunHere, run, ...merged(here, pressed) });
-  }
-  runStore.setState({ runs });
+function aboutOf(id: string): About | null {
+  const known = abouts.get(id) ?? readKept(`${ABOUT}${id}`, aboutIn);
+  if (known) abouts.set(id, known);
+  return known;
 }
 
-load();
-window.addEventListener("storage", (event) => {
-  if (!event.key?.startsWith(ABOUT) && !event.key?.startsWith(PRESSED)) return;
-  load();
+/** So long after the frame in which a press is painted it is sent: it is on its way to the screen by then, milliseconds. */
+const PAINTED = 20;
+
+/** What sends a run and its presses: it knows this store. */
+let send: (id: string) => Promise<void> = async () => undefined;
+export function sendBy(how: typeof send): void {
+  send = how;
+}
+
+/** What was pressed here, by run. */
+export const presses = makeOutbox<Pressed>({
+  prefix: "run-presses:",
+  read: pressedIn,
+  merge: merged,
+  isUnsent,
+  mayGo: ({ refused }) => refused === null,
+  // Without what it is about nothing of it can be sent.
+  clubOf: (_, id) => aboutOf(id)?.clubId ?? "",
+  send: (_, id) => send(id),
+  pause: AT_LATEST,
+  retry: RETRY,
+  soon: (go) => afterPaint(go, PAINTED),
+  isTimed: true,
+  restamp: restamped,
+  words: (count) => (count === 1 ? "1 run" : `${count} runs`),
 });
 
-/** A run kept on this device; null when it is not here. */
+/** Where the starts of runs stand by now, as far as their logs do not have it yet. */
+const heard = new Map<string, HeardMove>();
+
+/** The runs here, of whoever is here, for what is drawn of them. */
+export const runStore = createStore<Runs>(() => ({ runs: new Map(), keeps: true, link: "reached" }));
+
+const sameAs = (a: KeptRun | undefined, pressed: Pressed, about: About, move: HeardMove | null) =>
+  a !== undefined && a.events === pressed.events && a.run === about.run && (a.heard ?? null) === move;
+
+/** The runs as they are by now; one of which nothing changed is the same as before. */
+function derive(): void {
+  const before = runStore.getState().runs;
+  const runs = new Map<string, KeptRun>();
+  for (const id of presses.store.getState().items.keys()) {
+    const [pressed, about] = [presses.get(id), aboutOf(id)];
+    if (!pressed || !about || hidden.has(id)) continue;
+    const move = heard.get(id) ?? null;
+    const old = before.get(id);
+    const isSame =
+      sameAs(old, pressed, about, move) &&
+      old?.recorded === pressed.recorded &&
+      old.created === pressed.created;
+    const isWhole = isSame && old.refused === pressed.refused && old.setAside === pressed.setAside;
+    runs.set(id, isWhole && old.took === pressed.took ? old : { ...about, ...pressed, heard: move });
+  }
+  const { keeps, link } = presses.store.getState();
+  runStore.setState({ runs, keeps, link });
+}
+
+/** Runs that cannot be run here: they stay where they are, and are not shown. */
+const hidden = new Set<string>();
+
+/** Leaves a run out of everything that is shown. */
+export function hide(id: string): void {
+  hidden.add(id);
+  derive();
+}
+
+/** Notes where the start of a run stands by now; null where its log has it. */
+export function hearMove(id: string, move: HeardMove | null): void {
+  if ((heard.get(id) ?? null) === move) return;
+  if (move) heard.set(id, move);
+  else heard.delete(id);
+  derive();
+}
+
+/** What was opened half a day ago and never begun has nothing to be kept for. */
+function forgetUnbegun(): void {
+  for (const id of presses.keys()) {
+    const [pressed, about] = [presses.get(id), aboutOf(id)];
+    if (!pressed || !about) continue;
+    if (!pressed.created && !isUnsent(pressed) && !isUnderWay({ ...about, ...pressed })) drop(id);
+  }
+}
+
+/** A run kept on this device by whoever is here; null when it is not here. */
 export function get(id: string): KeptRun | null {
   return runStore.getState().runs.get(id) ?? null;
 }
 
+const pressedOf = ({ events, created, recorded, refused, setAside, took }: KeptRun): Pressed => ({
+  ...{ events, created, recorded, refused, setAside, took },
+});
+
 /** Keeps what is known of a run. What another tab has pressed in the meantime stays with it: nothing is written over. */
-export function put(kept: KeptRun): void {
+export function put(kept: KeptRun, { quietly = false } = {}): void {
   const { clubId, athleteId, begunHere, run } = kept;
-  const { runs } = runStore.getState();
-  const isNew = !runs.has(run.id);
-  const key = `${PRESSED}${run.id}`;
-  // What was written here last is known here; only what another tab wrote has to be read.
-  const isOwn = written.get(run.id) === keptText(key);
-  const stored = isOwn ? null : readKept(key, pressedIn);
-  const pressed = merged(kept, stored ?? kept);
-  const { events, created, recorded, refused, setAside, took } = pressed;
-  const isAboutKept =
-    isNew || !isStored(run.id) ? keep(`${ABOUT}${run.id}`, { clubId, athleteId, begunHere, run }) : true;
-  const keeps = keep(key, { events, created, recorded, refused, setAside, took }) && isAboutKept;
-  written.set(run.id, keptText(key));
-  runStore.setState({
-    runs: new Map(runs).set(run.id, { clubId, athleteId, begunHere, run, ...pressed }),
-    keeps,
-  });
+  const about = { clubId, ...(athleteId === undefined ? {} : { athleteId }), begunHere, run };
+  if (abouts.get(run.id)?.run !== run || !isStored(run.id)) {
+    abouts.set(run.id, about);
+    keep(`${ABOUT}${run.id}`, about);
+  }
+  presses.change(run.id, () => pressedOf(kept), { quietly });
 }
 
 /** Whether what does not change of a run is on this device, where that could be kept. */
@@ -86,11 +152,10 @@ const isStored = (id: string) => keptKeys(ABOUT).includes(`${ABOUT}${id}`);
 
 /** Frees this device of a run. */
 export function drop(id: string): void {
-  const runs = new Map(runStore.getState().runs);
-  runs.delete(id);
-  runStore.setState({ runs });
+  heard.delete(id);
+  abouts.delete(id);
   forget(`${ABOUT}${id}`);
-  forget(`${PRESSED}${id}`);
+  presses.change(id, () => null);
 }
 
 /** Every run that is here. */
@@ -110,3 +175,20 @@ export function openRunOf({ id, athlete }: Pick<Start, "id" | "athlete">): strin
   );
   return own?.run.id ?? null;
 }
+
+/** A run that is over is kept here for so long after its last press, milliseconds. */
+const KEPT_AFTER = 3_600_000;
+
+/** Frees this device of runs that are over and that the server has whole. The log shows them from there. */
+export function forgetOver(): void {
+  for (const kept of everyRun()) {
+    if (isUnsent(kept) || isUnderWay(kept)) continue;
+    const last = kept.events.at(-1);
+    if (last && timeNow() - Date.parse(last.at) >= KEPT_AFTER) drop(kept.run.id);
+  }
+}
+
+forgetUnbegun();
+derive();
+presses.store.subscribe(derive);
+whenAccountChanges(derive);

@@ -1,11 +1,10 @@
 import { listOf } from "@tonodrome/core";
 import { useRouter } from "expo-router";
 import { Text, View } from "react-native";
-import { chooseClub, useAccount, useMembership } from "~/data/account/account";
-import { useSignOut } from "~/data/account/door";
-import { unsentLists } from "~/data/day/ticks";
-import { unsavedDrafts } from "~/data/plan/planDraft";
-import { unsentRuns } from "~/data/runs/send";
+import { chooseClub } from "~/data/account/account";
+import { useAccount, useMembership } from "~/data/account/useAccount";
+import { everythingUnsent } from "~/data/outbox/unsent";
+import { useSignOut } from "~/data/resources/door";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { Notice } from "~/ui/layout/Notice";
@@ -15,6 +14,7 @@ import { ROLE_NAMES } from "~/ui/roleWords";
 import { words } from "~/ui/words";
 import { DeleteAccount } from "./DeleteAccount";
 import { NewClubForm } from "./NewClubForm";
+import { NotSent } from "./NotSent";
 import { PasswordForm } from "./PasswordForm";
 
 /** Whoever is signed in: their clubs, their password, the way out. */
@@ -64,25 +64,15 @@ export function AccountScreen() {
 
 function SignOut() {
   const signOut = useSignOut();
-  const kept = keptWords(unsentRuns(), unsavedDrafts(), unsentLists());
+  const kept = listOf(everythingUnsent());
   const go = (where: "here" | "everywhere") => signOut.mutate(where);
   return (
     <View className="gap-3">
       {kept ? <Notice text={`Only on this device: ${kept}. It stays here until you sign in again.`} /> : null}
+      <NotSent />
       {signOut.error ? <Notice warn text={signOut.error.message} /> : null}
       <Button label={words.signOut} look="full" disabled={signOut.isPending} onPress={() => go("here")} />
       <Button label="Sign out everywhere" disabled={signOut.isPending} onPress={() => go("everywhere")} />
     </View>
-  );
-}
-
-function keptWords(runs: number, drafts: number, lists: number): string {
-  const count = (n: number, one: string, many: string) => (n === 0 ? "" : `${n} ${n === 1 ? one : many}`);
-  return listOf(
-    [
-      count(runs, "run with presses not sent yet", "runs with presses not sent yet"),
-      count(drafts, "warm-up or day with edits not saved", "warm-ups or days with edits not saved"),
-      count(lists, "list with ticks not sent yet", "lists with ticks not sent yet"),
-    ].filter(Boolean),
   );
 }

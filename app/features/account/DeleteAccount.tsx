@@ -1,6 +1,6 @@
 import { accountDeletionSchema } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
-import { useDeleteAccount } from "~/data/account/door";
+import { useDeleteAccount } from "~/data/resources/door";
 import { NameForm } from "~/ui/fields/NameForm";
 
 /** The end of one's account, which asks for the password so that it is never a slip. */

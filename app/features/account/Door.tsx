@@ -3,13 +3,14 @@ import type { Membership } from "@tonodrome/core/api";
 import { usePathname, useRouter } from "expo-router";
 import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { View } from "react-native";
-import { arrived, refreshMe, useAccount } from "~/data/account/account";
+import { arrived, refreshMe } from "~/data/account/account";
+import { useAccount } from "~/data/account/useAccount";
 import { dropSight } from "~/data/device/sight";
 import "~/data/forgetting";
+import { sendKept } from "~/data/outbox/sendKept";
 import { keepQueries } from "~/data/queries/keptQueries";
 import { makeQueryClient } from "~/data/queries/queryClient";
 import { useLiveClub } from "~/data/resources/liveClub";
-import { sendAll } from "~/data/runs/send";
 import { Frame } from "~/features/nav/Frame";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
@@ -86,7 +87,7 @@ function Club({
   }, [client, personId, club.id]);
   useEffect(() => {
     // What this device kept for the club while nobody was signed in to it.
-    if (club.id) void sendAll();
+    if (club.id) void sendKept();
   }, [club.id]);
   return (
     <QueryClientProvider client={client}>

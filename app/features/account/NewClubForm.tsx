@@ -1,5 +1,5 @@
 import { clubInputSchema } from "@tonodrome/core/api";
-import { useNewClub } from "~/data/account/door";
+import { useNewClub } from "~/data/resources/door";
 import { NameForm } from "~/ui/fields/NameForm";
 
 /** A club of one's own, by its name. */

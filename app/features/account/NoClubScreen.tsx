@@ -1,6 +1,6 @@
 import { View } from "react-native";
-import { useAccount } from "~/data/account/account";
-import { useOpenDemo, useSignOut } from "~/data/account/door";
+import { useAccount } from "~/data/account/useAccount";
+import { useOpenDemo, useSignOut } from "~/data/resources/door";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";

@@ -1,7 +1,7 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { LEAST_PASSWORD, type PasswordChange, passwordChangeSchema } from "@tonodrome/core/api";
 import { useForm } from "react-hook-form";
-import { useChangePassword } from "~/data/account/door";
+import { useChangePassword } from "~/data/resources/door";
 import { Button } from "~/ui/Button";
 import { Field } from "~/ui/fields/Field";
 import { Notice } from "~/ui/layout/Notice";

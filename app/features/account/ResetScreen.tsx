@@ -2,7 +2,7 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import { LEAST_PASSWORD, passwordResetSchema } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useForm } from "react-hook-form";
-import { useResetPassword } from "~/data/account/door";
+import { useResetPassword } from "~/data/resources/door";
 import { Button } from "~/ui/Button";
 import { Field } from "~/ui/fields/Field";
 import { Notice } from "~/ui/layout/Notice";

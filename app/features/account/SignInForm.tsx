@@ -1,7 +1,7 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { type SignIn, signInSchema } from "@tonodrome/core/api";
 import { useForm } from "react-hook-form";
-import { useSignIn } from "~/data/account/door";
+import { useSignIn } from "~/data/resources/door";
 import { Button } from "~/ui/Button";
 import { Field } from "~/ui/fields/Field";
 import { Notice } from "~/ui/layout/Notice";

@@ -1,9 +1,10 @@
 import { Link } from "expo-router";
 import { Text, View } from "react-native";
-import { useDoor, useOpenDemo } from "~/data/account/door";
+import { useDoor, useOpenDemo } from "~/data/resources/door";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
+import { WaitingForOthers } from "./NotSent";
 import { SignInForm } from "./SignInForm";
 import { Welcome } from "./Welcome";
 
@@ -14,6 +15,7 @@ export function SignInScreen() {
   const failure = openDemo.error ?? door.error;
   return (
     <Welcome title="Sign in" lead="Graded warm-ups, fitted to the minute of the start.">
+      <WaitingForOthers />
       <SignInForm />
       {door.data?.signUp === false ? null : (
         <Link href="/sign-up" className="flex min-h-press items-center justify-center">

@@ -1,7 +1,7 @@
 import { Link, Redirect } from "expo-router";
 import { Text } from "react-native";
-import { useAccount } from "~/data/account/account";
-import { useSignUp } from "~/data/account/door";
+import { useAccount } from "~/data/account/useAccount";
+import { useSignUp } from "~/data/resources/door";
 import { words } from "~/ui/words";
 import { NewAccountForm } from "./NewAccountForm";
 import { Welcome } from "./Welcome";

@@ -10,7 +10,7 @@ import {
 import { type Athlete, athleteWriteSchema, type ClubEvent } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { ApiFailure } from "~/data/client/api";
 import { useAthletes, useSaveAthlete } from "~/data/resources/athletes";
 import { useEvents } from "~/data/resources/events";

@@ -3,7 +3,7 @@ import type { Athlete } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import {
   useAnonymiseAthlete,
   useAthletes,

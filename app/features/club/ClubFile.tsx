@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { useMembership } from "~/data/account/account";
+import { useMembership } from "~/data/account/useAccount";
 import { ApiFailure } from "~/data/client/api";
 import { useExportAddress, useImportClub, useTableAddress } from "~/data/resources/club";
 import { Choice } from "~/ui/fields/Choice";

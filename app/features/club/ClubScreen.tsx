@@ -1,7 +1,7 @@
 import { clubInputSchema } from "@tonodrome/core/api";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { useAccount, useMay, useMembership } from "~/data/account/account";
+import { useAccount, useMay, useMembership } from "~/data/account/useAccount";
 import { useLeaveClub, useRenameClub } from "~/data/resources/club";
 import { ThemeButton } from "~/features/theme/ThemeButton";
 import { Button } from "~/ui/Button";

@@ -1,6 +1,6 @@
 import { clubDeletionSchema } from "@tonodrome/core/api";
 import { View } from "react-native";
-import { useMembership } from "~/data/account/account";
+import { useMembership } from "~/data/account/useAccount";
 import { useDeleteClub } from "~/data/resources/club";
 import { NameForm } from "~/ui/fields/NameForm";
 import { Notice } from "~/ui/layout/Notice";

@@ -1,7 +1,7 @@
 import type { ClubFiguresAnswer } from "@tonodrome/core/api";
 import { CHECKS, type Check } from "@tonodrome/core/checks";
 import { Text, View } from "react-native";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { useSaveFigures } from "~/data/resources/figures";
 import { Amount } from "~/features/fields/fields";
 import { SEVERITY_WORDS } from "~/features/judge/severity";

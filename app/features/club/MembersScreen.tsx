@@ -1,7 +1,7 @@
 import type { Athlete, Invite, Member } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { useAccount, useMembership } from "~/data/account/account";
+import { useAccount, useMembership } from "~/data/account/useAccount";
 import { useAthletes } from "~/data/resources/athletes";
 import { useInvites, useWithdrawInvite } from "~/data/resources/invites";
 import { useMembers } from "~/data/resources/members";

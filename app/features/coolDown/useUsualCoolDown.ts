@@ -2,7 +2,7 @@ import type { Start } from "@tonodrome/core/api";
 import { type CoolDownStep, coolDownFor, type Went } from "@tonodrome/core/cool-down";
 import { useMemo } from "react";
 import { v4 as uuid } from "uuid";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { useDrills } from "~/data/resources/drills";
 import { useEvents } from "~/data/resources/events";
 

@@ -1,6 +1,7 @@
 import type { Start } from "@tonodrome/core/api";
 import { useState } from "react";
-import { arm, useArmed } from "~/data/device/armed";
+import { arm } from "~/data/device/armed";
+import { useArmed } from "~/data/device/useArmed";
 import { playTone } from "~/features/run/sound/tones";
 import { Button } from "~/ui/Button";
 import { loadAlarmWatch } from "./loadAlarmWatch";

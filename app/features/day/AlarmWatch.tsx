@@ -4,6 +4,7 @@ import { useEffect, useState } from "react";
 import { View } from "react-native";
 import { ApiFailure } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
+import { useClockAhead } from "~/data/client/useClock";
 import { arm } from "~/data/device/armed";
 import { useStartDay } from "~/data/resources/days";
 import { useStart } from "~/data/resources/starts";
@@ -51,6 +52,7 @@ function Calls({ start, read }: { start: Start; read: Day }) {
   const [ringing, setRinging] = useState<DayAlarm | null>(null);
   const who = `${start.athlete.name}, ${start.title}`;
   const [called, setCalled] = useState(0);
+  const ahead = useClockAhead();
   const call = useStable((alarm: DayAlarm) => {
     made.add(`${start.id} ${alarm.key}`);
     setCalled((n) => n + 1);
@@ -59,7 +61,7 @@ function Calls({ start, read }: { start: Start; read: Day }) {
     setRinging(alarm);
     void notify(alarm.words, who, `${start.id} ${alarm.key}`);
   });
-  // biome-ignore lint/correctness/useExhaustiveDependencies: each call that was made asks for the next
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each call that was made asks for the next, and so does a clock that was corrected
   useEffect(() => {
     // Until it is known what the warm-up takes, it would seem to begin as soon as everybody is there.
     if (!isFitted) return;
@@ -71,7 +73,7 @@ function Calls({ start, read }: { start: Start; read: Day }) {
     if (!next || next.at - now > LONGEST) return;
     const timer = setTimeout(() => call(next), Math.max(0, next.at - now));
     return () => clearTimeout(timer);
-  }, [frame, isFitted, start.id, called]);
+  }, [frame, isFitted, start.id, called, ahead]);
   if (!ringing) return null;
   return (
     <View className="px-2 pt-2">

@@ -3,7 +3,7 @@ import { type DayStep, withStep } from "@tonodrome/core/day";
 import { Link } from "expo-router";
 import { useState } from "react";
 import { ScrollView, Text, View } from "react-native";
-import { useTicks } from "~/data/day/ticks";
+import { useTicks } from "~/data/day/useTicks";
 import { useStartDay } from "~/data/resources/days";
 import { useStart } from "~/data/resources/starts";
 import { Button } from "~/ui/Button";

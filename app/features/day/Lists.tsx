@@ -1,7 +1,7 @@
 import type { DayStep } from "@tonodrome/core/day";
 import { listStands } from "@tonodrome/core/lists";
 import { Pressable, Text, View } from "react-native";
-import type { Ticks } from "~/data/day/ticks";
+import type { Ticks } from "~/data/day/useTicks";
 import { Icon } from "~/ui/Icon";
 import { Notice } from "~/ui/layout/Notice";
 import { Section } from "~/ui/layout/Section";

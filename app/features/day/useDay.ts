@@ -11,9 +11,9 @@ import {
 } from "@tonodrome/core/day";
 import type { Glance } from "@tonodrome/core/judge";
 import { useMemo } from "react";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { useNowNear } from "~/data/client/useNow";
-import { type DayDraft, useDayDraft } from "~/data/day/dayDraft";
+import { type DayDraft, useDayDraft } from "~/data/day/useDayDraft";
 import { useAthletes } from "~/data/resources/athletes";
 import { useUsualDayOf } from "~/data/resources/days";
 import { useEvents } from "~/data/resources/events";

@@ -2,7 +2,7 @@ import { plainEvent, spokenLength } from "@tonodrome/core";
 import type { ClubEvent, EventInput } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { useDrills } from "~/data/resources/drills";
 import { useCreateEvent, useEvents, useSaveEvent } from "~/data/resources/events";
 import { Button } from "~/ui/Button";

@@ -1,7 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { GENERAL_STARTER, type Start, type Starter } from "@tonodrome/core/api";
 import { useRef } from "react";
-import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 import { useCreateAthlete } from "~/data/resources/athletes";
 import { useInstallStarter } from "~/data/resources/starters";
 import { useCreateStart } from "~/data/resources/starts";

@@ -1,5 +1,5 @@
 import { useRun } from "~/data/resources/log";
-import { useKeptRun } from "~/data/runs/hooks";
+import { useKeptRun } from "~/data/runs/useRuns";
 import type { Logged } from "./RunRecord";
 
 /** A run of the log. What this device has is the newest there is; without it the server is asked. */

@@ -1,7 +1,7 @@
 import { may } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useState } from "react";
-import { useMembership } from "~/data/account/account";
+import { useMembership } from "~/data/account/useAccount";
 import { useKeys } from "~/ui/hooks/useKeys";
 import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Sheet } from "~/ui/layout/Sheet";

@@ -4,7 +4,7 @@ import { paceOf } from "@tonodrome/core/order";
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { Pressable, Text, View } from "react-native";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { timeNow } from "~/data/client/clock";
 import { useNow } from "~/data/client/useNow";
 import { useDeleteOrder, useOrder, useSayNow } from "~/data/resources/orders";

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
-import { useMay } from "~/data/account/account";
-import { useOpenRuns } from "~/data/runs/hooks";
+import { useMay } from "~/data/account/useAccount";
 import { isFollowed, type KeptRun } from "~/data/runs/keptRun";
+import { useOpenRuns } from "~/data/runs/useRuns";
 import { useRunSettings } from "./device/runSettings";
 import { useAutomatics } from "./presses/useAutomatics";
 import { RunStrip } from "./RunStrip";

@@ -2,7 +2,7 @@ import { breathAt, groupStand, type RunState, runClock, waitPrompt } from "@tono
 import type { ShelfContent } from "@tonodrome/core/judge";
 import { useRouter } from "expo-router";
 import { memo, useEffect, useMemo, useRef, useState } from "react";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { timeNow } from "~/data/client/clock";
 import { useNow } from "~/data/client/useNow";
 import type { KeptRun } from "~/data/runs/keptRun";

@@ -2,7 +2,7 @@ import { formatLength, listOf, passedPoints, type RunState, type Split, stepOfDr
 import { lazy, Suspense, useEffect, useState } from "react";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { Button } from "~/ui/Button";
 import { clockTime } from "~/ui/dates";
 import { Loading } from "~/ui/layout/Loading";

@@ -1,13 +1,14 @@
 import { useEffect } from "react";
 import { View } from "react-native";
-import { useMay } from "~/data/account/account";
-import { clockWords, useClockAhead } from "~/data/client/clock";
-import { useRun } from "~/data/resources/log";
+import { useMay } from "~/data/account/useAccount";
+import { clockWords } from "~/data/client/clock";
+import { useClockAhead } from "~/data/client/useClock";
 import { checkKeptRuns } from "~/data/runs/checkKeptRuns";
-import { useKeeps, useKeptAbout, useKeptRun, useLink, useOtherRuns } from "~/data/runs/hooks";
 import { isFollowed, type KeptRun } from "~/data/runs/keptRun";
-import { adoptRun, pressRun } from "~/data/runs/press";
+import { pressRun } from "~/data/runs/press";
 import { stateOf } from "~/data/runs/stateOf";
+import { useFollowedRun } from "~/data/runs/useFollowedRun";
+import { useKeeps, useKeptAbout, useKeptRun, useLink, useOtherRuns } from "~/data/runs/useRuns";
 import { Loaded } from "~/ui/layout/Loading";
 import { useTitle } from "~/ui/layout/Screen";
 import { useRunSettings } from "./device/runSettings";
@@ -28,11 +29,8 @@ checkKeptRuns();
 /** A run: the one kept on this device, with what other phones have pressed; or else the server's, taken up here. */
 export function RunScreen({ id }: { id: string }) {
   const here = useKeptAbout(id);
-  const theirs = useRun(id, here === null || here.isCreated);
+  const theirs = useFollowedRun(id, here === null || here.isCreated);
   useTitle("Run");
-  useEffect(() => {
-    if (theirs.data) adoptRun(theirs.data);
-  }, [theirs.data]);
   const others = useOtherRuns(id).slice(0, BESIDE);
   return (
     <View className="min-h-0 flex-1" role="main">

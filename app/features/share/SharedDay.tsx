@@ -4,7 +4,7 @@ import { dayPlan } from "@tonodrome/core/day";
 import { printedSheet } from "@tonodrome/core/sheet";
 import { useMemo, useState } from "react";
 import { ScrollView } from "react-native";
-import { useSharedTicks } from "~/data/day/ticks";
+import { useSharedTicks } from "~/data/day/useTicks";
 import { CalendarFile } from "~/features/day/CalendarFile";
 import { DayList } from "~/features/day/DayList";
 import { Lists } from "~/features/day/Lists";

@@ -3,7 +3,7 @@ import { EASY_SESSION, fitTimeline, givenUpLine, sessionKindOf } from "@tonodrom
 import type { Shared } from "@tonodrome/core/api";
 import { lazy, Suspense, useMemo, useState } from "react";
 import { ScrollView, Text, View } from "react-native";
-import { useChanges } from "~/data/client/changes";
+import { useChanges } from "~/data/client/useChanges";
 import { useNow } from "~/data/client/useNow";
 import { isLinkOver, useShared } from "~/data/resources/shares";
 import { useFit } from "~/features/fit/useFit";

@@ -2,7 +2,7 @@ import { cutText, drillContent, LONGEST_NAME } from "@tonodrome/core";
 import type { DrillInput, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { ScrollView, Text, View } from "react-native";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { useDrills } from "~/data/resources/drills";
 import { Button } from "~/ui/Button";
 import { useWide } from "~/ui/hooks/useWide";

@@ -2,12 +2,14 @@ import { nearestInstant, wallClock } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useEffect, useRef, useState } from "react";
 import { Text, View } from "react-native";
-import { useMay } from "~/data/account/account";
-import { ApiFailure } from "~/data/client/api";
-import { useMoveStart, useSaveStart } from "~/data/resources/starts";
+import { useMay, useMembership } from "~/data/account/useAccount";
+import { useMoving, useNotMoved, useSaveStart } from "~/data/resources/starts";
+import { moveStart } from "~/data/starts/moves";
 import { Button } from "~/ui/Button";
+import { clockTime } from "~/ui/dates";
 import { Field, FieldError } from "~/ui/fields/Field";
 import { useStable } from "~/ui/hooks/useStable";
+import { useStaysPut } from "~/ui/hooks/useStaysPut";
 import { listedTime } from "./listedTime";
 
 const MINUTE = 60_000;
@@ -18,34 +20,62 @@ const signed = (minutes: number) => `${minutes > 0 ? "+" : "−"}${Math.abs(minu
 const SETTLES = 900;
 
 interface MoveStartProps {
+  /** Where it stands by every press so far. */
   start: Start;
-  /** Told where it was before a move that holds. */
-  onMoved: (before: Start) => void;
+  /** The start as it was before it was moved here; null where it was not. */
+  before: Start | null;
+  /** Told of it with the first press, and with null when all of it was taken back. */
+  onMoved: (before: Start | null) => void;
 }
 
-/** Moves a start by a tap. The athlete is still ready when they were, so the time available changes with it. */
-export function MoveStart({ start, onMoved }: MoveStartProps) {
-  const move = useMoveStart();
+/**
+ * Moves a start by a tap. The athlete is still ready when they were, so the time available changes with it. Presses count at
+ * once and add up; they are sent as one. Nothing moves under the thumb, and taking it back has a place of its own.
+ */
+export function MoveStart({ start, before, onMoved }: MoveStartProps) {
+  const { id: clubId } = useMembership();
   const save = useSaveStart();
   const mayBuild = useMay("build");
+  const moving = useMoving(start.id);
+  const notMoved = useNotMoved(start.id);
+  const row = useRef<HTMLDivElement>(null);
+  const stay = useStaysPut(row);
   const { time } = wallClock(start.startsAt, start.zone);
   const listed = listedTime(start);
-  const moveTo = (startsAt: number) =>
-    move.mutate({ start, startsAt: new Date(startsAt).toISOString() }, { onSuccess: () => onMoved(start) });
+  const moveTo = (startsAt: number) => {
+    stay();
+    if (!before) onMoved(start);
+    moveStart(clubId, start, new Date(startsAt).toISOString());
+  };
+  const undo = () => {
+    if (!before) return;
+    stay();
+    moveStart(clubId, start, before.startsAt, { readyAt: before.readyAt });
+    onMoved(null);
+  };
   return (
     <View className="gap-2 pt-2">
-      <View className="flex-row gap-2">
+      <div ref={row} className="flex flex-row gap-2">
         {SHIFTS.map((minutes) => (
           <Button
             key={minutes}
             label={`${signed(minutes)} min`}
             short={signed(minutes)}
-            disabled={move.isPending}
             className="flex-1"
             onPress={() => moveTo(Date.parse(start.startsAt) + minutes * MINUTE)}
           />
         ))}
-      </View>
+      </div>
+      <Button
+        label={before ? `Undo: ${clockTime(before.startsAt, before.zone)}` : "Undo"}
+        icon="undo"
+        disabled={!before}
+        onPress={undo}
+      />
+      <Text role="status" className="min-h-6 font-text text-small text-muted">
+        {moveWords(time, before !== null, moving)}
+      </Text>
+      {notMoved ? <FieldError text={`${notMoved} It is at ${time}.`} /> : null}
       <TimeField
         key={time}
         time={time}
@@ -56,26 +86,21 @@ export function MoveStart({ start, onMoved }: MoveStartProps) {
           <Text className="font-text text-body text-ink">The start list says {listed}.</Text>
           <Button
             label={`Set the list to ${time}`}
-            disabled={save.isPending}
+            disabled={save.isPending || moving !== null}
             onPress={() => save.mutate({ start, changes: { listedAt: start.startsAt } })}
           />
         </View>
       ) : null}
-      {move.error ? <FieldError text={notMoved(move.error)} /> : null}
       {save.error ? <FieldError text={save.error.message} /> : null}
-      {move.isSuccess ? (
-        <Text role="status" className="font-text text-small text-muted">
-          Start moved to {time}.
-        </Text>
-      ) : null}
     </View>
   );
 }
 
-/** Nothing is kept of a move that did not reach the server: it is said to be none. */
-function notMoved(error: Error): string {
-  const isAway = error instanceof ApiFailure && error.code === "unreachable";
-  return `Not moved. ${isAway ? "The server cannot be reached: try again in a moment." : error.message}`;
+/** What became of the presses: on their way, there, or kept until there is a connection. */
+function moveWords(time: string, isMoved: boolean, moving: { failure: string | null } | null): string {
+  if (moving?.failure) return `Moved to ${time} on this device, and sent as soon as the server answers.`;
+  if (moving) return `Moving to ${time} …`;
+  return isMoved ? `Start moved to ${time}.` : "";
 }
 
 /** A time that is taken as soon as it is chosen, and a moment after the last key where it is typed. */

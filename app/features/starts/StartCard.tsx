@@ -3,13 +3,12 @@ import type { OpenRun, Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
 import { lazy, memo, Suspense, useEffect, useRef, useState } from "react";
 import { Text, View } from "react-native";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { useNowNear } from "~/data/client/useNow";
 import { dropSight, MOMENT } from "~/data/device/sight";
 import { useEvents } from "~/data/resources/events";
 import { useRunElsewhere } from "~/data/resources/openRuns";
-import { useMoveStart } from "~/data/resources/starts";
-import { useKeptRun, useOpenRun } from "~/data/runs/hooks";
+import { useKeptRun, useOpenRun } from "~/data/runs/useRuns";
 import { StateLine } from "~/features/judge/StateLine";
 import { WholeRise } from "~/features/rise/WholeRise";
 import { useStartRun } from "~/features/run/useStartRun";
@@ -36,10 +35,18 @@ interface StartCardProps {
   first: boolean;
   /** The clock that the day's starts stand on together; null where each has its own. */
   axis?: DayAxis | null;
+  /** Told which start is being moved, and with null when it is no more: the list keeps its order until then. */
+  onMoving?: (id: string | null) => void;
 }
 
 /** One start: who, what, where, when to begin, how it stands, and the two taps that move it. */
-export const StartCard = memo(function StartCard({ start, others, first, axis = null }: StartCardProps) {
+export const StartCard = memo(function StartCard({
+  start,
+  others,
+  first,
+  axis = null,
+  onMoving,
+}: StartCardProps) {
   const near = useRef<readonly number[]>([]);
   const now = useNowNear(() => near.current);
   const [moving, setMoving] = useState(false);
@@ -141,39 +148,24 @@ export const StartCard = memo(function StartCard({ start, others, first, axis = 
             label={moving ? "Done moving" : "Move start"}
             short={moving ? "Done" : "Move"}
             icon={moving ? "fold" : "unfold"}
-            onPress={() => setMoving(!moving)}
+            onPress={() => {
+              setMoving(!moving);
+              onMoving?.(moving ? null : start.id);
+            }}
           />
         ) : null}
         <DayLink start={start} />
         {start.order ? <OrderLink order={start.order} /> : null}
-        {before ? <UndoMove start={start} before={before} onDone={() => setBefore(null)} /> : null}
       </View>
       {trouble && !over ? <Notice warn text={trouble} /> : null}
       {moving ? (
         <Suspense fallback={null}>
-          <MoveStart start={start} onMoved={(was) => setBefore(before ?? was)} />
+          <MoveStart start={start} before={before} onMoved={setBefore} />
         </Suspense>
       ) : null}
     </View>
   );
 });
-
-/** Puts a start back to where it was before it was moved here, however often that was. */
-function UndoMove({ start, before, onDone }: { start: Start; before: Start; onDone: () => void }) {
-  const move = useMoveStart();
-  const { startsAt, readyAt, zone } = before;
-  return (
-    <>
-      <Button
-        label={`Undo: ${clockTime(startsAt, zone)}`}
-        icon="undo"
-        disabled={move.isPending}
-        onPress={() => move.mutate({ start, startsAt, readyAt }, { onSuccess: onDone })}
-      />
-      {move.error ? <Notice warn text={`Not moved. ${move.error.message}`} /> : null}
-    </>
-  );
-}
 
 /** The next thing to do, as large as a button. */
 function GoLink({ href, label }: { href: `/run/${string}` | `/start/${string}`; label: string }) {

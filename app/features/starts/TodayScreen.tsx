@@ -1,12 +1,13 @@
 import type { Start } from "@tonodrome/core/api";
-import { useRouter } from "expo-router";
-import { useEffect } from "react";
-import { View } from "react-native";
-import { useMay, useMembership } from "~/data/account/account";
+import { Link, useRouter } from "expo-router";
+import { useEffect, useRef, useState } from "react";
+import { Text, View } from "react-native";
+import { useMay, useMembership } from "~/data/account/useAccount";
 import { useNow, useNowNear } from "~/data/client/useNow";
 import { dropSight } from "~/data/device/sight";
 import { useDrills } from "~/data/resources/drills";
 import { useDeletedStart, useRestoreStart, useStarts } from "~/data/resources/starts";
+import { useOpenRuns } from "~/data/runs/useRuns";
 import { ThemeButton } from "~/features/theme/ThemeButton";
 import { Button } from "~/ui/Button";
 import { useGrowing } from "~/ui/hooks/useGrowing";
@@ -43,11 +44,23 @@ export function TodayScreen() {
     >
       {mayBuild ? <Deleted /> : null}
       {starts.error && starts.data ? <Notice warn text={starts.error.message} /> : null}
+      {starts.data ? null : <KeptRuns />}
       <Loaded query={starts}>
         {(list) => <StartList starts={list} now={now} onAdd={mayBuild ? add : null} />}
       </Loaded>
     </Screen>
   );
+}
+
+/** Runs that go on on this phone: one press away also where Today was never read, as without a network. */
+function KeptRuns() {
+  return useOpenRuns().map(({ run }) => (
+    <Link key={run.id} href={`/run/${run.id}`} className="flex min-h-press items-center bg-press px-4">
+      <Text className="font-strong text-body text-on-press" numberOfLines={1}>
+        Back to the run: {run.athleteName}, {run.title}
+      </Text>
+    </Link>
+  ));
 }
 
 /** For a minute the start that was just deleted can be had back. */
@@ -89,9 +102,21 @@ function NewOrFirst({ onAdd }: { onAdd: () => void }) {
   );
 }
 
+/** Starts in the order of ids; those that are not among them come last. */
+function inOrder(starts: readonly Start[], ids: readonly string[]): Start[] {
+  const place = ({ id }: Start) => (ids.includes(id) ? ids.indexOf(id) : ids.length);
+  return [...starts].sort((a, b) => place(a) - place(b));
+}
+
 function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd: (() => void) | null }) {
-  const ahead = starts.filter((s) => Date.parse(s.startsAt) >= now);
-  const past = starts.filter((s) => Date.parse(s.startsAt) < now).reverse();
+  const [moving, setMoving] = useState<string | null>(null);
+  const isAhead = (s: Start) => Date.parse(s.startsAt) >= now || s.id === moving;
+  // While one is being moved every card stays where it is: the next press is for the same one.
+  const order = useRef<readonly string[]>([]);
+  const inTime = starts.filter(isAhead);
+  const ahead = moving === null ? inTime : inOrder(inTime, order.current);
+  order.current = ahead.map((s) => s.id);
+  const past = starts.filter((s) => !isAhead(s)).reverse();
   // On a wide screen the day is seen as one clock; a new one only when the starts change, not with every second.
   const wide = useWide();
   const key = ahead.map((s) => s.stamp).join();
@@ -115,7 +140,14 @@ function StartList({ starts, now, onAdd }: { starts: Start[]; now: number; onAdd
   return (
     <View className="gap-4">
       {ahead.slice(0, shown).map((start, i) => (
-        <StartCard key={start.id} start={start} others={starts} first={i === 0} axis={axis} />
+        <StartCard
+          key={start.id}
+          start={start}
+          others={starts}
+          first={i === 0}
+          axis={axis}
+          onMoving={setMoving}
+        />
       ))}
       {ahead.length === 0 ? <Notice text="No more starts ahead today." /> : null}
       {past.slice(0, Math.max(0, shown - ahead.length)).map((start) => (

@@ -1,8 +1,10 @@
 import { useQueryClient } from "@tanstack/react-query";
+import { hashOf } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import type { Glance } from "@tonodrome/core/judge";
 import { useEffect, useState } from "react";
-import { putGlance, useKeptGlance } from "~/data/queries/glances";
+import { putGlance } from "~/data/queries/glances";
+import { useKeptGlance } from "~/data/queries/useKeptGlance";
 import { useAthletes } from "~/data/resources/athletes";
 import { useEvents } from "~/data/resources/events";
 import { askInTurn } from "~/features/fit/askInTurn";
@@ -38,7 +40,13 @@ export function useGlance(
   const of =
     seconds === null
       ? null
-      : [start.stamp, seconds, found.key, JSON.stringify([before.map((b) => b.event), training])].join(" ");
+      : // By a mark of it: what it goes by is kept on this device, and tells of nobody's health.
+        [
+          start.stamp,
+          seconds,
+          found.key,
+          hashOf(JSON.stringify([before.map((b) => b.event), training])),
+        ].join(" ");
   // Asked once, of everything that it goes by.
   const isAsked = of !== null && kept?.of !== of && !readsEvents && !readsAthletes;
   const ask = useStable(() => {

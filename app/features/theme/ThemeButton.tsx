@@ -1,4 +1,4 @@
-import { useTheme } from "~/data/device/theme";
+import { useTheme } from "~/data/device/useTheme";
 import { Button } from "~/ui/Button";
 
 /** Light or dark. */

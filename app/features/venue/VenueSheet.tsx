@@ -1,7 +1,7 @@
 import { type Setting, tagSchema, type VenuePlace } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { Text, View } from "react-native";
-import { useStartDraft } from "~/data/resources/startDraft";
+import { useStartDraft } from "~/data/starts/useStartDraft";
 import { SavedLine } from "~/features/starts/form/SavedLine";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";

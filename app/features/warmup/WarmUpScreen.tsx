@@ -2,7 +2,7 @@ import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { lazy, memo, Suspense, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
-import type { PlanDraft } from "~/data/plan/planDraft";
+import type { PlanDraft } from "~/data/plan/usePlanDraft";
 import { useStart } from "~/data/resources/starts";
 import { StartBand } from "~/features/stair/StartBand";
 import { showStrip } from "~/features/stair/showStrip";

@@ -3,7 +3,7 @@ import { act, renderHook } from "@testing-library/react-native";
 import { fitPlan, runPlanOf } from "@tonodrome/core";
 import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
-import { useChanges } from "~/data/client/changes";
+import { useChanges } from "~/data/client/useChanges";
 import { KEYS } from "~/data/queries/keys";
 import { useLiveClub } from "~/data/resources/liveClub";
 import { adoptRun } from "~/data/runs/press";

@@ -2,8 +2,8 @@ import { QueryClient, QueryClientProvider, type UseMutationResult } from "@tanst
 import { act, renderHook, waitFor } from "@testing-library/react-native";
 import type { ReactNode } from "react";
 import { currentAccount, signedInAs } from "~/data/account/account";
-import * as door from "~/data/account/door";
 import { makeQueryClient } from "~/data/queries/queryClient";
+import * as door from "~/data/resources/door";
 import { CLUB, makeMe } from "~/test/made/makeMe";
 
 const SECOND = "77777777-7777-4777-8777-777777777777";

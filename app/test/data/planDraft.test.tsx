@@ -3,7 +3,8 @@ import { act, renderHook } from "@testing-library/react-native";
 import { emptyPlan, type PlanBody, type PlanItem } from "@tonodrome/core";
 import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
-import { unsavedDrafts, usePlanDraft } from "~/data/plan/planDraft";
+import { unsavedDrafts } from "~/data/plan/planDraft";
+import { usePlanDraft } from "~/data/plan/usePlanDraft";
 import { makeMe } from "~/test/made/makeMe";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 

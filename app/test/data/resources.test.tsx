@@ -17,6 +17,7 @@ import * as shares from "~/data/resources/shares";
 import * as starters from "~/data/resources/starters";
 import * as startsOf from "~/data/resources/starts";
 import * as templates from "~/data/resources/templates";
+import { putStart } from "~/data/starts/startCache";
 import { CLUB, makeMe } from "~/test/made/makeMe";
 import { makeStart } from "~/test/made/makeStart";
 
@@ -271,7 +272,7 @@ it("writes a start over with what changed of it and the rest as it was read, and
 it("does not list a start that is long over", () => {
   const over = makeStart({ startsAt: new Date(Date.now() - 4 * 3_600_000).toISOString() });
   client.setQueryData(["starts"], [over]);
-  startsOf.putStart(client, over);
+  putStart(client, over);
   expect(client.getQueryData(["starts"])).toEqual([]);
 });
 

@@ -1,10 +1,10 @@
 import { act, renderHook } from "@testing-library/react-native";
 import { fitPlan, runPlanOf } from "@tonodrome/core";
 import { signedInAs } from "~/data/account/account";
-import * as hooks from "~/data/runs/hooks";
 import { adoptRun, createRun, pressRun } from "~/data/runs/press";
 import { stateOf } from "~/data/runs/stateOf";
 import { get } from "~/data/runs/store";
+import * as hooks from "~/data/runs/useRuns";
 import { makeMe } from "~/test/made/makeMe";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
 

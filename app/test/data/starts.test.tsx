@@ -6,18 +6,21 @@ import type { ReactNode } from "react";
 import { CLUB, makeMe as mockMe } from "~/test/made/makeMe";
 import { makeStart } from "~/test/made/makeStart";
 
+jest.mock("~/data/account/useAccount", () => ({ useMembership: () => mockMe().clubs[0] }));
 jest.mock("~/data/account/account", () => ({
-  useMembership: () => mockMe().clubs[0],
+  ...jest.requireActual("~/data/account/account"),
   refreshMe: async () => undefined,
 }));
 let mockHear: (change: { topic: string; id?: string }) => void = () => undefined;
 jest.mock("~/data/client/changes", () => ({
-  useChanges: (_path: string, onChange: typeof mockHear) => {
+  followChanges: (_path: string, onChange: typeof mockHear) => {
     mockHear = onChange;
+    return () => undefined;
   },
 }));
 
-import { putGlance, useKeptGlance } from "~/data/queries/glances";
+import { putGlance } from "~/data/queries/glances";
+import { useKeptGlance } from "~/data/queries/useKeptGlance";
 import { useCreateAthlete } from "~/data/resources/athletes";
 import { useLiveClub } from "~/data/resources/liveClub";
 import { useStarts } from "~/data/resources/starts";

@@ -4,7 +4,7 @@ import type { Day } from "@tonodrome/core/api";
 import { type DayStep, usualDay, withoutStep } from "@tonodrome/core/day";
 import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
-import { useDayDraft } from "~/data/day/dayDraft";
+import { useDayDraft } from "~/data/day/useDayDraft";
 import { unsavedDrafts } from "~/data/plan/planDraft";
 import { makeMe } from "~/test/made/makeMe";
 

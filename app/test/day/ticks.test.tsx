@@ -3,7 +3,8 @@ import { act, renderHook, waitFor } from "@testing-library/react-native";
 import { mergeTicks, type Tick } from "@tonodrome/core/lists";
 import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
-import { sendTicks, unsentLists, useTicks } from "~/data/day/ticks";
+import { sendTicks, unsentLists } from "~/data/day/ticks";
+import { useTicks } from "~/data/day/useTicks";
 import { makeMe } from "~/test/made/makeMe";
 
 let serverTicks: Tick[];

@@ -6,6 +6,7 @@ import { makeMe } from "./makeMe";
 type Runs = typeof import("~/data/runs/store") &
   typeof import("~/data/runs/send") &
   typeof import("~/data/runs/press") &
+  typeof import("~/data/runs/sendPressed") &
   typeof import("~/data/runs/checkKeptRuns");
 
 /** A device with nothing kept on it, signed in, beside a server that it can reach; time stands still. */
@@ -28,6 +29,7 @@ export function openApplication(): { account: typeof import("~/data/account/acco
       ...require("~/data/runs/store"),
       ...require("~/data/runs/send"),
       ...require("~/data/runs/press"),
+      ...require("~/data/runs/sendPressed"),
       ...require("~/data/runs/checkKeptRuns"),
     };
     opened = { account, runs };

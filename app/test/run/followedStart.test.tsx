@@ -4,13 +4,11 @@ import type { KeptRun } from "~/data/runs/keptRun";
 import { FollowedStart } from "~/features/run/follow/FollowedStart";
 
 const mockReads = jest.fn();
-jest.mock("~/data/account/account", () => ({ useMay: () => true }));
 jest.mock("~/data/resources/starts", () => ({
   useStart: (id: string) => {
     mockReads(id);
     return {};
   },
-  useMoveStart: () => ({}),
 }));
 jest.mock("~/data/runs/press", () => ({ pressRun: () => undefined }));
 

@@ -1,5 +1,6 @@
 import { act, renderHook } from "@testing-library/react-native";
-import { applyKeptTheme, useTheme } from "~/data/device/theme";
+import { applyKeptTheme } from "~/data/device/theme";
+import { useTheme } from "~/data/device/useTheme";
 import { useAfterPaint } from "~/ui/hooks/useAfterPaint";
 import { useFrameLater } from "~/ui/hooks/useFrameLater";
 import { useGrowing } from "~/ui/hooks/useGrowing";

@@ -24,11 +24,11 @@ const mock = {
   setting: null as Start["setting"] | null,
   kit: [] as string[],
 };
-jest.mock("~/data/account/account", () => ({
+jest.mock("~/data/account/useAccount", () => ({
   useMay: (action: string) => mock.may.has(action),
   useAccount: () => ({ me: { name: "Bo" } }),
 }));
-jest.mock("~/data/day/kitThere", () => ({
+jest.mock("~/data/day/useKitThere", () => ({
   useKitThere: () => ({
     there: mock.kit,
     press: (piece: string, isThere: boolean) => {
@@ -38,7 +38,7 @@ jest.mock("~/data/day/kitThere", () => ({
 }));
 jest.mock("~/data/resources/figures", () => ({ useFigures: () => [] }));
 jest.mock("~/data/resources/log", () => ({ useEarlierRuns: () => undefined }));
-jest.mock("~/data/resources/startDraft", () => ({
+jest.mock("~/data/starts/useStartDraft", () => ({
   useStartDraft: (start: Start) => ({
     draft: { setting: mock.setting ?? start.setting },
     change: ({ setting }: { setting: Start["setting"] }) => {
@@ -50,7 +50,7 @@ jest.mock("~/data/resources/startDraft", () => ({
 }));
 jest.mock("~/ui/hooks/useWide", () => ({ useWide: () => mock.isWide }));
 jest.mock("expo-router", () => ({ useRouter: () => ({ push: (to: string) => mock.went.push(to) }) }));
-jest.mock("~/data/runs/hooks", () => ({ useOpenRun: () => mock.openRun }));
+jest.mock("~/data/runs/useRuns", () => ({ useOpenRun: () => mock.openRun }));
 jest.mock("~/data/resources/openRuns", () => ({ useRunElsewhere: () => mock.elsewhere }));
 jest.mock("~/features/run/useStartRun", () => ({
   useStartRun: () => ({
@@ -76,7 +76,7 @@ jest.mock("~/data/resources/starts", () => ({
 }));
 jest.mock("~/features/fit/askFit", () => ({ askFit: () => () => undefined }));
 jest.mock("~/data/client/useNow", () => ({ useNowNear: () => Date.parse("2026-06-01T11:00:00.000Z") }));
-jest.mock("~/data/plan/planDraft", () => ({
+jest.mock("~/data/plan/usePlanDraft", () => ({
   usePlanDraft: (start: Start) => {
     const { useState } = require("react");
     const [body, setBody] = useState(start.plan.body);

@@ -16,5 +16,9 @@ export const FollowedStart = memo(
     useFollowedStart(kept, state);
     return null;
   },
-  (a, b) => a.kept.run === b.kept.run && a.state.status === b.state.status && moves(a.kept) === moves(b.kept),
+  (a, b) =>
+    a.kept.run === b.kept.run &&
+    a.kept.heard === b.kept.heard &&
+    a.state.status === b.state.status &&
+    moves(a.kept) === moves(b.kept),
 );

@@ -1,7 +1,7 @@
 import type { OrderNews, RunState } from "@tonodrome/core";
 import { useEffect, useState } from "react";
 import type { KeptRun } from "~/data/runs/keptRun";
-import { pressRun } from "~/data/runs/press";
+import { moveRun } from "~/data/runs/moveRun";
 
 /** A running order that can be followed. A real one implements this too. */
 export interface OrderSource {
@@ -35,12 +35,7 @@ export function useRunningOrder(
   // biome-ignore lint/correctness/useExhaustiveDependencies: told once by each piece of news; the coach may move it too
   useEffect(() => {
     if (!news || expected === null || Math.abs(expected - startsAt) < MOVED) return;
-    const { simulated } = news;
-    pressRun(run.id, {
-      kind: "start-moved",
-      startsAt: new Date(expected).toISOString(),
-      ...(simulated ? { simulated } : {}),
-    });
+    moveRun(run.id, new Date(expected).toISOString(), null, news.simulated === true);
   }, [expected, run.id]);
   return news;
 }

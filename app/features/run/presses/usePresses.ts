@@ -1,6 +1,7 @@
 import type { GroupMark, RunDrill, RunState } from "@tonodrome/core";
 import type { Refit } from "@tonodrome/core/fitting";
 import { useMemo, useRef } from "react";
+import { moveRun } from "~/data/runs/moveRun";
 import { type NewPress, pressRun } from "~/data/runs/press";
 
 /** What can be pressed during a run, besides what opens a sheet. */
@@ -53,8 +54,7 @@ export function pressesOf(id: string, now: () => RunState): Presses {
     insert: (drill) => press({ kind: "insert", drill }),
     refit: ({ drills, waitSeconds, until, line }) =>
       press({ kind: "refit", drills, waitSeconds, line, ...(until ? { until } : {}) }),
-    moveStart: (minutes) =>
-      press({ kind: "start-moved", startsAt: new Date(now().startsAt + minutes * 60_000).toISOString() }),
+    moveStart: (minutes) => moveRun(id, new Date(now().startsAt + minutes * 60_000).toISOString(), null),
     undo: () => {
       const last = now().undoable.at(-1);
       if (last) press({ kind: "undo", undoes: last.id });

@@ -1,7 +1,7 @@
 import { topUpShelf } from "@tonodrome/core";
 import type { ShelfDrill } from "@tonodrome/core/api";
 import { useMemo } from "react";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { circumstancesOf } from "~/data/resources/circumstances";
 import { useDrills } from "~/data/resources/drills";
 import { useEvents } from "~/data/resources/events";

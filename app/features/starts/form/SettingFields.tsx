@@ -1,7 +1,7 @@
 import { SESSION_KINDS, type Setting, sessionKindOf, sessionName } from "@tonodrome/core";
 import type { ReactNode } from "react";
 import { View } from "react-native";
-import type { KitThere } from "~/data/day/kitThere";
+import type { KitThere } from "~/data/day/useKitThere";
 import { Amount } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
 import { MultiChoice } from "~/ui/fields/MultiChoice";

@@ -1,11 +1,11 @@
 import { nameSchema, noteSchema, wordsOf } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { View } from "react-native";
-import { useKitThere } from "~/data/day/kitThere";
+import { useKitThere } from "~/data/day/useKitThere";
 import { useAthletes } from "~/data/resources/athletes";
 import { useDrills } from "~/data/resources/drills";
 import { useEvents } from "~/data/resources/events";
-import { useStartDraft } from "~/data/resources/startDraft";
+import { useStartDraft } from "~/data/starts/useStartDraft";
 import { Select } from "~/ui/fields/Select";
 import { TextEdit } from "~/ui/fields/TextEdit";
 import { words } from "~/ui/words";

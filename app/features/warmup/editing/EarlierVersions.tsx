@@ -3,7 +3,7 @@ import type { PlanBody } from "@tonodrome/core";
 import type { PlanEdit } from "@tonodrome/core/api";
 import { useState } from "react";
 import { Text, View } from "react-native";
-import { useClubAsk } from "~/data/queries/clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { Loaded } from "~/ui/layout/Loading";

@@ -1,6 +1,6 @@
 import type { Coverage, Fit } from "@tonodrome/core";
 import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
-import { useMay } from "~/data/account/account";
+import { useMay } from "~/data/account/useAccount";
 import { useDrills } from "~/data/resources/drills";
 import { useEvents } from "~/data/resources/events";
 import { useGroupAthlete } from "~/data/resources/groupAthlete";

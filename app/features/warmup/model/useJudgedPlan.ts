@@ -11,13 +11,13 @@ import {
 import type { Start } from "@tonodrome/core/api";
 import type { JudgeInput, Judgement } from "@tonodrome/core/judge";
 import { v4 as uuid } from "uuid";
-import { useAccount } from "~/data/account/account";
-import { useKitThere } from "~/data/day/kitThere";
-import type { PlanDraft } from "~/data/plan/planDraft";
+import { useAccount } from "~/data/account/useAccount";
+import { useKitThere } from "~/data/day/useKitThere";
+import type { PlanDraft } from "~/data/plan/usePlanDraft";
 import { useFigures } from "~/data/resources/figures";
 import { useEarlierRuns } from "~/data/resources/log";
-import { useStartDraft } from "~/data/resources/startDraft";
 import { useStartsBefore } from "~/data/resources/starts";
+import { useStartDraft } from "~/data/starts/useStartDraft";
 import { useDoneBefore } from "~/features/judge/useDoneBefore";
 import { useJudgeInput, useJudgement } from "~/features/judge/useJudgement";
 import { useSame } from "~/ui/hooks/useSame";

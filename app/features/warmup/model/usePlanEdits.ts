@@ -18,7 +18,7 @@ import {
 import type { Drill, ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { v4 as uuid } from "uuid";
-import type { PlanDraft } from "~/data/plan/planDraft";
+import type { PlanDraft } from "~/data/plan/usePlanDraft";
 import { showStrip } from "~/features/stair/showStrip";
 import { useStable } from "~/ui/hooks/useStable";
 import type { useSelection } from "./useSelection";

@@ -1,7 +1,7 @@
 import type { Start } from "@tonodrome/core/api";
 import { KIT_STEP, kitThere } from "@tonodrome/core/lists";
+import { useTicks } from "~/data/day/useTicks";
 import { useSame } from "~/ui/hooks/useSame";
-import { useTicks } from "./ticks";
 
 /** The event's kit on arrival: which pieces are there, and the press that says so, with or without a network. */
 export interface KitThere {

@@ -1,8 +1,9 @@
 import type { Start } from "@tonodrome/core/api";
 import { useStore } from "zustand";
 import { useShallow } from "zustand/react/shallow";
+import type { Link } from "~/data/outbox/outbox";
 import type { KeptRun } from "./keptRun";
-import { get, type Link, openRunOf, openRuns, runStore } from "./store";
+import { get, openRunOf, openRuns, runStore } from "./store";
 
 /** A run kept on this device; null when it is not here. */
 export const useKeptRun = (id: string): KeptRun | null => useStore(runStore, () => get(id));

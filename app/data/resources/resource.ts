@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { AnswerName, AnswerOf } from "~/data/client/answers";
 import { useSendOnce } from "~/data/client/useSendOnce";
-import { useClubAsk } from "./clubAsk";
+import { useClubAsk } from "~/data/queries/useClubAsk";
 
 /** Reads these again after a write. */
 export function useReread(...keys: string[]): () => Promise<unknown> {

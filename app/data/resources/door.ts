@@ -1,8 +1,8 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import type { Join, PasswordChange, PasswordReset, SignIn, SignUp } from "@tonodrome/core/api";
+import { arrived, chooseClub, refreshMe, signedInAs, signedOutHere } from "~/data/account/account";
 import { ask } from "~/data/client/api";
 import { useSendOnce } from "~/data/client/useSendOnce";
-import { arrived, chooseClub, refreshMe, signedInAs, signedOutHere } from "./account";
 
 /** What there is before one is signed in. */
 export const useDoor = () =>

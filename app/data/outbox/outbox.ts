@@ -1,0 +1,360 @@
+import { createStore, type StoreApi } from "zustand/vanilla";
+import { whenAccountChanges } from "~/data/account/account";
+import { ApiFailure, askTime } from "~/data/client/api";
+import { isTimeKnown, whenCorrected } from "~/data/client/clock";
+import { forget, isRecord, keep, keptKeys, keptText } from "~/data/device/storage";
+import { isMember, isOwn, type Owner, ownerNow } from "./owner";
+import { inTurn } from "./turn";
+
+/*
+ * The one way in which what is made on this device comes to the server: kept at once, sent until it is there, whoever
+ * else presses in another tab. What cannot be sent stays, with the reason, and holds up nothing else.
+ */
+
+/** How the server did when it was last sent to. */
+export type Link = "reached" | "unreachable" | "troubled";
+
+/** Why something is not on the server. */
+export interface Failure {
+  sentence: string;
+  /** Asking again changes nothing before somebody does something about it. */
+  isFinal: boolean;
+}
+
+/** Something kept, and whose it is. */
+export interface Kept<Item> {
+  owner: Owner | null;
+  item: Item;
+}
+
+/** One kind of thing that is sent. */
+export interface Kind<Item> {
+  /** What it is kept under, before its key. */
+  prefix: string;
+  /** Whether a key is of this kind, where another kind's prefix begins the same. */
+  isKey?: (key: string) => boolean;
+  /** What was kept; null where that is not what it should be. */
+  read: (kept: unknown) => Item | null;
+  /** What two tabs know, put together: of what could not be kept in one of them. */
+  merge: (here: Item, there: Item) => Item;
+  /** Whether the server lacks something of it. */
+  isUnsent: (item: Item, key: string) => boolean;
+  /** Whether it may be sent now: false waits for a person. */
+  mayGo?: (item: Item, key: string) => boolean;
+  /** The club it belongs to, which has to be one of the owner's; null for none. */
+  clubOf: (item: Item, key: string) => string | null;
+  /** Sends some of it, and notes with `change` what the server has. @throws whatever kept it from being sent */
+  send: (item: Item, key: string) => Promise<void>;
+  /** How long after a change it is sent, and after no answer again, milliseconds. */
+  pause: number;
+  retry: number;
+  /** Has it sent sooner than after the pause, where that is known. */
+  soon?: (send: () => void) => void;
+  /** Whether the time has to be known before it is sent, because it is stamped by it. */
+  isTimed?: boolean;
+  /** Stamps what was not sent anew: the time turned out to be another. @param by how much later it is, milliseconds */
+  restamp?: (item: Item, by: number) => Item;
+  /** Whose something made now is, if not of whoever is signed in. */
+  ownerOf?: (key: string) => Owner;
+  /** What some of them are called: "2 runs". */
+  words: (count: number) => string;
+}
+
+interface Box<Item> {
+  items: ReadonlyMap<string, Kept<Item>>;
+  failures: ReadonlyMap<string, Failure>;
+  sending: ReadonlySet<string>;
+  /** Whether this device could keep the last thing that it was given. */
+  keeps: boolean;
+  link: Link;
+}
+
+/** One kind's outbox. */
+export interface Outbox<Item> {
+  store: StoreApi<Box<Item>>;
+  /** Something of whoever is here now; null where there is none. */
+  get: (key: string) => Item | null;
+  /** All of that. */
+  keys: () => string[];
+  failureOf: (key: string) => Failure | null;
+  isSending: (key: string) => boolean;
+  /** Changes something as it is now, in whichever tab; null takes it out. Sends it soon. */
+  change: (key: string, next: (now: Item | null) => Item | null, how?: { quietly?: boolean }) => void;
+  /** Sends it at once; resolves when that is over. */
+  sendNow: (key: string) => Promise<void>;
+  /** Sends whatever may go. */
+  sendAll: () => Promise<void>;
+  /** Tries again what was refused for good. */
+  again: (key: string) => Promise<void>;
+  /** How many there are that the server lacks something of: one's own, and of others who are not signed in. */
+  unsent: () => number;
+  ofOthers: () => { owner: Owner; count: number }[];
+  words: (count: number) => string;
+}
+
+/** Refusals that asking again does not change. */
+const FINAL: ReadonlySet<string> = new Set([
+  "not_found",
+  "invalid_input",
+  "full",
+  "link_over",
+  "too_large",
+  "taken",
+  "not_empty",
+  "version_conflict",
+]);
+
+/** Refusals of who asks, not of what: it waits until somebody else is here, or they may again. */
+const OF_WHO: ReadonlySet<string> = new Set(["signed_out", "forbidden"]);
+
+/** The longest between two tries of something that the server cannot take just now, milliseconds. Custom. */
+const LONGEST_RETRY = 60_000;
+
+/** Requests at a time: a browser opens six connections, and what is read needs some. */
+const AT_ONCE = 3;
+
+// biome-ignore lint/suspicious/noExplicitAny: boxes of every kind stand here together
+const boxes: Outbox<any>[] = [];
+
+/** Every outbox there is, by kind. */
+export const everyOutbox = (): readonly Outbox<unknown>[] => boxes;
+
+/** Makes the outbox of a kind, with what this device has kept of it. */
+export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
+  const store = createStore<Box<Item>>(() => ({
+    items: new Map(),
+    failures: new Map(),
+    sending: new Set(),
+    keeps: true,
+    link: "reached",
+  }));
+  /** What this tab wrote or read last of each, and what it could not keep. */
+  const texts = new Map<string, string | null>();
+  const unkept = new Set<string>();
+  const timers = new Map<string, ReturnType<typeof setTimeout>>();
+  const tries = new Map<string, number>();
+  /** Refused for who asked: whose word that was. */
+  const turnedAway = new Map<string, string | null>();
+  const again = new Set<string>();
+
+  const isKey = (key: string) => kind.isKey?.(key) ?? true;
+  const stored = () =>
+    keptKeys(kind.prefix)
+      .map((name) => name.slice(kind.prefix.length))
+      .filter(isKey);
+
+  function readText(text: string | null): Kept<Item> | null {
+    if (text === null) return null;
+    try {
+      const kept: unknown = JSON.parse(text);
+      const isWrapped = isRecord(kept) && "owner" in kept && "item" in kept;
+      const item = kind.read(isWrapped ? kept.item : kept);
+      const owner = isWrapped && isRecord(kept.owner) ? (kept.owner as unknown as Owner) : null;
+      return item === null ? null : { owner, item };
+    } catch {
+      return null;
+    }
+  }
+
+  /** It as it is now, in whichever tab it was changed last. */
+  function latest(key: string): Kept<Item> | null {
+    const here = store.getState().items.get(key) ?? null;
+    const text = keptText(kind.prefix + key);
+    if (texts.has(key) && texts.get(key) === text) return here;
+    const there = readText(text);
+    if (!there) return unkept.has(key) ? here : null;
+    const now = here && unkept.has(key) ? { ...there, item: kind.merge(here.item, there.item) } : there;
+    texts.set(key, text);
+    return now;
+  }
+
+  function put(key: string, kept: Kept<Item> | null): void {
+    const items = new Map(store.getState().items);
+    if (kept) items.set(key, kept);
+    else items.delete(key);
+    store.setState({ items });
+  }
+
+  function write(key: string, kept: Kept<Item> | null): void {
+    let keeps = true;
+    if (kept) keeps = keep(kind.prefix + key, kept);
+    else forget(kind.prefix + key);
+    if (keeps) unkept.delete(key);
+    else unkept.add(key);
+    texts.set(key, keptText(kind.prefix + key));
+    const items = new Map(store.getState().items);
+    if (kept) items.set(key, kept);
+    else items.delete(key);
+    store.setState({ items, keeps });
+  }
+
+  function noteFailure(key: string, failure: Failure | null): void {
+    const failures = new Map(store.getState().failures);
+    if (!failure && !failures.has(key)) return;
+    if (failure) failures.set(key, failure);
+    else failures.delete(key);
+    store.setState({ failures });
+  }
+
+  function noteSending(key: string, isOn: boolean): void {
+    const sending = new Set(store.getState().sending);
+    if (isOn) sending.add(key);
+    else sending.delete(key);
+    store.setState({ sending });
+  }
+
+  const own = (key: string): Item | null => {
+    const kept = latest(key);
+    return kept && isOwn(kept.owner) ? kept.item : null;
+  };
+
+  function wait(key: string, delay: number): void {
+    clearTimeout(timers.get(key));
+    timers.set(
+      key,
+      setTimeout(() => void run(key), delay),
+    );
+  }
+
+  /** Whether something may be sent now: it is of whoever is here, and they belong to its club. */
+  function mayGo(key: string): boolean {
+    const item = own(key);
+    if (item === null || !kind.isUnsent(item, key) || store.getState().failures.get(key)?.isFinal)
+      return false;
+    const me = ownerNow();
+    if (turnedAway.has(key) && turnedAway.get(key) === (me?.id ?? null)) return false;
+    const clubId = kind.clubOf(item, key);
+    return (clubId === null || isMember(clubId)) && (kind.mayGo?.(item, key) ?? true);
+  }
+
+  async function run(key: string): Promise<void> {
+    clearTimeout(timers.get(key));
+    if (store.getState().sending.has(key)) {
+      again.add(key);
+      return;
+    }
+    if (!mayGo(key)) return;
+    noteSending(key, true);
+    try {
+      let sent: Item | null = null;
+      const isDone = await inTurn(`${kind.prefix}${key}`, AT_ONCE, async () => {
+        if (kind.isTimed && !isTimeKnown()) await askTime();
+        const item = own(key);
+        if (item === null || !mayGo(key)) return;
+        sent = item;
+        await kind.send(item, key);
+      });
+      // Another tab sends it: it is looked at again in case that one is closed.
+      if (!isDone) return wait(key, kind.retry);
+      tries.delete(key);
+      turnedAway.delete(key);
+      noteFailure(key, null);
+      store.setState({ link: "reached" });
+      const left = own(key);
+      // What sending changed nothing of is not sent again and again.
+      if (left !== null && kind.isUnsent(left, key)) wait(key, left === sent ? kind.retry : 0);
+    } catch (error) {
+      failed(key, error as Error);
+    } finally {
+      noteSending(key, false);
+      if (again.delete(key)) wait(key, 0);
+    }
+  }
+
+  function failed(key: string, error: Error): void {
+    const code = error instanceof ApiFailure ? error.code : "internal";
+    const sentence = error.message;
+    if (code === "unreachable") {
+      store.setState({ link: "unreachable" });
+      noteFailure(key, { sentence, isFinal: false });
+      wait(key, kind.retry);
+      return;
+    }
+    const isFinal = FINAL.has(code);
+    noteFailure(key, { sentence, isFinal });
+    if (OF_WHO.has(code)) turnedAway.set(key, ownerNow()?.id ?? null);
+    if (isFinal) store.setState({ link: "reached" });
+    if (isFinal || OF_WHO.has(code)) return;
+    // The server is in trouble, or too busy, or said what is not understood here: it is left more and more time.
+    store.setState({ link: "troubled" });
+    const before = tries.get(key) ?? 0;
+    tries.set(key, before + 1);
+    wait(key, Math.min(LONGEST_RETRY, kind.retry * 2 ** before));
+  }
+
+  const box: Outbox<Item> = {
+    store,
+    get: own,
+    keys: () =>
+      [...new Set([...store.getState().items.keys(), ...stored()])].filter((key) => own(key) !== null),
+    failureOf: (key) => store.getState().failures.get(key) ?? null,
+    isSending: (key) => store.getState().sending.has(key),
+    change(key, next, { quietly = false } = {}) {
+      const now = latest(key);
+      // What somebody else made under this key is not to be written over.
+      if (now && !isOwn(now.owner)) return;
+      const item = next(now?.item ?? null);
+      if (item === null && now === null) return;
+      const owner = now?.owner ?? kind.ownerOf?.(key) ?? ownerNow();
+      write(key, item === null ? null : { owner, item });
+      if (quietly || item === null || !kind.isUnsent(item, key)) return;
+      if (store.getState().failures.get(key)?.isFinal) noteFailure(key, null);
+      wait(key, kind.pause);
+      kind.soon?.(() => void run(key));
+    },
+    sendNow: (key) => run(key),
+    async sendAll() {
+      await Promise.all(box.keys().map((key) => run(key)));
+    },
+    async again(key) {
+      noteFailure(key, null);
+      turnedAway.delete(key);
+      await run(key);
+    },
+    unsent: () => box.keys().filter((key) => kind.isUnsent(own(key) as Item, key)).length,
+    ofOthers() {
+      const counts = new Map<string, { owner: Owner; count: number }>();
+      for (const [key, { owner, item }] of store.getState().items) {
+        if (!owner || isOwn(owner) || !kind.isUnsent(item, key)) continue;
+        const known = counts.get(owner.id);
+        counts.set(owner.id, { owner, count: (known?.count ?? 0) + 1 });
+      }
+      return [...counts.values()];
+    },
+    words: kind.words,
+  };
+
+  /** Reads what this device kept; what an earlier version kept is of whoever is here. */
+  function load(): void {
+    for (const key of stored()) {
+      const kept = latest(key);
+      if (kept) put(key, kept);
+      if (kept && kept.owner === null && ownerNow())
+        write(key, { ...kept, owner: kind.ownerOf?.(key) ?? ownerNow() });
+    }
+  }
+
+  load();
+  window.addEventListener("storage", ({ key }) => {
+    if (!key?.startsWith(kind.prefix)) return;
+    const name = key.slice(kind.prefix.length);
+    if (isKey(name)) put(name, latest(name));
+  });
+  // Whoever is here now may send what waited for them.
+  whenAccountChanges(() => {
+    turnedAway.clear();
+    load();
+    void box.sendAll();
+  });
+  if (kind.restamp) {
+    const { restamp } = kind;
+    whenCorrected((by) => {
+      for (const key of box.keys()) {
+        const item = own(key) as Item;
+        if (kind.isUnsent(item, key)) box.change(key, (now) => now && restamp(now, by), { quietly: true });
+      }
+    });
+  }
+  boxes.push(box);
+  return box;
+}
