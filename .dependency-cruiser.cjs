@@ -28,6 +28,13 @@ module.exports = {
       to: { path: "^app/(features|app)/" },
     },
     {
+      name: "data-is-framework-free",
+      comment: "Stores, outbox, clock, streams and following are plain; React stands in thin hooks beside them.",
+      severity: "error",
+      from: { path: "^app/data/", pathNot: "^app/data/resources/|/use[A-Z][^/]*$" },
+      to: { path: "node_modules/(react|react-native|zustand/index|zustand/react|@tanstack/react-query)|^app/ui/hooks/|/data/(.+/)?use[A-Z]" },
+    },
+    {
       name: "no-circles",
       severity: "error",
       from: {},

@@ -22,7 +22,7 @@ export interface DayDraft {
   redo: (() => void) | null;
   save: () => Promise<boolean>;
   keepMine: () => Promise<boolean>;
-  takeTheirs: () => Promise<boolean>;
+  takeTheirs: () => void;
 }
 
 const isSame = (a: Steps, b: Steps) => hashKey([a]) === hashKey([b]);
@@ -102,6 +102,6 @@ export function useDayDraft(startId: string, read: Day): DayDraft {
     redo: step(redone),
     save: () => dayDrafts.save(startId),
     keepMine: () => dayDrafts.decide(startId, "mine"),
-    takeTheirs: () => dayDrafts.decide(startId, "theirs"),
+    takeTheirs: () => void dayDrafts.decide(startId, "theirs"),
   };
 }

@@ -43,8 +43,12 @@ export interface Kind<Item> {
   mayGo?: (item: Item, key: string) => boolean;
   /** The club it belongs to, which has to be one of the owner's; null for none. */
   clubOf: (item: Item, key: string) => string | null;
-  /** Sends some of it, and notes with `change` what the server has. @throws whatever kept it from being sent */
-  send: (item: Item, key: string) => Promise<void>;
+  /**
+   * Sends some of it, and notes with `change` what the server has.
+   * @returns "again" where it is to be sent anew at once
+   * @throws whatever kept it from being sent
+   */
+  send: (item: Item, key: string) => Promise<unknown>;
   /** How long after a change it is sent, and after no answer again, milliseconds. */
   pause: number;
   retry: number;
@@ -108,7 +112,7 @@ const FINAL: ReadonlySet<string> = new Set([
 const OF_WHO: ReadonlySet<string> = new Set(["signed_out", "forbidden"]);
 
 /** The longest between two tries of something that the server cannot take just now, milliseconds. Custom. */
-const LONGEST_RETRY = 60_000;
+const LONGEST_RETRY = 15_000;
 
 /** Requests at a time: a browser opens six connections, and what is read needs some. */
 const AT_ONCE = 3;
@@ -128,6 +132,8 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     keeps: true,
     link: "reached",
   }));
+  /** Each as it was written or read last: the same object as long as nothing of it changes. */
+  const cache = new Map<string, Kept<Item>>();
   /** What this tab wrote or read last of each, and what it could not keep. */
   const texts = new Map<string, string | null>();
   const unkept = new Set<string>();
@@ -158,21 +164,28 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
 
   /** It as it is now, in whichever tab it was changed last. */
   function latest(key: string): Kept<Item> | null {
-    const here = store.getState().items.get(key) ?? null;
+    const here = cache.get(key) ?? null;
     const text = keptText(kind.prefix + key);
     if (texts.has(key) && texts.get(key) === text) return here;
     const there = readText(text);
-    if (!there) return unkept.has(key) ? here : null;
-    const now = here && unkept.has(key) ? { ...there, item: kind.merge(here.item, there.item) } : there;
     texts.set(key, text);
+    if (!there) {
+      if (!unkept.has(key)) cache.delete(key);
+      return cache.get(key) ?? null;
+    }
+    // What could not be kept here, and what another tab knows.
+    const now = here && unkept.has(key) ? { ...there, item: kind.merge(here.item, there.item) } : there;
+    cache.set(key, now);
     return now;
   }
 
-  function put(key: string, kept: Kept<Item> | null): void {
+  /** Shows it as it is now. */
+  function show(key: string, more: Partial<Box<Item>> = {}): void {
+    const kept = cache.get(key);
     const items = new Map(store.getState().items);
     if (kept) items.set(key, kept);
     else items.delete(key);
-    store.setState({ items });
+    store.setState({ items, ...more });
   }
 
   function write(key: string, kept: Kept<Item> | null): void {
@@ -182,10 +195,9 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     if (keeps) unkept.delete(key);
     else unkept.add(key);
     texts.set(key, keptText(kind.prefix + key));
-    const items = new Map(store.getState().items);
-    if (kept) items.set(key, kept);
-    else items.delete(key);
-    store.setState({ items, keeps });
+    if (kept) cache.set(key, kept);
+    else cache.delete(key);
+    show(key, { keeps });
   }
 
   function noteFailure(key: string, failure: Failure | null): void {
@@ -237,12 +249,13 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     noteSending(key, true);
     try {
       let sent: Item | null = null;
+      let isAgain = false;
       const isDone = await inTurn(`${kind.prefix}${key}`, AT_ONCE, async () => {
         if (kind.isTimed && !isTimeKnown()) await askTime();
         const item = own(key);
         if (item === null || !mayGo(key)) return;
         sent = item;
-        await kind.send(item, key);
+        isAgain = (await kind.send(item, key)) === "again";
       });
       // Another tab sends it: it is looked at again in case that one is closed.
       if (!isDone) return wait(key, kind.retry);
@@ -252,7 +265,8 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
       store.setState({ link: "reached" });
       const left = own(key);
       // What sending changed nothing of is not sent again and again.
-      if (left !== null && kind.isUnsent(left, key)) wait(key, left === sent ? kind.retry : 0);
+      if (left !== null && kind.isUnsent(left, key))
+        wait(key, left === sent ? kind.retry : isAgain ? 0 : kind.pause);
     } catch (error) {
       failed(key, error as Error);
     } finally {
@@ -285,8 +299,7 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
   const box: Outbox<Item> = {
     store,
     get: own,
-    keys: () =>
-      [...new Set([...store.getState().items.keys(), ...stored()])].filter((key) => own(key) !== null),
+    keys: () => [...new Set([...cache.keys(), ...stored()])].filter((key) => own(key) !== null),
     failureOf: (key) => store.getState().failures.get(key) ?? null,
     isSending: (key) => store.getState().sending.has(key),
     change(key, next, { quietly = false } = {}) {
@@ -299,7 +312,8 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
       write(key, item === null ? null : { owner, item });
       if (quietly || item === null || !kind.isUnsent(item, key)) return;
       if (store.getState().failures.get(key)?.isFinal) noteFailure(key, null);
-      wait(key, kind.pause);
+      if (kind.pause === 0) void run(key);
+      else wait(key, kind.pause);
       kind.soon?.(() => void run(key));
     },
     sendNow: (key) => run(key),
@@ -314,7 +328,7 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     unsent: () => box.keys().filter((key) => kind.isUnsent(own(key) as Item, key)).length,
     ofOthers() {
       const counts = new Map<string, { owner: Owner; count: number }>();
-      for (const [key, { owner, item }] of store.getState().items) {
+      for (const [key, { owner, item }] of cache) {
         if (!owner || isOwn(owner) || !kind.isUnsent(item, key)) continue;
         const known = counts.get(owner.id);
         counts.set(owner.id, { owner, count: (known?.count ?? 0) + 1 });
@@ -328,7 +342,7 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
   function load(): void {
     for (const key of stored()) {
       const kept = latest(key);
-      if (kept) put(key, kept);
+      if (kept) show(key);
       if (kept && kept.owner === null && ownerNow())
         write(key, { ...kept, owner: kind.ownerOf?.(key) ?? ownerNow() });
     }
@@ -338,7 +352,9 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
   window.addEventListener("storage", ({ key }) => {
     if (!key?.startsWith(kind.prefix)) return;
     const name = key.slice(kind.prefix.length);
-    if (isKey(name)) put(name, latest(name));
+    if (!isKey(name)) return;
+    latest(name);
+    show(name);
   });
   // Whoever is here now may send what waited for them.
   whenAccountChanges(() => {

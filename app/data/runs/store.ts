@@ -144,7 +144,7 @@ export function put(kept: KeptRun, { quietly = false } = {}): void {
     abouts.set(run.id, about);
     keep(`${ABOUT}${run.id}`, about);
   }
-  presses.change(run.id, () => pressedOf(kept), { quietly });
+  presses.change(run.id, (now) => merged(pressedOf(kept), now ?? kept), { quietly });
 }
 
 /** Whether what does not change of a run is on this device, where that could be kept. */

@@ -69,7 +69,7 @@ const REFUSED: ReadonlySet<string> = new Set(["forbidden", "not_found", "invalid
 
 const sameTime = (a: string, b: string) => Date.parse(a) === Date.parse(b);
 
-async function send(sent: Move, startId: string): Promise<void> {
+async function send(sent: Move, startId: string): Promise<unknown> {
   const { clubId, id, from, startsAt, readyAt, simulated } = sent;
   const path = `/clubs/${clubId}/starts/${startId}`;
   /** What was pressed meanwhile is next, from where it stands now. */
@@ -106,8 +106,9 @@ async function send(sent: Move, startId: string): Promise<void> {
     if (error.code !== "version_conflict" || !isRecord(error.current)) throw error;
     const start = error.current as unknown as Start;
     // Something else of it was changed: it is where it was, and the move holds.
-    if (isElsewhere(start)) giveWay(start, error.by);
-    else goOn(start);
+    if (isElsewhere(start)) return giveWay(start, error.by);
+    goOn(start);
+    return "again";
   }
 }
 

@@ -54,7 +54,7 @@ const tell = (start: Start) => {
   for (const listener of landed) listener(start);
 };
 
-async function send(sent: StartEdit, id: string): Promise<void> {
+async function send(sent: StartEdit, id: string): Promise<unknown> {
   const { clubId, base, changes } = sent;
   const mine = Object.keys(changes) as (keyof StartInput)[];
   /** What was changed meanwhile is next, upon what there is now. */
@@ -80,6 +80,7 @@ async function send(sent: StartEdit, id: string): Promise<void> {
       quietly: !isApart,
     });
     if (!isApart) throw error;
+    return "again";
   }
 }
 

@@ -156,7 +156,8 @@ describe("what others change in the club", () => {
     expect(reread).toEqual(KEYS.athletes);
     reread.length = 0;
     await hear({ topic: "runs", id: "22222222-2222-4222-8222-222222222222" });
-    expect(reread).toEqual(["run 22222222-2222-4222-8222-222222222222"]);
+    const of = "22222222-2222-4222-8222-222222222222";
+    expect(reread).toEqual([`run ${of}`, `run-news ${of}`]);
     expect(asked).toEqual([]);
   });
 
@@ -172,7 +173,8 @@ describe("what others change in the club", () => {
     await hear({ topic: "runs", id, presses: [own] });
     await hear({ topic: "runs", id, presses: [own, other] });
     await hear({ topic: "runs", id });
-    expect(reread).toEqual([`run ${id}, later`, `run ${id}`, `run ${id}`]);
+    const now = [`run ${id}`, `run-news ${id}`];
+    expect(reread).toEqual([...now.map((key) => `${key}, later`), ...now, ...now]);
   });
 
   it("is who one is too, where it is the club", async () => {

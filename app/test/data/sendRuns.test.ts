@@ -114,7 +114,7 @@ it("a server in trouble for a minute loses nothing, and is told apart from no co
   await jest.advanceTimersByTimeAsync(60_000);
   expect(device.runs.runStore.getState().link).toBe("troubled");
   device.server.up = false;
-  await settle();
+  await jest.advanceTimersByTimeAsync(20_000);
   expect(device.runs.runStore.getState().link).toBe("unreachable");
   Object.assign(device.server, { troubled: false, up: true });
   await settle();

@@ -50,7 +50,10 @@ export function runDevice(start: Start) {
     /** A run of the start as it fits. */
     begin: () => device.runs.createRun(start, runPlanOf(fitPlan(start.plan.body, 2700), start.startsAt)),
     /** What the device has of what was pressed in a run. */
-    kept: (id: string) => JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? ""),
+    kept: (id: string) => {
+      const kept = JSON.parse(localStorage.getItem(`run-presses:${id}`) ?? "");
+      return kept.item ?? kept;
+    },
     settle: () => jest.advanceTimersByTimeAsync(10_000),
   };
   beforeEach(() => {
