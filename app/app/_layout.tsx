@@ -8,8 +8,8 @@ import { Slot } from "expo-router";
 import { useEffect, useState } from "react";
 import { keepApplication } from "~/data/device/offline";
 import { applyKeptTheme } from "~/data/device/theme";
-import { sendKept } from "~/data/outbox/sendKept";
 import { makeQueryClient } from "~/data/queries/queryClient";
+import { sendKept } from "~/data/sendKept";
 import { Door } from "~/features/account/Door";
 
 export { ErrorBoundary } from "~/features/nav/ErrorBoundary";

@@ -1,4 +1,4 @@
-import type { QueryClient } from "@tanstack/react-query";
+import type { QueryClient } from "@tanstack/query-core";
 import type { PlanBody } from "@tonodrome/core";
 import type { Plan } from "@tonodrome/core/api";
 import { type EditHistory, noHistory } from "./editHistory";

@@ -17,6 +17,7 @@ import { words } from "~/ui/words";
 import { MainKeys } from "./MainKeys";
 import { Offline } from "./Offline";
 import { SkipLink } from "./SkipLink";
+import { TooOld } from "./TooOld";
 
 /** A place that is always one press away. */
 export interface MainPlace {
@@ -92,6 +93,7 @@ export function Frame({ children }: { children: ReactNode }) {
     return (
       <View className="h-dvh bg-paper">
         {alarms}
+        <TooOld />
         {offline}
         <Page path={path}>{children}</Page>
       </View>
@@ -103,6 +105,7 @@ export function Frame({ children }: { children: ReactNode }) {
       {wide ? <Rail path={path} places={places} /> : null}
       <View className="min-h-0 flex-1">
         {alarms}
+        <TooOld />
         {offline}
         <Page path={path}>{children}</Page>
       </View>

@@ -1,11 +1,11 @@
 import type { QueryClient } from "@tanstack/query-core";
 import { refreshMe } from "~/data/account/account";
 import { followChanges } from "~/data/client/changes";
+import { type ClubAsk, clubAsk } from "~/data/queries/clubAsk";
+import { KEYS } from "~/data/queries/keys";
 import { knowsPresses } from "~/data/runs/sendPressed";
 import { whenMoved } from "~/data/starts/moves";
 import { putStart } from "~/data/starts/startCache";
-import { type ClubAsk, clubAsk } from "./clubAsk";
-import { KEYS } from "./keys";
 
 /** Reads again whatever others change in a club, as they change it, and shows what came of moves. @returns what ends it */
 export function followClub(client: QueryClient, clubId: string): () => void {

@@ -25,6 +25,6 @@ export async function sendKept(): Promise<void> {
   void moves.sendAll();
   // Without a network they are here all the same: they send what they have when there is one.
   await load().catch(() => undefined);
-  const { sendEverything } = await import("./unsent");
+  const { sendEverything } = await import("~/data/outbox/unsent");
   await sendEverything();
 }
