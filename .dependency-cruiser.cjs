@@ -29,7 +29,8 @@ module.exports = {
     },
     {
       name: "data-is-framework-free",
-      comment: "Stores, outbox, clock, streams and following are plain; React stands in thin hooks beside them.",
+      comment:
+        "Stores, outbox, clock, streams and following are plain; React stands in thin hooks beside them.",
       severity: "error",
       from: { path: "^app/data/", pathNot: ["^app/data/resources/", "/use[A-Z]"] },
       to: {

@@ -166,7 +166,11 @@ export async function controlClock(page: Page): Promise<void> {
     const response = await route.fetch().catch(() => null);
     if (!response) return route.abort();
     const now = await page.evaluate(() => Date.now()).catch(() => Date.now());
-    const headers = { ...response.headers(), date: new Date(now).toUTCString() };
+    const headers = {
+      ...response.headers(),
+      date: new Date(now).toUTCString(),
+      "tonodrome-time": String(now),
+    };
     // A page that is left in the meantime wants no answer any more.
     await route.fulfill({ response, headers }).catch(() => undefined);
   });

@@ -118,7 +118,6 @@ export { type GroupStand, groupStand, groupWords, isOwnStep } from "./run/live/g
 export { passedPoints } from "./run/live/passedPoints";
 export { type RunClock, runClock } from "./run/live/runClock";
 export { runTimeline } from "./run/live/runTimeline";
-export { type StartMoves, whoMoved } from "./run/live/startMoves";
 export { type WaitPrompt, waitPrompt } from "./run/live/waitPrompt";
 export { isRunOver, runOverFrom } from "./run/log/isOver";
 export { lastTake } from "./run/log/lastTake";

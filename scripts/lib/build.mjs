@@ -131,7 +131,8 @@ function sourcesHash() {
     ...files(inRoot("core", "src")),
     ...["build.mjs", "splitCommon.mjs"].map((name) => inRoot("scripts", "lib", name)),
   ]) {
-    if (/\.test\.tsx?$/.test(file)) continue;
+    // Not of the application: its tests, and the device of the hall.
+    if (/\.test\.tsx?$/.test(file) || file.startsWith(inRoot("app", "hall"))) continue;
     hash.update(`${path.relative(inRoot(), file)}\n`).update(readFileSync(file));
   }
   return hash.digest("hex");

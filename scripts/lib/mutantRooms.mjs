@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync } from "node:fs";
 import { inRoot } from "./paths.mjs";
 
 /** Names of the lists of mutants, each of a room. */
@@ -9,4 +9,5 @@ export const roomNames = () =>
 export const roomOf = async (name) => (await import(`../mutants/${name}.mjs`)).default;
 
 /** Whether the line that a mutant breaks is still there. */
-export const stands = ([, file, from]) => readFileSync(inRoot(file), "utf8").includes(from);
+export const stands = ([, file, from]) =>
+  existsSync(inRoot(file)) && readFileSync(inRoot(file), "utf8").includes(from);

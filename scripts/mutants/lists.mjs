@@ -7,8 +7,13 @@ const TABLE = "core/src/formats/csvTable.ts";
 
 /** Start lists, running orders and tables. */
 const mutants = [
-  ["a round at its very time is that one", COMPARE, "if (at >= 0) meets.set", "if (false) meets.set"],
-  ["in the order of time", COMPARE, "Date.parse(a.listedAt) - Date.parse(b.listedAt)", "0"],
+  [
+    "a round at its very time is that one",
+    COMPARE,
+    "for (const entry of these) meet(entry, atTime",
+    "for (const entry of []) meet(entry, atTime",
+  ],
+  ["in the order of time", COMPARE, "timed.sort((a, b) => a.at - b.at)", "timed"],
   [
     "a move since is kept",
     COMPARE,
@@ -25,8 +30,8 @@ const mutants = [
   ["names whichever part comes first", COMPARE, '.split(" ").sort().join(" ")', '.split(" ").join(" ")'],
   ["two of one name", COMPARE, "more.length > 0 ? { many", "false ? { many"],
   ["the same start twice", COMPARE, "if (before !== undefined && (found.id || addAthletes))", "if (false)"],
-  ["a name that ends a title", COMPARE, "if (tail.endsWith(own)) {", "if (false) {"],
-  ["a name is a whole word", COMPARE, "!isLetter(whole[part.length])", "true"],
+  ["a name that ends a title", COMPARE, "if (last !== undefined)", "if (false)"],
+  ["a name is a whole word", COMPARE, "isLetter(whole[length]) ? undefined : ", ""],
   ["who is not in the club stays out", COMPARE, "return addAthletes ? { ...told", "return true ? { ...told"],
   ["a time that the clocks leave out", ENTRY, 'if (kind === "never") {', "if (false) {"],
   ["24 hours", ENTRY, "Number(hour) > 23", "Number(hour) > 99"],

@@ -236,13 +236,6 @@ const mutants = [
   ["a wait that is over ends", `${LIVE}automaticPress.ts`, "remaining <= 0 &&", "remaining <= 5 &&"],
   ["unless it is held", `${LIVE}automaticPress.ts`, "heldSince === null", "true"],
   ["the ready moment", `${LIVE}automaticPress.ts`, "ahead <= 0 &&", "ahead >= 0 &&"],
-  [
-    "what comes back of what was told is no news",
-    `${LIVE}startMoves.ts`,
-    'if (theirs === told) return "here";',
-    "",
-  ],
-  ["what was had before is no news", `${LIVE}startMoves.ts`, "!had.includes(theirs)", "true"],
   // The rest, fitted anew.
   ["what has begun is not done again", remainder, "at > last ||", "true ||"],
   ["a ladder goes on above", remainder, "dose.rungs.slice(reached + 1)", "dose.rungs"],

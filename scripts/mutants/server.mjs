@@ -135,9 +135,9 @@ export default {
     ["an expired link shows nothing", link, ": until <= found.now", ": false", in_("shares")],
     [
       "a shared run keeps what is the coach's own",
-      shared,
-      "all.filter((e) => !OWN.has(e.kind))",
-      "all",
+      "server/src/answers/shared.ts",
+      "    default:\n      return null;",
+      "    default:\n      return event as SharedPress;",
       in_("shares"),
     ],
     [

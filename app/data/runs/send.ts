@@ -8,9 +8,6 @@ export async function sendAll(): Promise<void> {
   forgetOver();
 }
 
-/** How many runs have presses that only this device knows. */
-export const unsentRuns = (): number => presses.unsent();
-
 /** Frees this device of every run that the server has whole: what is left is only here. */
 export function forgetSentRuns(): void {
   for (const kept of everyRun()) if (!isUnsent(kept)) drop(kept.run.id);

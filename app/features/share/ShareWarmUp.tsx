@@ -82,8 +82,8 @@ function NewLink({ start, share, when }: NewLinkProps) {
   return (
     <View className="gap-3">
       <Text className="font-text text-body text-muted">
-        A link shows this warm-up to whoever holds it, without an account. Nothing can be changed by it, and
-        it follows every change of the plan and the start.
+        A link shows this warm-up, the day around it and its lists to whoever holds it, without an account,
+        and follows every change. What is on the lists can be ticked by it; nothing else can be changed.
       </Text>
       <Choice
         label="Link works for"

@@ -6,11 +6,11 @@ import { useMay, useMembership } from "~/data/account/useAccount";
 import { useMoving, useNotMoved, useSaveStart } from "~/data/resources/starts";
 import { moveStart } from "~/data/starts/moves";
 import { Button } from "~/ui/Button";
-import { clockTime } from "~/ui/dates";
 import { Field, FieldError } from "~/ui/fields/Field";
 import { useStable } from "~/ui/hooks/useStable";
 import { useStaysPut } from "~/ui/hooks/useStaysPut";
 import { listedTime } from "./listedTime";
+import { undoMove, undoWords } from "./undoMove";
 
 const MINUTE = 60_000;
 const SHIFTS = [-5, -1, 1, 5];
@@ -50,7 +50,7 @@ export function MoveStart({ start, before, onMoved }: MoveStartProps) {
   const undo = () => {
     if (!before) return;
     stay();
-    moveStart(clubId, start, before.startsAt, { readyAt: before.readyAt });
+    undoMove(clubId, start, before);
     onMoved(null);
   };
   return (
@@ -66,12 +66,7 @@ export function MoveStart({ start, before, onMoved }: MoveStartProps) {
           />
         ))}
       </div>
-      <Button
-        label={before ? `Undo: ${clockTime(before.startsAt, before.zone)}` : "Undo"}
-        icon="undo"
-        disabled={!before}
-        onPress={undo}
-      />
+      <Button label={before ? undoWords(before) : "Undo"} icon="undo" disabled={!before} onPress={undo} />
       <Text role="status" className="min-h-6 font-text text-small text-muted">
         {moveWords(time, before !== null, moving)}
       </Text>

@@ -3,7 +3,7 @@ import type { OpenRun, Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
 import { lazy, memo, Suspense, useEffect, useRef, useState } from "react";
 import { Text, View } from "react-native";
-import { useMay } from "~/data/account/useAccount";
+import { useMay, useMembership } from "~/data/account/useAccount";
 import { useNowNear } from "~/data/client/useNow";
 import { dropSight, MOMENT } from "~/data/device/sight";
 import { useEvents } from "~/data/resources/events";
@@ -23,6 +23,7 @@ import { listedTime } from "./listedTime";
 import { OpenLists } from "./OpenLists";
 import { RiseOnClock } from "./RiseOnClock";
 import { availableFor, momentsOf, type StartView, startView } from "./startView";
+import { undoMove, undoWords } from "./undoMove";
 import { useGlance } from "./useGlance";
 
 const MoveStart = lazy(() => import("./MoveStart").then((m) => ({ default: m.MoveStart })));
@@ -156,6 +157,7 @@ export const StartCard = memo(function StartCard({
         ) : null}
         <DayLink start={start} />
         {start.order ? <OrderLink order={start.order} /> : null}
+        {before && !moving ? <UndoMove start={start} before={before} onDone={() => setBefore(null)} /> : null}
       </View>
       {trouble && !over ? <Notice warn text={trouble} /> : null}
       {moving ? (
@@ -166,6 +168,21 @@ export const StartCard = memo(function StartCard({
     </View>
   );
 });
+
+/** Puts a start back to where it was before it was moved here, however often that was. */
+function UndoMove({ start, before, onDone }: { start: Start; before: Start; onDone: () => void }) {
+  const { id: clubId } = useMembership();
+  return (
+    <Button
+      label={undoWords(before)}
+      icon="undo"
+      onPress={() => {
+        undoMove(clubId, start, before);
+        onDone();
+      }}
+    />
+  );
+}
 
 /** The next thing to do, as large as a button. */
 function GoLink({ href, label }: { href: `/run/${string}` | `/start/${string}`; label: string }) {

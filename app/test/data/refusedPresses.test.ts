@@ -21,7 +21,7 @@ describe("one press that the server refuses loses no run:", () => {
     expect(kept(id).setAside.map((e: RunEvent) => e.kind)).toEqual(["hold"]);
     // It does not count here either: phone and server tell the same.
     expect(kept(id).events.map((e: RunEvent) => e.kind)).toEqual(["begin", "done", "skip"]);
-    expect(device.runs.unsentRuns()).toBe(0);
+    expect(device.runs.presses.unsent()).toBe(0);
     device.reopen();
     await settle();
     expect(kept(id).setAside).toHaveLength(1);

@@ -17,7 +17,7 @@ it("is nothing to log before it is begun, on this device or the server's, and fo
   await settle();
   device.reopen();
   await settle();
-  expect([device.server.made, device.runs.unsentRuns(), device.runs.get(id)?.events.length]).toEqual([
+  expect([device.server.made, device.runs.presses.unsent(), device.runs.get(id)?.events.length]).toEqual([
     0, 0, 2,
   ]);
   jest.setSystemTime(Date.parse(start.startsAt) + 13 * 3_600_000);

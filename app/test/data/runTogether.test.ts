@@ -73,7 +73,7 @@ it("what the server has stands as it has it, and what it has is not sent again",
   press.at = new Date(Date.parse(press.at) - 7000).toISOString();
   device.runs.adoptRun(theirs);
   expect(kept(id).events).toEqual([begun, press]);
-  expect(device.runs.unsentRuns()).toBe(0);
+  expect(device.runs.presses.unsent()).toBe(0);
 });
 
 it("what was pressed offline by a fast clock still comes after what the server has, which stays as it is", async () => {

@@ -66,7 +66,7 @@ it("keeps what was not sent at signing out, and sends it to its own club when it
   const id = begin();
   device.runs.pressRun(id, { kind: "begin" });
   await settle();
-  expect(device.runs.unsentRuns()).toBe(1);
+  expect(device.runs.presses.unsent()).toBe(1);
   device.runs.forgetSentRuns();
   device.account.signedOutHere();
   device.server.up = true;

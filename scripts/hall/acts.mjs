@@ -1,0 +1,165 @@
+// What people do on a competition day, and what happens to them, with how often; drawn by a seed. Each is a line of a story.
+
+const MINUTE = 60_000;
+
+/** A repeatable random number (mulberry32). */
+export function randomOf(seed) {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) | 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
+
+const MAY_RUN = new Set(["owner", "coach", "assistant"]);
+const MAY_BUILD = new Set(["owner", "coach"]);
+
+/** Each act: how often, what is drawn for it, what it does, and how it is told. */
+export const ACTS = {
+  move: {
+    weight: 8,
+    draw: (r) => ({ start: r.start(), minutes: r.pick([-5, -1, 1, 5]) }),
+    may: MAY_RUN,
+    do: ({ device, startId }, { minutes }) => device.page.acts.move(startId, minutes),
+    words: ({ start, minutes }) => `moves start ${start + 1} by ${minutes > 0 ? "+" : ""}${minutes}`,
+  },
+  moveInRun: {
+    weight: 3,
+    draw: (r) => ({ start: r.start(), minutes: r.pick([-5, 5]) }),
+    may: MAY_RUN,
+    do: ({ device, startId }, { minutes }) => device.page.acts.moveInRun(startId, minutes),
+    words: ({ start, minutes }) => `moves start ${start + 1} by ${minutes} within its run`,
+  },
+  begin: {
+    weight: 3,
+    draw: (r) => ({ start: r.start() }),
+    may: MAY_RUN,
+    do: ({ device, startId }) => device.page.acts.begin(startId),
+    words: ({ start }) => `begins the run of start ${start + 1}`,
+  },
+  follow: {
+    weight: 4,
+    draw: (r) => ({ start: r.start() }),
+    may: MAY_RUN,
+    do: ({ device, startId }) => device.page.acts.follow(startId),
+    words: ({ start }) => `follows the run of start ${start + 1}`,
+  },
+  takeOver: {
+    weight: 2,
+    draw: (r) => ({ start: r.start() }),
+    may: MAY_RUN,
+    do: ({ device, startId }) => device.page.acts.takeOver(startId),
+    words: ({ start }) => `takes over the run of start ${start + 1}`,
+  },
+  press: {
+    weight: 8,
+    draw: (r) => ({ start: r.start(), kind: r.pick(["hold", "release", "done", "back"]) }),
+    may: MAY_RUN,
+    do: ({ device, startId }, { kind }) => device.page.acts.press(startId, kind),
+    words: ({ start, kind }) => `presses ${kind} in the run of start ${start + 1}`,
+  },
+  tick: {
+    weight: 4,
+    draw: (r) => ({ start: 0, line: r.pick(["Skates", "Dress", "Music"]), isOn: r.pick([true, false]) }),
+    do: ({ device, startId }, { line, isOn }) => device.page.acts.tick(startId, line, isOn),
+    words: ({ line, isOn }) => `ticks ${line} ${isOn ? "off" : "no more"}`,
+  },
+  plan: {
+    weight: 3,
+    draw: (r) => ({ start: r.start(), points: 10 + r.below(30) }),
+    may: MAY_BUILD,
+    do: ({ device, startId }, { points }) => device.page.acts.plan(startId, points),
+    words: ({ start, points }) => `sets the largest step of start ${start + 1} to ${points}`,
+  },
+  edit: {
+    weight: 4,
+    draw: (r) => ({ start: r.start(), title: `Title ${r.below(100)}`, inGroup: r.pick([true, false]) }),
+    may: MAY_BUILD,
+    do: ({ device, startId, world }, { title, inGroup, start }) =>
+      device.page.acts.edit(startId, title, inGroup ? [world.athletes[(start + 1) % 3].id] : []),
+    words: ({ start, title, inGroup }) => `edits start ${start + 1}: ${inGroup ? "a group" : title}`,
+  },
+  offline: {
+    weight: 2,
+    draw: () => ({}),
+    do: ({ device }) => {
+      device.isOnline = false;
+      device.page.tell("offline");
+    },
+    words: () => "loses its network",
+  },
+  online: {
+    weight: 3,
+    draw: () => ({}),
+    do: ({ device }) => {
+      Object.assign(device, { isOnline: true, losesAnswers: false });
+      void device.page.sendEverything();
+    },
+    words: () => "has its network again",
+  },
+  losesAnswers: {
+    weight: 1,
+    draw: () => ({}),
+    do: ({ device }) => {
+      device.losesAnswers = true;
+    },
+    words: () => "is heard, and hears no answers",
+  },
+  reload: {
+    weight: 2,
+    draw: () => ({}),
+    do: ({ device, world }) => world.reopen(device),
+    words: () => "reloads the page",
+  },
+  clock: {
+    weight: 1,
+    draw: (r) => ({ minutes: r.pick([-10, -4, 3, 10]) }),
+    do: ({ device }, { minutes }) => {
+      device.off = minutes * MINUTE;
+    },
+    words: ({ minutes }) => `has its clock set ${minutes} min off`,
+  },
+  switch: {
+    weight: 1,
+    draw: (r) => ({ person: r.below(4) }),
+    async do({ device, world }, { person }) {
+      if (!device.isOnline || device.losesAnswers || world.isDown()) return false;
+      await device.page.acts.signOut();
+      await world.signIn(device, world.people[person]);
+      return true;
+    },
+    words: ({ person }) => `is handed to person ${person + 1}, who signs in`,
+  },
+  listen: {
+    weight: 1,
+    draw: () => ({}),
+    do: ({ world }) => world.house.cutListen(),
+    words: () => "(the connection that listens for changes is cut)",
+  },
+  kill: {
+    weight: 0.4,
+    draw: (r) => ({ for: r.pick([2_000, 20_000]) }),
+    do: ({ world }, { for: time }) => world.house.killServer(world.time.now() + time),
+    words: ({ for: time }) => `(the server is killed, and comes again after ${time / 1000} s)`,
+  },
+};
+
+/** Each name as often as its weight says, in fifths. */
+const HAT = Object.entries(ACTS).flatMap(([name, { weight }]) => Array(Math.round(weight * 5)).fill(name));
+
+/** The course of a seed: who does what, and how long after the one before. */
+export function courseOf(seed, length) {
+  const chance = randomOf(seed);
+  const below = (n) => Math.floor(chance() * n);
+  const r = { below, pick: (list) => list[below(list.length)], start: () => below(3) };
+  const devices = 2 + below(3);
+  const acts = Array.from({ length }, () => {
+    const name = r.pick(HAT);
+    // Bursts: most come within a second, some after minutes.
+    const after = r.pick([50, 200, 600, 600, 2_000, 8_000, 60_000]);
+    return { name, device: below(devices), after, with: ACTS[name].draw(r) };
+  });
+  return { seed, devices, acts };
+}

@@ -1,0 +1,68 @@
+// Plays a course: everything in it, then calm, then the rules. And makes one that breaks something as short as it can.
+import { ACTS } from "./acts.mjs";
+import { endOf, RULES } from "./rules.mjs";
+import { openWorld } from "./world.mjs";
+
+/** Once everything is connected, so long everybody may take to agree, milliseconds of the simulation's time. */
+const CALM = 90_000;
+
+/** Plays a course. @returns what is wrong at its end, in words; and its story */
+export async function play(house, script, course) {
+  const world = await openWorld(house, script, course.devices);
+  const story = [];
+  const tell = (device, words) =>
+    story.push(
+      `${new Date(world.time.now()).toISOString().slice(11, 19)} ${device.name} (${device.person?.role ?? "nobody"}) ${words}`,
+    );
+  world.log.moved = 0;
+  try {
+    for (const [i, device] of world.devices.entries()) await world.signIn(device, world.people[i % 3]);
+    await world.time.pass(3_000, world.step);
+    for (const { name, device: at, after, with: drawn } of course.acts) {
+      await world.time.pass(after, world.step);
+      const device = world.devices[at];
+      const act = ACTS[name];
+      if (act.may && !act.may.has(device.person?.role)) continue;
+      const startId = drawn.start === undefined ? null : world.starts[drawn.start].id;
+      world.log.acts++;
+      const did = await Promise.race([
+        Promise.resolve(act.do({ device, world, startId }, drawn)).catch(() => false),
+        world.time.pass(0, world.step).then(() => undefined),
+      ]);
+      if (did === false) continue;
+      if (name.startsWith("move")) world.log.moved++;
+      tell(device, act.words(drawn));
+    }
+    for (const device of world.devices) {
+      Object.assign(device, { isOnline: true, losesAnswers: false });
+      void device.page.sendEverything();
+    }
+    await world.time.pass(CALM, world.step);
+    const end = await endOf(world);
+    const wrong = Object.entries(RULES).flatMap(([rule, holds]) =>
+      holds(world, end).map((words) => ({ rule, words })),
+    );
+    return { wrong, story };
+  } finally {
+    for (const device of world.devices) device.page.end();
+  }
+}
+
+/** A course that breaks the same rule with as few acts as that takes. */
+export async function shrink(house, script, course, rule, tries = 40) {
+  let best = course;
+  let size = Math.ceil(course.acts.length / 2);
+  for (let left = tries; left > 0 && size >= 1; ) {
+    let isSmaller = false;
+    for (let from = 0; from < best.acts.length && left > 0; from += size, left--) {
+      const acts = [...best.acts.slice(0, from), ...best.acts.slice(from + size)];
+      const { wrong } = await play(house, script, { ...best, acts });
+      if (!wrong.some((w) => w.rule === rule)) continue;
+      best = { ...best, acts };
+      isSmaller = true;
+      break;
+    }
+    if (!isSmaller) size = Math.floor(size / 2);
+  }
+  return best;
+}

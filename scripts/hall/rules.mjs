@@ -1,0 +1,138 @@
+// What must hold once everything is connected and still, written from the documents alone. Each rule says what is wrong, in
+// words, or nothing.
+
+/** All devices and the server say the same of when each start is, and what it is called. */
+function sameStarts(_world, end) {
+  return end.devices.flatMap(({ device, look }) =>
+    look.starts.flatMap((start) => {
+      const truth = end.starts.get(start.id);
+      const wrong = [];
+      if (truth && truth.startsAt !== start.startsAt)
+        wrong.push(
+          `${device.name} has start ${end.numberOf(start.id)} at ${clock(start.startsAt)}, the server at ${clock(truth.startsAt)}`,
+        );
+      if (truth && truth.title !== start.title && look.held === 0)
+        wrong.push(
+          `${device.name} calls start ${end.numberOf(start.id)} “${start.title}”, the server “${truth.title}”`,
+        );
+      if (truth && truth.points !== start.points && look.conflicts === 0)
+        wrong.push(
+          `${device.name} has a largest step of ${start.points} at start ${end.numberOf(start.id)}, the server ${truth.points}`,
+        );
+      return wrong;
+    }),
+  );
+}
+
+/** A run under way goes by where its start is, on every device that has it, and so does its log. */
+function runsGoByTheirStart(_world, end) {
+  const wrong = [];
+  for (const { device, look } of end.devices)
+    for (const run of look.runs) {
+      const truth = end.runs.get(run.id);
+      if (!truth || run.isOver || run.status === "ended") continue;
+      const start = end.starts.get(truth.startId);
+      if (start && run.startsAt !== start.startsAt)
+        wrong.push(
+          `${device.name} runs start ${end.numberOf(truth.startId)} to ${clock(run.startsAt)}, which is at ${clock(start.startsAt)}`,
+        );
+      const missing = truth.events.filter((id) => !run.events.includes(id));
+      if (missing.length > 0)
+        wrong.push(`${device.name} lacks ${missing.length} presses of run ${run.id.slice(0, 4)}`);
+    }
+  for (const [id, { startId, moves }] of end.runs) {
+    const start = end.starts.get(startId);
+    if (start && moves.length > 0 && moves.at(-1) !== start.startsAt)
+      wrong.push(
+        `the log of run ${id.slice(0, 4)} ends with ${clock(moves.at(-1))}, its start is at ${clock(start.startsAt)}`,
+      );
+  }
+  return wrong;
+}
+
+/** A move of a start is recorded once where it is made: a log never has two in a row that say the same. */
+function movesOnce(world, end) {
+  const wrong = [];
+  for (const [id, { moves }] of end.runs) {
+    const twice = moves.findIndex((at, i) => i > 0 && at === moves[i - 1]);
+    if (twice >= 0)
+      wrong.push(`the log of run ${id.slice(0, 4)} has the move to ${clock(moves[twice])} twice`);
+    const most = world.log.moved;
+    if (moves.length > most)
+      wrong.push(`the log of run ${id.slice(0, 4)} has ${moves.length} moves, of ${most} that were pressed`);
+  }
+  return wrong;
+}
+
+/** Each acknowledged press is there, once. */
+function nothingLost(world, end) {
+  const wrong = [];
+  for (const [press, { run, kind }] of world.log.acknowledged)
+    if (!end.runs.get(run)?.events.includes(press))
+      wrong.push(`a ${kind} that was acknowledged is not in its log`);
+  return wrong;
+}
+
+/** Nothing is sent under another person's name. */
+function ownName(world) {
+  return [...world.log.names.values()]
+    .filter((names) => names.size > 1)
+    .map((names) => `a press was sent under ${names.size} names`);
+}
+
+/** What is here is sent, or somebody is told why it is not. */
+function nothingStuck(_world, end) {
+  return end.devices.flatMap(({ device, look }) => {
+    const told =
+      look.failures.length + look.conflicts + look.held + look.runs.filter((r) => r.refused).length;
+    return look.unsent > 0 && told === 0
+      ? [`${device.name} has ${look.unsent} unsent, and says nothing of it`]
+      : [];
+  });
+}
+
+/** Requests of a device stay under a bound: what it reads by itself, and a few for each thing that is done. */
+function fewRequests(world, end) {
+  const most = 200 + end.seconds * 1.5 + world.log.acts * 20;
+  return end.devices
+    .filter(({ device }) => device.requests > most)
+    .map(({ device }) => `${device.name} asked ${device.requests} times in ${Math.round(end.seconds)} s`);
+}
+
+const clock = (at) => new Date(at).toISOString().slice(11, 19);
+
+export const RULES = {
+  sameStarts,
+  runsGoByTheirStart,
+  movesOnce,
+  nothingLost,
+  ownName,
+  nothingStuck,
+  fewRequests,
+};
+
+/** Everything that the rules go by, once all is still. */
+export async function endOf(world) {
+  const starts = new Map();
+  const runs = new Map();
+  for (const { id } of world.starts) {
+    const start = await world.ask(`/starts/${id}`);
+    starts.set(id, {
+      startsAt: Date.parse(start.startsAt),
+      title: start.title,
+      points: start.plan.body.stepPoints,
+    });
+  }
+  for (const { id } of (await world.ask("/runs")).runs) {
+    const run = await world.ask(`/runs/${id}`);
+    const moves = run.events.filter((e) => e.kind === "start-moved").map((e) => Date.parse(e.startsAt));
+    runs.set(id, { startId: run.startId, events: run.events.map((e) => e.id), moves });
+  }
+  return {
+    starts,
+    runs,
+    numberOf: (id) => world.starts.findIndex((s) => s.id === id) + 1,
+    seconds: (world.time.now() - world.began) / 1000,
+    devices: world.devices.map((device) => ({ device, look: device.page.look() })),
+  };
+}
