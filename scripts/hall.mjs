@@ -1,8 +1,10 @@
 // The hall: a simulated competition day that tries where things meet. Several phones with the application's own data layer, several
 // people, the real server on the real database, and a world that goes wrong; then the rules of what must hold.
-// `npm run hall -- --seed 7` plays one course, `--courses 50` so many from there on, `--seconds 60` for so long.
+// `npm run hall -- --seed 7` plays one course, `--courses 50` so many from there on, `--seconds 60` for so long. `--bugs` puts
+// bugs back one at a time, and says which courses find them.
 import { parseArgs } from "node:util";
 import { courseOf } from "./hall/acts.mjs";
+import { BUGS } from "./hall/bugs.mjs";
 import { play, shrink } from "./hall/course.mjs";
 import { openHouse } from "./hall/house.mjs";
 import { bundleDevice } from "./hall/realm.mjs";
@@ -19,8 +21,28 @@ const { values } = parseArgs({
     courses: { type: "string" },
     seconds: { type: "string" },
     length: { type: "string", default: String(LENGTH) },
+    bugs: { type: "boolean", default: false },
   },
 });
+
+/** Courses after which a bug counts as not found. */
+const MOST_FOR_A_BUG = 25;
+
+/** Puts bugs back one at a time and says after how many courses each is found, and by which rule. */
+async function findBugs(house, first, most) {
+  for (const bug of BUGS) {
+    const script = await bundleDevice(root, bug);
+    let found = null;
+    let played = 0;
+    while (!found && played < most) {
+      const { wrong } = await play(house, script, courseOf(first + played, Number(values.length)));
+      played++;
+      [found] = wrong;
+    }
+    say(`${bug.what}: ${found ? `${played} (${found.rule}: ${found.words})` : `not in ${played}`}`);
+    if (!found) process.exitCode = 1;
+  }
+}
 
 main(async () => {
   await ensurePackages();
@@ -32,6 +54,10 @@ main(async () => {
   const most = values.courses ? Number(values.courses) : values.seconds ? Number.POSITIVE_INFINITY : 1;
   const until = values.seconds ? performance.now() + Number(values.seconds) * 1000 : Number.POSITIVE_INFINITY;
   let played = 0;
+  if (values.bugs) {
+    await findBugs(house, first, values.courses ? most : MOST_FOR_A_BUG);
+    return house.close();
+  }
   try {
     for (let seed = first; played < most && performance.now() < until; seed++, played++) {
       const course = courseOf(seed, Number(values.length));

@@ -16,7 +16,7 @@ export async function play(house, script, course) {
     );
   world.log.moved = 0;
   try {
-    for (const [i, device] of world.devices.entries()) await world.signIn(device, world.people[i % 3]);
+    for (const [i, device] of world.devices.entries()) await world.time.until(world.signIn(device, world.people[i % 3]), world.step);
     await world.time.pass(3_000, world.step);
     for (const { name, device: at, after, with: drawn } of course.acts) {
       await world.time.pass(after, world.step);
@@ -31,6 +31,7 @@ export async function play(house, script, course) {
       ]);
       if (did === false) continue;
       if (name.startsWith("move")) world.log.moved++;
+      if (did !== undefined) note(world, device, startId, name, drawn);
       tell(device, act.words(drawn));
     }
     for (const device of world.devices) {
@@ -46,6 +47,18 @@ export async function play(house, script, course) {
   } finally {
     for (const device of world.devices) device.page.end();
   }
+}
+
+/** Notes what was pressed of a start, for the rules. A move within a run and one of a group are by whoever did them. */
+function note({ log }, device, startId, name, { minutes = 0, title = null, inGroup = false }) {
+  if (!["move", "moveInRun", "edit"].includes(name)) return;
+  const before = log.pressed.get(startId) ?? { by: new Set(), minutes: 0, title: null, hasMoved: false };
+  log.pressed.set(startId, {
+    by: before.by.add(device),
+    minutes: before.minutes + minutes,
+    title: name === "edit" && !inGroup ? title : before.title,
+    hasMoved: before.hasMoved || name !== "edit",
+  });
 }
 
 /** A course that breaks the same rule with as few acts as that takes. */

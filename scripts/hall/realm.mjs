@@ -1,8 +1,21 @@
 // A device: the application's data layer in a realm of its own, with its own storage, clock, network and cookie.
+import { readFileSync } from "node:fs";
 import vm from "node:vm";
 
-/** The application's data layer as one script. */
-export async function bundleDevice(root) {
+/** Reads one file with other lines in it: a bug that is put back. */
+const withBug = (root, { file, edits }) => ({
+  name: "bug",
+  setup(build) {
+    build.onLoad({ filter: /\.tsx?$/ }, ({ path }) => {
+      if (path !== `${root}/${file}`) return null;
+      const text = readFileSync(path, "utf8");
+      return { contents: edits.reduce((all, [from, to]) => all.replace(from, () => to), text), loader: "ts" };
+    });
+  },
+});
+
+/** The application's data layer as one script. @param bug that is put back for it; none as it is */
+export async function bundleDevice(root, bug = null) {
   const { build } = await import("esbuild");
   const { outputFiles } = await build({
     entryPoints: [`${root}/app/hall/device.ts`],
@@ -14,6 +27,7 @@ export async function bundleDevice(root) {
     define: { "process.env.NODE_ENV": '"production"' },
     alias: { "~": `${root}/app` },
     logLevel: "error",
+    plugins: bug ? [withBug(root, bug)] : [],
   });
   return new vm.Script(outputFiles[0].text, { filename: "device.js" });
 }
@@ -33,6 +47,9 @@ function makeStorage(kept) {
     },
   );
 }
+
+/** How long answers to writes are on their way, milliseconds. */
+const LATENCIES = [40, 150, 900, 60, 2_500];
 
 /** Something that listens. */
 function makeTarget() {
@@ -91,6 +108,9 @@ export function openRealm(script, device, world) {
     const set = answer.headers.get("set-cookie");
     if (set) device.cookie = /tonodrome=;/.test(set) ? null : set.split(";")[0];
     world.heard(device, path, init, answer);
+    // An answer is on its way for a while, in which people go on pressing.
+    if (isWrite)
+      await new Promise((arrived) => time.set(arrived, LATENCIES[device.requests % LATENCIES.length], owner));
     // The network went while it was on its way: the server has it, and nobody here knows.
     if (device.losesAnswers) throw new TypeError("Failed to fetch");
     return {

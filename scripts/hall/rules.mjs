@@ -99,6 +99,36 @@ function fewRequests(world, end) {
     .map(({ device }) => `${device.name} asked ${device.requests} times in ${Math.round(end.seconds)} s`);
 }
 
+/** Nobody sends what the server cannot take, and the server has no faults of its own. */
+const noFaults = (world) => [...new Set(world.log.faults)];
+
+/** Where one phone alone moved or named a start, it is as was pressed there: presses add up, and none is lost. */
+function pressesCount(world, end) {
+  const wrong = [];
+  for (const [id, { by, minutes, title, hasMoved }] of world.log.pressed) {
+    const [device] = by;
+    const look = end.devices.find((d) => d.device === device)?.look;
+    if (by.size !== 1 || device.hands > 1 || !look || look.failures.length + look.held + look.unsent > 0)
+      continue;
+    const start = end.starts.get(id);
+    const began = world.starts.find((s) => s.id === id).startsAt;
+    const name = `start ${end.numberOf(id)}`;
+    if (hasMoved && start.startsAt !== began + minutes * 60_000)
+      wrong.push(
+        `${name} was moved by ${minutes} min in all, and is at ${clock(start.startsAt)} from ${clock(began)}`,
+      );
+    if (title !== null && start.title !== title)
+      wrong.push(`${name} was called “${title}” last, and is called “${start.title}”`);
+  }
+  return wrong;
+}
+
+/** Nobody sees what they may not: an athlete no run of others. */
+const seesOwn = (_world, end) =>
+  end.devices
+    .filter(({ device, look }) => device.person?.role === "athlete" && look.runs.length > 0)
+    .map(({ device }) => `${device.name} shows an athlete a run that somebody else made`);
+
 const clock = (at) => new Date(at).toISOString().slice(11, 19);
 
 export const RULES = {
@@ -109,6 +139,9 @@ export const RULES = {
   ownName,
   nothingStuck,
   fewRequests,
+  noFaults,
+  pressesCount,
+  seesOwn,
 };
 
 /** Everything that the rules go by, once all is still. */

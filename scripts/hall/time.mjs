@@ -8,6 +8,8 @@ export function makeTime(begins) {
   const timers = new Map();
   let asked = 0;
   let wrote = 0;
+  /** Whoever waits until all that was asked is answered. */
+  const waiting = [];
   const rest = () => new Promise((done) => setImmediate(done));
 
   return {
@@ -29,16 +31,27 @@ export function makeTime(begins) {
       } finally {
         asked--;
         if (isWrite) wrote = performance.now();
+        if (asked === 0) for (const go of waiting.splice(0)) go();
       }
     },
     /** Waits until nothing is under way, and what was written has been told to whoever listens. */
     async quiet() {
       for (let calm = 0; calm < 3; ) {
+        if (asked > 0) await new Promise((go) => waiting.push(go));
         await rest();
         const isTelling = performance.now() - wrote < TOLD;
         if (isTelling) await new Promise((done) => setTimeout(done, 5));
         calm = asked > 0 || isTelling ? 0 : calm + 1;
       }
+    },
+    /** Lets time pass until something is over. */
+    async until(promise, step) {
+      let isOver = false;
+      const over = promise.finally(() => {
+        isOver = true;
+      });
+      while (!isOver) await this.pass(100, step);
+      return over;
     },
     /** Lets so much time pass. @param step told with each moment at which something happens */
     async pass(ms, step) {

@@ -58,7 +58,7 @@ async function makeClub(base, begins) {
     });
     const body = { ...data.plan.body, items: [item(), item(), item()] };
     await ask(base, cookie, "PUT", `${at}/plans/${data.plan.id}`, { version: 1, body });
-    starts.push({ id: data.id, planId: data.plan.id, athleteId: athlete.id });
+    starts.push({ id: data.id, planId: data.plan.id, athleteId: athlete.id, startsAt });
   }
   const people = [owner];
   for (const [role, name] of [
@@ -85,13 +85,19 @@ export async function openWorld(house, script, deviceCount) {
   await house.setClock(begins);
   const club = await makeClub(house.base, begins);
   /** What was said to be recorded, and under whose name each press came. */
-  const log = { acknowledged: new Map(), refused: [], names: new Map(), acts: 0 };
+  const log = { acknowledged: new Map(), names: new Map(), faults: [], pressed: new Map(), acts: 0 };
   const world = {
     ...{ ...club, time, began: begins, log, house },
     base: () => house.base,
     isDown: () => house.isDown,
     step: (at) => house.setClock(at),
-    heard(device, path, { method, body }, { status }) {
+    heard(device, path, { method, body }, { status, text }) {
+      if (status === 400 || status === 500) {
+        const { path: field, message } = JSON.parse(text);
+        // A press or a tick by a clock that is fast is stamped anew.
+        if (status === 500 || !field?.endsWith(".at"))
+          log.faults.push(`${device.name}: ${method ?? "GET"} ${path} ${status} ${field}: ${message}`);
+      }
       const events = /\/runs\/([0-9a-f-]+)\/events$/.exec(path);
       if (method !== "POST" || !events) return;
       for (const { id, kind } of JSON.parse(body).events) {
@@ -108,7 +114,7 @@ export async function openWorld(house, script, deviceCount) {
   for (let i = 0; i < deviceCount; i++) {
     const device = {
       ...{ name: `phone ${i + 1}`, kept: new Map(), cookie: null, isOnline: true, losesAnswers: false },
-      ...{ off: 0, requests: 0, person: null },
+      ...{ off: 0, requests: 0, person: null, hands: 0 },
     };
     device.page = openRealm(script, device, world);
     world.devices.push(device);
@@ -121,6 +127,7 @@ export async function openWorld(house, script, deviceCount) {
   };
   world.signIn = async (device, person) => {
     device.person = person;
+    device.hands++;
     await device.page.acts.signIn(person.email, PASSWORD);
   };
   return world;

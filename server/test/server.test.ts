@@ -101,6 +101,7 @@ it("migrates from empty, twice without harm, and several servers at once", async
     "0009-days",
     "0010-orders",
     "0011-calendars",
+    "0012-press-order",
   ]);
   expect(await migrate(url)).toEqual([]);
   const withoutClub = await databases[0]?.sequelize.query(
@@ -148,6 +149,7 @@ it("migrates a database of the release before accounts, keeps all of it, and han
     "0009-days",
     "0010-orders",
     "0011-calendars",
+    "0012-press-order",
   ]);
   const runs = await models.Run.findAll();
   expect(Object.fromEntries(runs.map((r) => [r.id, r.athleteId]))).toEqual({
