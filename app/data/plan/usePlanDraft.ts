@@ -36,6 +36,9 @@ export interface PlanDraft {
   drop: () => void;
 }
 
+/** What hears of a save, by plan: also after its page was left in the middle of one, until that is open again. */
+const hearing = new Map<string, () => void>();
+
 /** What was saved here, unless what was read since is newer. */
 const newerOf = (landed: Plan | null, read: Plan): Plan =>
   landed && landed.version > read.version ? landed : read;
@@ -74,23 +77,26 @@ export function usePlanDraft(start: Start): PlanDraft {
   }
 
   const from = useStable(() => newerOf(landed.current, start.plan));
-  useEffect(
-    () =>
-      planDrafts.whenLanded((answer, id, how) => {
-        if (id !== key) return;
-        putPlan(client, start.id, answer);
-        if (how.kind === "saved" || how.side !== null) {
-          landed.current = answer;
-          mind.current?.ours.add(answer.version);
-        }
-        if (how.kind !== "theirs" || how.side === null) return;
-        const { side, before } = how;
-        // What can be taken back likewise: theirs is nobody's here to take back.
-        const upon = (own: PlanBody) => planUpon(before.base, own, answer, side);
-        setHistory(({ past, future }) => ({ past: past.map(upon), future: future.map(upon) }));
-      }),
-    [client, key, start.id, setHistory],
-  );
+  useEffect(() => {
+    hearing.get(key)?.();
+    const end = planDrafts.whenLanded((answer, id, how) => {
+      if (id !== key) return;
+      putPlan(client, start.id, answer);
+      if (how.kind === "saved" || how.side !== null) {
+        landed.current = answer;
+        mind.current?.ours.add(answer.version);
+      }
+      if (how.kind !== "theirs" || how.side === null) return;
+      const { side, before } = how;
+      // What can be taken back likewise: theirs is nobody's here to take back.
+      const upon = (own: PlanBody) => planUpon(before.base, own, answer, side);
+      setHistory(({ past, future }) => ({ past: past.map(upon), future: future.map(upon) }));
+    });
+    hearing.set(key, end);
+    return () => {
+      if (!planDrafts.get(key)) end();
+    };
+  }, [client, key, start.id, setHistory]);
 
   const edit = useStable((change: (body: PlanBody) => PlanBody) => {
     const now = planDrafts.get(key);

@@ -322,3 +322,21 @@ it("what was done can be taken back after one has left and come back, as long as
   second.unmount();
   expect(visit(9).result.current.undo).toBeNull();
 });
+
+it("what is saved while one leaves stands in its place, and can be taken back likewise", async () => {
+  answer = saved;
+  const client = new QueryClient();
+  client.setQueryData(["start", start.id], start);
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={client}>{children}</QueryClientProvider>
+  );
+  const read = () => client.getQueryData<typeof start>(["start", start.id]) ?? start;
+  const first = renderHook(() => usePlanDraft(start), { wrapper });
+  act(() => first.result.current.edit(steps(25)));
+  first.unmount();
+  await act(() => new Promise((done) => setTimeout(done, 20)));
+  expect(read().plan).toMatchObject({ version: 4, body: { stepPoints: 25 } });
+  const second = renderHook(() => usePlanDraft(read()), { wrapper });
+  act(() => second.result.current.undo?.());
+  expect(second.result.current.body.stepPoints).toBe(20);
+});
