@@ -11,10 +11,15 @@ interface Row {
   seconds: number;
 }
 
-/** The last warm-ups of an athlete that began, each with the drills of the shelf it was made of. */
+/**
+ * The last warm-ups of an athlete that began, each with the drills of the shelf it was made of. A summary that is behind the
+ * presses is not gone by: whether it began is seen from them, how long it is from its plan.
+ */
 const SQL = `
   SELECT to_char(r.starts_at AT TIME ZONE r.zone, 'YYYY-MM-DD') AS day,
-    coalesce((r.summary ->> 'plannedSeconds')::float, 0) AS seconds,
+    coalesce(
+      CASE WHEN r.summed = r.presses THEN (r.summary ->> 'plannedSeconds')::float END,
+      (SELECT sum((d ->> 'plannedSeconds')::float) FROM jsonb_array_elements(r.plan -> 'drills') AS d), 0) AS seconds,
     coalesce((
       SELECT json_agg(id ORDER BY at) FROM (
         SELECT d.drill ->> 'drillId' AS id, min(d.at) AS at
@@ -22,7 +27,8 @@ const SQL = `
         WHERE d.drill ->> 'drillId' IS NOT NULL GROUP BY 1 ORDER BY 2 LIMIT ${MOST_DRILLS}
       ) AS once), '[]'::json) AS "drillIds"
   FROM runs r
-  WHERE r.club_id = $1 AND r.athlete_id = $2 AND r.summary ->> 'kind' = 'warm-up' AND r.summary ->> 'beganAt' IS NOT NULL
+  WHERE r.club_id = $1 AND r.athlete_id = $2 AND coalesce(r.plan ->> 'kind', 'warm-up') = 'warm-up'
+    AND EXISTS (SELECT 1 FROM run_events e WHERE e.club_id = r.club_id AND e.run_id = r.id AND e.event ->> 'kind' = 'begin')
   ORDER BY r.starts_at DESC, r.id LIMIT ${MOST_EARLIER}`;
 
 /** What checks look back on: whether a warm-up is always the same, or has something new. */
