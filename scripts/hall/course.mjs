@@ -16,7 +16,8 @@ export async function play(house, script, course) {
     );
   world.log.moved = 0;
   try {
-    for (const [i, device] of world.devices.entries()) await world.time.until(world.signIn(device, world.people[i % 3]), world.step);
+    for (const [i, device] of world.devices.entries())
+      await world.time.until(world.signIn(device, world.people[i % 3]), world.step);
     await world.time.pass(3_000, world.step);
     for (const { name, device: at, after, with: drawn } of course.acts) {
       await world.time.pass(after, world.step);

@@ -18,6 +18,7 @@ export * from "./figures";
 export * from "./glance";
 export * from "./invites";
 export * from "./judge";
+export * from "./longestAvailable";
 export * from "./members";
 export * from "./most";
 export * from "./movedStart";

@@ -1,4 +1,5 @@
-import { LONGEST_AVAILABLE, type Start, type StartInput } from "./starts";
+import { LONGEST_AVAILABLE } from "./longestAvailable";
+import type { Start, StartInput } from "./starts";
 
 /**
  * What changes when a start moves: the athlete is still ready when they were, but never after the start, nor more than the

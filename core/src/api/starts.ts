@@ -7,12 +7,10 @@ import { nameSchema, noteSchema } from "../words/text";
 import { athleteRefSchema } from "./athletes";
 import { askedVersionSchema, instantSchema, newIdSchema, versionSchema } from "./common";
 import { startGlanceSchema } from "./glance";
+import { LONGEST_AVAILABLE } from "./longestAvailable";
 import { MOST } from "./most";
 import { orderNumberSchema } from "./orders";
 import { planSchema } from "./plans";
-
-/** Longest time available that a start may have, seconds. */
-export const LONGEST_AVAILABLE = 12 * 3600;
 
 /** The fields of a start that a person gives. */
 export const startShape = {
