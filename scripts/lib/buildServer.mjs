@@ -12,7 +12,7 @@ const MARK = path.join(DIST, ".sources");
 const ENTRIES = {
   main: "main.ts",
   importWorker: "clubFile/importWorker.ts",
-  worker: "work/worker.ts",
+  worker: "threads/worker.ts",
   access: "access/operator.ts",
   clearDemos: "demo/reset.ts",
 };

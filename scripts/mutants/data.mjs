@@ -175,7 +175,12 @@ const mutants = [
   ["unseen the clock is believed", clock, "|| !isSeen", ""],
   ["what was found out is kept", clock, "keep(KEY, { ahead, at: Date.now() });", ""],
   ["for half a day", clock, "const BELIEVED = 12 * 3_600_000;", "const BELIEVED = 9e15;"],
-  ["correctors are told by how much", clock, "correct(before - ahead)", "correct(ahead - before)"],
+  [
+    "correctors are told by how much",
+    clock,
+    "correctors.tell(before - ahead)",
+    "correctors.tell(ahead - before)",
+  ],
   ["the time is known for a minute", clock, "since(heard) < FRESH", "true"],
   ["fast and slow", clock, 'aheadSeconds > 0 ? "fast" : "slow"', '"fast"'],
   [
@@ -272,8 +277,8 @@ const mutants = [
   [
     "what ends with a session is told",
     "app/data/account/account.ts",
-    "for (const act of endings) act();",
-    "",
+    "  put(null, null, wanted);\n  endings.tell();",
+    "  put(null, null, wanted);",
   ],
   [
     "the club that was chosen",

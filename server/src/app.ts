@@ -51,10 +51,10 @@ import { startList } from "./resources/startList";
 import { starts } from "./resources/starts";
 import { templates } from "./resources/templates";
 import { ticks } from "./resources/ticks";
+import { makeThreads } from "./threads/threads";
 import { answerUnreadable } from "./unreadable";
 import { validatorCompiler } from "./validation/validate";
 import { contentPolicy, serveWeb } from "./web";
-import { makeWork } from "./work/work";
 
 /** What the server is built from, apart from its database. */
 export type AppOptions = Omit<Config, "poolSize" | "port" | "host" | "logLevel" | "webRoot"> & {
@@ -146,12 +146,12 @@ export async function buildApp(database: Database, options: AppOptions): Promise
     transform: jsonSchemaTransform,
   });
 
-  const work = makeWork(options.worker);
-  app.addHook("onClose", () => work.close());
+  const threads = makeThreads(options.worker);
+  app.addHook("onClose", () => threads.close());
   const context: Context = {
     ...database,
     ...options,
-    work,
+    threads,
     changes: makeChanges(database, options.listenUrl),
     rateLimits: makeRateLimits(database, options.secrets[0] as string, options),
   };

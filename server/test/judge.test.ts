@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import { fitPlan, runPlanOf } from "@tonodrome/core";
 import { fitFileSchema } from "@tonodrome/core/fitting";
-import { makeWork } from "../src/work/work";
+import { makeThreads } from "../src/threads/threads";
 import { makeStart, planBody } from "./make";
 import { type TestServer, testServer } from "./testServer";
 
@@ -81,21 +81,21 @@ describe("judging", () => {
   });
 
   it("gives up on what takes too long, judges one at a time for a person, and none for whoever hung up", async () => {
-    const work = makeWork(path.resolve(__dirname, "..", "dist", "worker.js"));
+    const threads = makeThreads(path.resolve(__dirname, "..", "dist", "worker.js"));
     const file = fitFileSchema.parse(example());
-    await expect(work.do("judge", file, { longest: 1 })).rejects.toMatchObject({ code: "too_large" });
+    await expect(threads.do("judge", file, { longest: 1 })).rejects.toMatchObject({ code: "too_large" });
     // However busy this machine is.
-    const judge = (whose: string) => work.do("judge", file, { whose, longest: 60_000 });
+    const judge = (whose: string) => threads.do("judge", file, { whose, longest: 60_000 });
     const answers = await Promise.allSettled(["Ada", "Bo", "Ada", "Cy"].map(judge));
     expect(answers.map((a) => a.status)).toEqual(["fulfilled", "fulfilled", "rejected", "fulfilled"]);
     expect(answers[2]).toMatchObject({ reason: { code: "too_many" } });
     const gone = new AbortController();
-    const left = [1, 2, 3].map((n) => work.do("judge", file, { whose: `${n}`, signal: gone.signal }));
+    const left = [1, 2, 3].map((n) => threads.do("judge", file, { whose: `${n}`, signal: gone.signal }));
     gone.abort();
     for (const one of await Promise.allSettled(left)) expect(one.status).toBe("rejected");
     // Nobody's place is lost by it.
     await expect(judge("1")).resolves.toHaveProperty("findings");
-    await work.close();
+    await threads.close();
   });
 });
 

@@ -3,6 +3,7 @@ import { createStore } from "zustand/vanilla";
 import { ApiFailure, ask, whenSignedOut } from "~/data/client/api";
 import { earlyBody } from "~/data/client/early";
 import { forget, isRecord, keep, readKept } from "~/data/device/storage";
+import { makeListeners } from "~/data/listeners/listeners";
 import { ME as ME_AT } from "~/early/asks";
 import { CLUB } from "~/early/keptKeys";
 
@@ -62,14 +63,14 @@ function put(
   const before = currentAccount();
   if (JSON.stringify(me) === JSON.stringify(before.me) && failure === before.failure) return;
   // What the last one left is gone before the next one is here.
-  if (before.me && me && me.id !== before.me.id) for (const act of endings) act();
+  if (before.me && me && me.id !== before.me.id) endings.tell();
   store.setState(accountOf(me, failure, wanted));
   if (me) keep(ME, me);
   else if (me === null) forget(ME);
-  for (const act of changes) act();
+  changes.tell();
 }
 
-const endings = new Set<() => void>();
+const endings = makeListeners();
 
 /** What is to happen when the session here is over, whoever ended it and wherever. */
 export function whenSessionEnds(act: () => void): void {
@@ -78,7 +79,7 @@ export function whenSessionEnds(act: () => void): void {
 
 function ended(wanted: string | null): void {
   put(null, null, wanted);
-  for (const act of endings) act();
+  endings.tell();
 }
 
 whenSignedOut(() => ended(window.location.pathname));
@@ -131,7 +132,7 @@ export function membershipOf({ club }: Account): Membership {
 /** The club one acts in. For code outside of what is drawn, where there is one. @throws where there is none */
 export const currentMembership = (): Membership => membershipOf(currentAccount());
 
-const changes = new Set<() => void>();
+const changes = makeListeners();
 
 /** What is to happen when somebody else is here, or whoever is here may do something else. */
 export function whenAccountChanges(act: () => void): void {
@@ -143,7 +144,7 @@ window.addEventListener("storage", ({ key }) => {
   if (key !== ME) return;
   const me = readKept(ME, meIn);
   if (me?.id === currentAccount().me?.id) return;
-  if (currentAccount().me) for (const act of endings) act();
+  if (currentAccount().me) endings.tell();
   store.setState(accountOf(me));
-  for (const act of changes) act();
+  changes.tell();
 });

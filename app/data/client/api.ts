@@ -1,4 +1,4 @@
-import { type ErrorCode, HEADERS } from "@tonodrome/core/api";
+import { ERROR_CODES, type ErrorCode, HEADERS } from "@tonodrome/core/api";
 import { isRecord } from "~/data/device/storage";
 import { PATIENCE } from "~/early/asks";
 import { type AnswerName, type AnswerOf, ChecksMissing, checked } from "./answers";
@@ -129,24 +129,7 @@ function unreachable(): ApiFailure {
 }
 
 /** Codes that are known here; a later server may have others. */
-const CODES: ReadonlySet<string> = new Set<ErrorCode>([
-  "invalid_input",
-  "signed_out",
-  "wrong_password",
-  "forbidden",
-  "not_found",
-  "version_conflict",
-  "taken",
-  "last_owner",
-  "not_empty",
-  "full",
-  "link_over",
-  "too_large",
-  "unsupported_media_type",
-  "too_many",
-  "unavailable",
-  "internal",
-]);
+const CODES: ReadonlySet<string> = new Set(ERROR_CODES);
 
 /** What a refusal comes to that is not known here, by its status. */
 function codeOf(code: string, status = 500): ErrorCode {

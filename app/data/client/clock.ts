@@ -1,5 +1,6 @@
 import { createStore } from "zustand/vanilla";
 import { isRecord, keep, readKept } from "~/data/device/storage";
+import { makeListeners } from "~/data/listeners/listeners";
 
 /*
  * The time, as the server has it as far as that is known. The device's clock may be minutes wrong, and may jump while the
@@ -54,7 +55,7 @@ let heard: Asked | null = null;
 let looked = { wall: Date.now(), steady: performance.now() };
 
 /** Told by how much later than thought it really is, milliseconds. */
-const correctors = new Set<(by: number) => void>();
+const correctors = makeListeners<[by: number]>();
 
 /**
  * Looks at the device's clock. While somebody looks at the page, time passes as a steady count says: a clock that says
@@ -125,7 +126,7 @@ export function hearServerTime(said: string | null, asked: Asked): void {
   if (ahead === before || (ahead !== 0 && before !== 0 && Math.abs(ahead - before) < NOTABLE)) return;
   clock.setState({ ahead });
   keep(KEY, { ahead, at: Date.now() });
-  for (const correct of correctors) correct(before - ahead);
+  correctors.tell(before - ahead);
 }
 
 /** Whether the server has been heard so lately that the time is known. */

@@ -1,6 +1,7 @@
 import { type Day, daySchema } from "@tonodrome/core/api";
 import type { DayStep } from "@tonodrome/core/day";
 import { ask } from "~/data/client/api";
+import { tolerant } from "~/data/client/tolerant";
 import { makeDrafts } from "~/data/outbox/drafts";
 
 /** How long after the last edit a day is saved by itself, and how long after no answer it is tried again, milliseconds. */
@@ -18,10 +19,7 @@ export const dayDrafts = makeDrafts<Steps, Day, (typeof BOTH)[number]>({
   field: "steps",
   read: (kept) => daySchema.shape.steps.safeParse(kept).data,
   valueOf: ({ steps }) => steps,
-  answerIn: (current) => {
-    const { version, steps } = (current ?? {}) as Partial<Day>;
-    return daySchema.safeParse({ version, steps }).data;
-  },
+  answerIn: (current) => tolerant(daySchema).safeParse(current).data,
   write: ({ clubId, version, value }, startId) =>
     ask("day", "PUT", `/clubs/${clubId}/starts/${startId}/day`, { version, steps: value }),
   meet: ({ value }) => ({ together: value, meetings: BOTH }),

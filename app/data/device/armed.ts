@@ -1,3 +1,4 @@
+import { makeListeners } from "~/data/listeners/listeners";
 import { ALARMS } from "~/early/keptKeys";
 import { forget, keep, readKept } from "./storage";
 
@@ -10,7 +11,7 @@ import { forget, keep, readKept } from "./storage";
 const MOST = 40;
 
 const NONE: readonly string[] = [];
-const listeners = new Set<() => void>();
+const listeners = makeListeners();
 let armed: readonly string[] | null = null;
 
 /** The starts whose day calls here. */
@@ -26,14 +27,11 @@ function set(ids: readonly string[]): void {
   armed = ids.slice(-MOST);
   if (armed.length > 0) keep(ALARMS, armed);
   else forget(ALARMS);
-  for (const listener of listeners) listener();
+  listeners.tell();
 }
 
 /** Tells when that changes. @returns what ends it */
-export function whenArmed(listener: () => void): () => void {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-}
+export const whenArmed = listeners.add;
 
 /** Whether a start's day is to call here. */
 export function arm(id: string, on: boolean): void {

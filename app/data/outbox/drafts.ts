@@ -2,6 +2,7 @@ import { hashKey } from "@tanstack/query-core";
 import { createStore, type StoreApi } from "zustand/vanilla";
 import { ApiFailure } from "~/data/client/api";
 import { isRecord } from "~/data/device/storage";
+import { makeListeners } from "~/data/listeners/listeners";
 import { makeOutbox, type Outbox } from "./outbox";
 
 /*
@@ -88,16 +89,14 @@ export function makeDrafts<Value, Answer extends { version: number }, Meeting = 
   kind: DraftKind<Value, Answer, Meeting>,
 ): Drafts<Value, Answer, Meeting> {
   const standings = createStore<ReadonlyMap<string, Standing<Answer, Meeting>>>(() => new Map());
-  const listeners = new Set<(answer: Answer, key: string, how: Landing<Value>) => void>();
+  const landed = makeListeners<[answer: Answer, key: string, how: Landing<Value>]>();
   /** What this page sent last of each: a conflict with that is none, its answer was only lost. */
   const lastSent = new Map<string, string>();
 
   const standingOf = (key: string): Standing<Answer, Meeting> => standings.getState().get(key) ?? NONE;
   const stand = (key: string, more: Partial<Standing<Answer, Meeting>>) =>
     standings.setState(new Map(standings.getState()).set(key, { ...standingOf(key), ...more }), true);
-  const tell = (answer: Answer, key: string, how: Landing<Value>) => {
-    for (const listener of listeners) listener(answer, key, how);
-  };
+  const { tell } = landed;
 
   function read(kept: unknown): Draft<Value> | null {
     if (!isRecord(kept) || typeof kept.version !== "number") return null;
@@ -209,9 +208,6 @@ export function makeDrafts<Value, Answer extends { version: number }, Meeting = 
       stand(key, { conflict: null, restored: false });
       box.change(key, () => null);
     },
-    whenLanded(listener) {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
+    whenLanded: landed.add,
   };
 }

@@ -3,6 +3,7 @@ import { whenAccountChanges } from "~/data/account/account";
 import { ApiFailure, askTime } from "~/data/client/api";
 import { isTimeKnown, whenCorrected } from "~/data/client/clock";
 import { forget, isRecord, keep, keptKeys, keptText } from "~/data/device/storage";
+import { makeListeners } from "~/data/listeners/listeners";
 import { isMember, isOwn, type Owner, ownerNow } from "./owner";
 import { inTurn } from "./turn";
 
@@ -122,6 +123,13 @@ const boxes: Outbox<any>[] = [];
 
 /** Every outbox there is, by kind. */
 export const everyOutbox = (): readonly Outbox<unknown>[] => boxes;
+
+const changes = makeListeners();
+let changeCount = 0;
+
+/** Tells when anything in any of them changes; and how often that was. */
+export const whenOutboxChanges = changes.add;
+export const outboxChanges = (): number => changeCount;
 
 /** Makes the outbox of a kind, with what this device has kept of it. */
 export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
@@ -372,5 +380,9 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     });
   }
   boxes.push(box);
+  store.subscribe(() => {
+    changeCount++;
+    changes.tell();
+  });
   return box;
 }

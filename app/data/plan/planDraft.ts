@@ -1,6 +1,7 @@
 import { type Meeting, mergePlans, type PlanBody, planBodySchema, withoutBrokenPairs } from "@tonodrome/core";
 import { type Plan, planSchema } from "@tonodrome/core/api";
 import { ask } from "~/data/client/api";
+import { tolerant } from "~/data/client/tolerant";
 import { keptKeys } from "~/data/device/storage";
 import { type Conflict, type Draft, makeDrafts } from "~/data/outbox/drafts";
 
@@ -39,7 +40,7 @@ export const planDrafts = makeDrafts<PlanBody, Plan, Meeting>({
   field: "body",
   read: (kept) => planBodySchema.safeParse(kept).data,
   valueOf: ({ body }) => body,
-  answerIn: (current) => tolerantPlan(current),
+  answerIn: (current) => tolerant(planSchema).safeParse(current).data,
   write: ({ clubId, version, value }, planId) =>
     ask("plan", "PUT", `/clubs/${clubId}/plans/${planId}`, { version, body: value }),
   meet({ base, value }, theirs) {
@@ -51,12 +52,6 @@ export const planDrafts = makeDrafts<PlanBody, Plan, Meeting>({
   retry: RETRY,
   words: (count) => (count === 1 ? "1 warm-up" : `${count} warm-ups`),
 });
-
-/** A plan in an error, with whatever a later server adds to it. */
-function tolerantPlan(current: unknown): Plan | undefined {
-  const { id, version, body } = (current ?? {}) as Partial<Plan>;
-  return planSchema.safeParse({ id, version, body }).data ?? (body ? (current as Plan) : undefined);
-}
 
 /** An edit as it is kept: a pair whose drills were moved apart, or of which one is gone, is no pair any more. */
 export function editedPlan(

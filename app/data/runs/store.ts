@@ -78,8 +78,13 @@ const heard = new Map<string, HeardMove>();
 /** The runs here, of whoever is here, for what is drawn of them. */
 export const runStore = createStore<Runs>(() => ({ runs: new Map(), keeps: true, link: "reached" }));
 
-const sameAs = (a: KeptRun | undefined, pressed: Pressed, about: About, move: HeardMove | null) =>
-  a !== undefined && a.events === pressed.events && a.run === about.run && (a.heard ?? null) === move;
+/** What changes with a press. */
+const pressedOf = ({ events, created, recorded, refused, setAside, took }: Pressed): Pressed => ({
+  ...{ events, created, recorded, refused, setAside, took },
+});
+
+const isSamePressed = (a: Pressed, b: Pressed) =>
+  (Object.keys(pressedOf(a)) as (keyof Pressed)[]).every((field) => a[field] === b[field]);
 
 /** The runs as they are by now; one of which nothing changed is the same as before. */
 function derive(): void {
@@ -91,11 +96,8 @@ function derive(): void {
     const move = heard.get(id) ?? null;
     const old = before.get(id);
     const isSame =
-      sameAs(old, pressed, about, move) &&
-      old?.recorded === pressed.recorded &&
-      old.created === pressed.created;
-    const isWhole = isSame && old.refused === pressed.refused && old.setAside === pressed.setAside;
-    runs.set(id, isWhole && old.took === pressed.took ? old : { ...about, ...pressed, heard: move });
+      old !== undefined && old.run === about.run && old.heard === move && isSamePressed(old, pressed);
+    runs.set(id, isSame ? old : { ...about, ...pressed, heard: move });
   }
   const { keeps, link } = presses.store.getState();
   runStore.setState({ runs, keeps, link });
@@ -131,10 +133,6 @@ function forgetUnbegun(): void {
 export function get(id: string): KeptRun | null {
   return runStore.getState().runs.get(id) ?? null;
 }
-
-const pressedOf = ({ events, created, recorded, refused, setAside, took }: KeptRun): Pressed => ({
-  ...{ events, created, recorded, refused, setAside, took },
-});
 
 /** Keeps what is known of a run. What another tab has pressed in the meantime stays with it: nothing is written over. */
 export function put(kept: KeptRun, { quietly = false } = {}): void {

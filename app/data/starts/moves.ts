@@ -4,6 +4,7 @@ import { createStore } from "zustand/vanilla";
 import { ApiFailure, ask } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
 import { isRecord } from "~/data/device/storage";
+import { makeListeners } from "~/data/listeners/listeners";
 import { makeOutbox } from "~/data/outbox/outbox";
 
 /*
@@ -41,17 +42,11 @@ function read(kept: unknown): Move | null {
   return isMove ? (kept as unknown as Move) : null;
 }
 
-const landed = new Set<(start: Start) => void>();
+const landed = makeListeners<[start: Start]>();
+const { tell } = landed;
 
-/** Told how a start stands after a move, whoever moved it. @returns what ends it */
-export function whenMoved(listener: (start: Start) => void): () => void {
-  landed.add(listener);
-  return () => landed.delete(listener);
-}
-
-const tell = (start: Start) => {
-  for (const listener of landed) listener(start);
-};
+/** Tells how a start stands after a move, whoever moved it. */
+export const whenMoved = landed.add;
 
 /** Why a move does not count, by start: somebody else had moved it meanwhile. */
 export const notMoved = createStore<ReadonlyMap<string, string>>(() => new Map());

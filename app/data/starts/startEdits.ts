@@ -3,6 +3,7 @@ import type { Start, StartInput } from "@tonodrome/core/api";
 import { bodyOf } from "~/data/client/answers";
 import { ApiFailure, ask } from "~/data/client/api";
 import { isRecord } from "~/data/device/storage";
+import { makeListeners } from "~/data/listeners/listeners";
 import { makeOutbox } from "~/data/outbox/outbox";
 
 /*
@@ -42,17 +43,11 @@ function read(kept: unknown): StartEdit | null {
   return isEdit ? (kept as unknown as StartEdit) : null;
 }
 
-const landed = new Set<(start: Start) => void>();
+const landed = makeListeners<[start: Start]>();
+const { tell } = landed;
 
-/** Told how a start stands, whoever saved it. @returns what ends it */
-export function whenSaved(listener: (start: Start) => void): () => void {
-  landed.add(listener);
-  return () => landed.delete(listener);
-}
-
-const tell = (start: Start) => {
-  for (const listener of landed) listener(start);
-};
+/** Tells how a start stands, whoever saved it. */
+export const whenSaved = landed.add;
 
 async function send(sent: StartEdit, id: string): Promise<unknown> {
   const { clubId, base, changes } = sent;

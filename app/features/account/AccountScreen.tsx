@@ -3,7 +3,7 @@ import { useRouter } from "expo-router";
 import { Text, View } from "react-native";
 import { chooseClub } from "~/data/account/account";
 import { useAccount, useMembership } from "~/data/account/useAccount";
-import { everythingUnsent } from "~/data/outbox/unsent";
+import { useUnsent } from "~/data/outbox/useUnsent";
 import { useSignOut } from "~/data/resources/door";
 import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
@@ -64,7 +64,7 @@ export function AccountScreen() {
 
 function SignOut() {
   const signOut = useSignOut();
-  const kept = listOf(everythingUnsent());
+  const kept = listOf(useUnsent().unsent);
   const go = (where: "here" | "everywhere") => signOut.mutate(where);
   return (
     <View className="gap-3">

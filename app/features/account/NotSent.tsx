@@ -1,30 +1,21 @@
 import { listOf } from "@tonodrome/core";
-import { useState } from "react";
 import { View } from "react-native";
-import { everyFailure, waitingForOthers } from "~/data/outbox/unsent";
+import { useUnsent } from "~/data/outbox/useUnsent";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
 
 /** What this device keeps and the server will not take as it is, each with its reason; and what waits for somebody else. */
 export function NotSent() {
-  const [, again] = useState(0);
+  const { failures } = useUnsent();
   return (
     <View className="gap-2">
-      {everyFailure().map(({ what, sentence, again: retry }, i) => (
+      {failures.map(({ what, sentence, again }, i) => (
         <Notice
           // biome-ignore lint/suspicious/noArrayIndexKey: two may say the same
           key={i}
           warn
           text={`Not on the server: ${what}. ${sentence}`}
-          actions={[
-            {
-              label: words.tryAgain,
-              onPress: () => {
-                retry();
-                again((n) => n + 1);
-              },
-            },
-          ]}
+          actions={[{ label: words.tryAgain, onPress: again }]}
         />
       ))}
       <WaitingForOthers />
@@ -34,7 +25,7 @@ export function NotSent() {
 
 /** What somebody else made on this device is sent when they sign in again, under no other name. */
 export function WaitingForOthers() {
-  return waitingForOthers().map(({ name, what }) => (
+  return useUnsent().others.map(({ name, what }) => (
     <Notice
       key={`${name} ${what.join()}`}
       text={`This device keeps ${listOf(what)} of ${name || "somebody else"}, to be sent when they sign in here again.`}

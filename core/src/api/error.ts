@@ -1,29 +1,10 @@
 import { z } from "zod";
+import { ERROR_CODES } from "./errorCodes";
 import { MOST } from "./most";
-
-/** Every way the server refuses, in one list. docs/api.md says what each asks of the caller. */
-export const errorCodeSchema = z.enum([
-  "invalid_input",
-  "signed_out",
-  "wrong_password",
-  "forbidden",
-  "not_found",
-  "version_conflict",
-  "taken",
-  "last_owner",
-  "not_empty",
-  "full",
-  "link_over",
-  "too_large",
-  "unsupported_media_type",
-  "too_many",
-  "unavailable",
-  "internal",
-]);
 
 /** The one shape of every error answer. */
 export const apiErrorSchema = z.strictObject({
-  code: errorCodeSchema,
+  code: z.enum(ERROR_CODES),
   /** What happened and what to do, for a person to read. */
   message: z.string(),
   /** The field at fault, dotted ("items.3.dose.sets.floor"); null when it is not one field. */
@@ -40,4 +21,3 @@ export const apiErrorSchema = z.strictObject({
 });
 
 export type ApiError = z.infer<typeof apiErrorSchema>;
-export type ErrorCode = z.infer<typeof errorCodeSchema>;

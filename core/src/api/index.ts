@@ -13,6 +13,7 @@ export * from "./common";
 export * from "./days";
 export * from "./drills";
 export * from "./error";
+export * from "./errorCodes";
 export * from "./events";
 export * from "./figures";
 export * from "./glance";

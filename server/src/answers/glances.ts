@@ -1,6 +1,6 @@
 import { MOST, type Start } from "@tonodrome/core/api";
 import type { Glance } from "@tonodrome/core/judge";
-import type { Work } from "../work/work";
+import type { Threads } from "../threads/threads";
 
 /** So many are remembered, of all clubs. Custom. */
 const REMEMBERED = 2_000;
@@ -10,11 +10,12 @@ const MINUTE = 60;
 const taken = new Map<string, Promise<Glance | null>>();
 
 /** How a start stands for a time available, in a thread of its own; null where it is not quickly told. */
-function glanceAt(work: Work, start: Start, seconds: number): Promise<Glance | null> {
+function glanceAt(threads: Threads, start: Start, seconds: number): Promise<Glance | null> {
   const of = `${start.id} ${start.stamp} ${seconds}`;
   const { startsAt, setting, facts, plan } = start;
   const known = taken.get(of);
-  const glance = known ?? work.do("glance", { plan: plan.body, day: { startsAt, setting, facts }, seconds });
+  const glance =
+    known ?? threads.do("glance", { plan: plan.body, day: { startsAt, setting, facts }, seconds });
   taken.delete(of);
   taken.set(of, glance);
   // What could not be taken just now is tried again the next time.
@@ -27,10 +28,10 @@ function glanceAt(work: Work, start: Start, seconds: number): Promise<Glance | n
 }
 
 /** Seconds before its start at which a warm-up begins, for all the time there is for it; all of that where it is not quickly told. */
-export async function warmUpSecondsOf(work: Work, start: Start): Promise<number> {
+export async function warmUpSecondsOf(threads: Threads, start: Start): Promise<number> {
   const seconds = Math.floor((Date.parse(start.startsAt) - Date.parse(start.readyAt)) / 1000);
   if (start.plan.body.items.length === 0) return seconds;
-  const glance = await glanceAt(work, start, seconds - (seconds % MINUTE));
+  const glance = await glanceAt(threads, start, seconds - (seconds % MINUTE));
   return glance ? -glance.beginSeconds : seconds;
 }
 
@@ -39,7 +40,7 @@ export async function warmUpSecondsOf(work: Work, start: Start): Promise<number>
  * @param now milliseconds since the epoch
  */
 export async function glancesOf(
-  work: Work,
+  threads: Threads,
   starts: readonly Start[],
   now: number,
 ): Promise<{ id: string; stamp: string; glance: Glance }[]> {
@@ -50,7 +51,7 @@ export async function glancesOf(
     next.map(async (start) => {
       const from = Math.max(now, Date.parse(start.readyAt));
       const seconds = Math.max(0, Math.floor((Date.parse(start.startsAt) - from) / 1000));
-      const glance = await glanceAt(work, start, seconds - (seconds % MINUTE));
+      const glance = await glanceAt(threads, start, seconds - (seconds % MINUTE));
       return glance ? [{ id: start.id, stamp: start.stamp, glance }] : [];
     }),
   );

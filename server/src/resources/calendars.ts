@@ -174,7 +174,7 @@ export const calendars: Resource = (context) => (app, _options, done) => {
         readyAt: new Date(s.readyAt),
       }));
     const usual = await usualSteps(context, clubId, rest);
-    const seconds = await Promise.all(starts.map((start) => warmUpSecondsOf(context.work, start)));
+    const seconds = await Promise.all(starts.map((start) => warmUpSecondsOf(context.threads, start)));
     return starts.map((start, i) => ({
       startsAt: start.startsAt,
       zone: start.zone,

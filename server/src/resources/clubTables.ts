@@ -7,7 +7,7 @@ import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
 import { contentOf } from "../answers/drill";
 import type { AthleteRow, DrillRow, RunRow, StartRow } from "../db/models/rows";
-import { hangUpOf } from "../work/hangUp";
+import { hangUpOf } from "../threads/hangUp";
 import { listedTime } from "../write/startTimes";
 import type { Resource } from "./context";
 

@@ -4,7 +4,7 @@ import type { Database } from "../db/connect";
 import type { Changes } from "../live/changes";
 import type { LeastRate } from "../live/slowReader";
 import type { Config } from "../process/config";
-import type { Work } from "../work/work";
+import type { Threads } from "../threads/threads";
 
 /** What of the configuration resources go by. */
 type Settings = Pick<
@@ -19,7 +19,7 @@ export interface Context extends Database, Settings {
   /** The file that reads an import in a thread of its own. */
   importWorker: string;
   /** What is done in threads of their own. */
-  work: Work;
+  threads: Threads;
   /** The least that has to come of a long body, or be read of a long answer, if another than usual. */
   leastRate?: LeastRate;
   /** Where the database is, for what works on a connection of its own. */

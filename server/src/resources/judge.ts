@@ -1,7 +1,7 @@
 import { clubParamsSchema, judgedSchema } from "@tonodrome/core/api";
 import { fitFileSchema } from "@tonodrome/core/fitting";
 import { placeOf } from "../access/access";
-import { hangUpOf } from "../work/hangUp";
+import { hangUpOf } from "../threads/hangUp";
 import type { Resource } from "./context";
 
 /** The forecast and the checks for programs: what is sent is a plan with its day, as the command line reads it. */
@@ -20,7 +20,7 @@ export const judge: Resource = (context) => (app, _options, done) => {
       // The club's own figures hold, unless the file has others.
       const figures = [...(row?.figures ?? []), ...request.body.figures];
       const file = { ...request.body, figures };
-      return context.work.do("judge", file, { whose: userId, signal }) as never;
+      return context.threads.do("judge", file, { whose: userId, signal }) as never;
     },
   );
   done();

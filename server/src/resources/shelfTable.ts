@@ -1,12 +1,10 @@
 import { clubParamsSchema, shelfTableInputSchema, shelfTableNewsSchema } from "@tonodrome/core/api";
 import type { DrillNews } from "@tonodrome/core/tables";
-import type { Transaction } from "sequelize";
 import { placeOf } from "../access/access";
 import { audit } from "../access/audit";
-import { hangUpOf } from "../work/hangUp";
+import { hangUpOf } from "../threads/hangUp";
 import { takeAgreed } from "../write/takeAgreed";
 import { compareWithShelf, takeShelfTable } from "../write/takeShelfTable";
-import { write } from "../write/write";
 import type { Resource } from "./context";
 
 /** As many drills as a shelf may have, each as large as drills are; larger ones are few. */
@@ -27,23 +25,19 @@ export const shelfTable: Resource = (context) => (app, _options, done) => {
     },
     async (request, reply) => {
       const { clubId, userId } = placeOf(request);
+      const { agreed } = request.body;
       const how = { whose: userId, signal: hangUpOf(reply) };
-      const take = async (transaction: Transaction) => {
-        const news = await compareWithShelf(context, clubId, request.body, transaction, how);
-        const told = await takeAgreed({
-          ...{ news, agreed: request.body.agreed, stale: "The shelf has changed" },
-          isDone: news.every(({ state }) => state === "same"),
-          take: async () => {
-            const detail = await takeShelfTable(context, clubId, news, transaction);
-            await audit(context, transaction, request, "shelf.take", { clubId, detail });
-          },
-        });
-        return { drills: news.map(rowOf), ...told };
-      };
-      return write(context, reply, take, {
-        after: ({ taken }) => {
-          if (taken) context.changes.publish({ clubId, topic: "drills" });
+      return takeAgreed(context, reply, {
+        agreed,
+        stale: "The shelf has changed",
+        compare: (transaction) => compareWithShelf(context, clubId, request.body, transaction, how),
+        isDone: (news) => news.every(({ state }) => state === "same"),
+        async take(news, transaction) {
+          const detail = await takeShelfTable(context, clubId, news, transaction);
+          await audit(context, transaction, request, "shelf.take", { clubId, detail });
         },
+        tell: (news) => ({ drills: news.map(rowOf) }),
+        after: () => context.changes.publish({ clubId, topic: "drills" }),
       });
     },
   );

@@ -205,7 +205,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
     async (request) => {
       const id = [...new Set(request.query.ids.split(","))];
       const whole = await findWhole(placeOf(request), { id });
-      return { starts: whole, glances: await glancesOf(context.work, whole, Date.now()) };
+      return { starts: whole, glances: await glancesOf(context.threads, whole, Date.now()) };
     },
   );
 

@@ -6,31 +6,31 @@ import { checkRoom } from "../access/quota";
 import { contentOf } from "../answers/drill";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
-import type { Asked, Work } from "../work/work";
+import type { Asked, Threads } from "../threads/threads";
 import { lockLinks } from "./lockLinks";
 import { updateRows } from "./updateRows";
 
-type Comparing = Database & { work: Work };
+type Comparing = Database & { threads: Threads };
 
 /** Compares a table of drills with the club's shelf; where it is to be taken, nobody else writes links meanwhile. */
 export async function compareWithShelf(
-  { models, sequelize, work }: Comparing,
+  { models, sequelize, threads }: Comparing,
   clubId: string,
-  { drills, agreed }: ShelfTableInput,
-  transaction: Transaction,
+  { drills }: ShelfTableInput,
+  transaction: Transaction | null,
   how: Asked,
 ): Promise<DrillNews[]> {
-  if (agreed !== null) await lockLinks({ sequelize }, clubId, transaction);
+  if (transaction) await lockLinks({ sequelize }, clubId, transaction);
   const rows = await models.Drill.findAll({
     where: { clubId },
     order: ["name", "id"],
     limit: MOST.drills,
     transaction,
     // What is taken is what is compared: nobody changes a drill between the two.
-    ...(agreed === null ? {} : { lock: true }),
+    ...(transaction ? { lock: true } : {}),
   });
   const shelf = rows.map((row) => ({ id: row.id, archived: row.archived, content: contentOf(row) }));
-  return work.do("compareShelf", [drills, shelf], how);
+  return threads.do("compareShelf", [drills, shelf], how);
 }
 
 /**

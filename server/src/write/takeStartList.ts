@@ -8,13 +8,13 @@ import type { Database } from "../db/connect";
 import type { OrderRow, StartRow } from "../db/models/rows";
 import { Refusal } from "../errors/refusal";
 import type { Change } from "../live/changes";
-import type { Asked, Work } from "../work/work";
+import type { Asked, Threads } from "../threads/threads";
 import { noteMoves } from "./noteMoves";
 import { setMembers } from "./orderMembers";
 import { listedTime, startTimes } from "./startTimes";
 import { updateRows } from "./updateRows";
 
-type Comparing = Database & { work: Work };
+type Comparing = Database & { threads: Threads };
 
 /** Starts so long before and after what a list has are looked at: a day of the venue is no longer anywhere. */
 const AROUND = 48 * 3_600_000;
@@ -26,13 +26,19 @@ type Rows = StartListInput["rows"];
  * @param transaction that in which it is to be taken, which locks what is compared; null only to look
  */
 export async function compareWithClub(
-  { models, work }: Comparing,
+  { models, sequelize, threads }: Comparing,
   clubId: string,
   { rows, addAthletes }: StartListInput,
   transaction: Transaction | null,
   how: Asked,
 ): Promise<RowNews[]> {
   const within = transaction ? { transaction } : {};
+  // Two lists are taken one after the other.
+  if (transaction)
+    await sequelize.query("SELECT pg_advisory_xact_lock(hashtextextended($1, 7))", {
+      bind: [`start-list ${clubId}`],
+      transaction,
+    });
   const times = rows.map((row) => Date.parse(row.startsAt));
   const near = {
     [Op.between]: [new Date(Math.min(...times) - AROUND), new Date(Math.max(...times) + AROUND)],
@@ -79,7 +85,7 @@ export async function compareWithClub(
     if (page.length < PAGE) break;
     last = page.at(-1)?.id ?? null;
   }
-  return work.do("compareList", [rows, { athletes, events, starts }, addAthletes], how);
+  return threads.do("compareList", [rows, { athletes, events, starts }, addAthletes], how);
 }
 
 /** Starts read at a time. */

@@ -32,4 +32,4 @@ export interface Job {
   name: TaskName;
   input: unknown;
 }
-export type JobAnswer = { answer: unknown } | { failed: { name: string; message: string } };
+export type JobAnswer = { begun: true } | { answer: unknown } | { failed: { name: string; message: string } };

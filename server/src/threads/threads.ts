@@ -16,8 +16,9 @@ const LANE: Record<TaskName, Lane> = {
 /** Jobs that wait for a thread of a lane; more are refused. Custom. */
 const MOST_WAITING = { long: 6, short: 200 };
 
-/** Longest time for one job once it has a thread, milliseconds, and the memory of a thread, megabytes. Custom. */
+/** Longest time for one job once it has begun, and for a thread to begin, milliseconds; and its memory, megabytes. Custom. */
 const LONGEST = 5_000;
+const LONGEST_LOADING = 30_000;
 const MOST_MEMORY = 256;
 
 /** How a job is asked for. */
@@ -30,8 +31,8 @@ export interface Asked {
   longest?: number;
 }
 
-/** Threads that work for the server. */
-export interface Work {
+/** Threads in which the server has done what takes more than a moment. */
+export interface Threads {
   /**
    * Has something done in a thread.
    * @throws Refusal `too_many` while another of theirs is under way, or too many wait; `too_large` when it takes too long
@@ -55,7 +56,7 @@ const tooMany = () =>
 const gone = () => new Refusal("unavailable", "Whoever asked for this is gone.");
 
 /** @param file the worker as it was built */
-export function makeWork(file: string): Work {
+export function makeThreads(file: string): Threads {
   const waiting: Record<Lane, Waiting[]> = { long: [], short: [] };
   const idle: Record<Lane, Worker[]> = { long: [], short: [] };
   const all: Record<Lane, Set<Worker>> = { long: new Set(), short: new Set() };
@@ -91,17 +92,23 @@ export function makeWork(file: string): Work {
     let timer: NodeJS.Timeout | undefined;
     let letGo = (): void => undefined;
     try {
-      const told = await new Promise<JobAnswer>((settle, fail) => {
-        timer = setTimeout(() => fail(tooLarge()), how.longest ?? LONGEST);
+      const told = await new Promise<Exclude<JobAnswer, { begun: true }>>((settle, fail) => {
+        const giveUpAfter = (time: number) => {
+          clearTimeout(timer);
+          timer = setTimeout(() => fail(tooLarge()), time);
+        };
+        giveUpAfter(LONGEST_LOADING);
+        const hear = (said: JobAnswer) =>
+          "begun" in said ? giveUpAfter(how.longest ?? LONGEST) : settle(said);
         const hangUp = () => fail(gone());
         const failed = (error: Error & { code?: string }) =>
           fail(error.code === "ERR_WORKER_OUT_OF_MEMORY" ? tooLarge() : error);
         const exited = () => fail(new Error("A thread ended without an answer."));
         how.signal?.addEventListener("abort", hangUp);
-        thread.on("message", settle).on("error", failed).on("exit", exited).ref();
+        thread.on("message", hear).on("error", failed).on("exit", exited).ref();
         letGo = () => {
           how.signal?.removeEventListener("abort", hangUp);
-          thread.off("message", settle).off("error", failed).off("exit", exited);
+          thread.off("message", hear).off("error", failed).off("exit", exited);
         };
         thread.postMessage({ name, input });
       });
