@@ -2,6 +2,7 @@ import { randomUUID } from "node:crypto";
 import type { AddressInfo } from "node:net";
 import type { RunEvent } from "@tonodrome/core";
 import { Client } from "pg";
+import { QueryTypes, type Sequelize } from "sequelize";
 import { makeStart, orderInput, runInput, startWrite } from "./make";
 import { type TestServer, testServer } from "./testServer";
 
@@ -90,6 +91,27 @@ it("that a phone did not know of when it began its run is noted with the run", a
   await server.ask("POST", `/api/:club/starts/${start.id}/move`, { version: 1, startsAt: later(7) });
   const run = (await server.ask("POST", "/api/:club/runs", runInput(start.id))).body;
   expect(await movesIn(run.id)).toEqual([later(7)]);
+});
+
+it("made in the very moment in which the run is begun is in its log: one waits for the other", async () => {
+  const start = await makeStart(server);
+  const { sequelize } = server.models.Start as unknown as { sequelize: Sequelize };
+  const made = await sequelize.transaction(async (transaction) => {
+    const row = await server.models.Start.findByPk(start.id, { transaction, lock: true });
+    await row?.update({ startsAt: new Date(later(9)), version: 2 }, { transaction });
+    const begun = server.ask("POST", "/api/:club/runs", runInput(start.id));
+    let isThere = false;
+    void begun.then(() => {
+      isThere = true;
+    });
+    const waits = async () =>
+      (await sequelize.query("SELECT 1 FROM pg_locks WHERE NOT granted", { type: QueryTypes.SELECT }))
+        .length > 0;
+    while (!isThere && !(await waits()));
+    return { begun };
+  });
+  const run = (await made.begun).body;
+  expect(await movesIn(run.id)).toEqual([later(9)]);
 });
 
 it("tells those who follow what came since, and nothing twice", async () => {

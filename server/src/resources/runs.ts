@@ -233,9 +233,11 @@ export const runs: Resource = (context) => (app, _options, done) => {
       const { clubId } = place;
       const { id, startId, plan } = request.body;
       const make = async (transaction: Transaction) => {
+        // Nobody moves it meanwhile: the move would not know of the run, nor the run of the move.
         const start = await models.Start.findOne({
           where: { id: startId, clubId },
           include: [{ association: "athlete", where: { clubId } }],
+          lock: { level: transaction.LOCK.SHARE, of: models.Start },
           transaction,
         });
         if (!start) throw notFound("start");
