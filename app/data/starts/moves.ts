@@ -17,6 +17,9 @@ import { makeOutbox } from "~/data/outbox/outbox";
 const PAUSE = 500;
 const RETRY = 3_000;
 
+/** Sent without an answer, so many are remembered. Custom. */
+const MOST_TRIED = 20;
+
 /** A start that is being moved. */
 export interface Move {
   clubId: string;
@@ -28,6 +31,8 @@ export interface Move {
   version: number | null;
   from: string;
   startsAt: string;
+  /** Where sending it put the start, perhaps: no answer came. */
+  tried?: string[];
   /** When the athlete is ready, where a move is taken back. */
   readyAt?: string;
   /** Told by a stand-in. */
@@ -38,6 +43,7 @@ function read(kept: unknown): Move | null {
   const isMove =
     isRecord(kept) &&
     [kept.clubId, kept.id, kept.at, kept.from, kept.startsAt].every((text) => typeof text === "string") &&
+    (kept.tried === undefined || Array.isArray(kept.tried)) &&
     (kept.version === null || typeof kept.version === "number");
   return isMove ? (kept as unknown as Move) : null;
 }
@@ -72,11 +78,13 @@ async function send(sent: Move, startId: string): Promise<unknown> {
     tell(start);
     moves.change(startId, (now) => {
       if (!now || sameTime(now.startsAt, start.startsAt)) return null;
-      return { ...now, id: now.id === id ? uuid() : now.id, version: start.version, from: start.startsAt };
+      const next = { id: now.id === id ? uuid() : now.id, version: start.version, from: start.startsAt };
+      return { ...now, ...next, tried: [] };
     });
   };
-  const isElsewhere = (start: Start) =>
-    !sameTime(start.startsAt, from) && !sameTime(start.startsAt, startsAt);
+  const tried = [...new Set([...(sent.tried ?? []), startsAt])].slice(-MOST_TRIED);
+  /** Where none of its presses put it. */
+  const isElsewhere = (start: Start) => ![from, ...tried].some((at) => sameTime(start.startsAt, at));
   /** Somebody else was quicker: where they moved it is where it is. */
   const giveWay = (start: Start, by: string | null) => {
     tell(start);
@@ -89,6 +97,7 @@ async function send(sent: Move, startId: string): Promise<unknown> {
     if (isElsewhere(start)) return giveWay(start, null);
     version = start.version;
   }
+  moves.change(startId, (now) => now && { ...now, tried }, { quietly: true });
   try {
     const more = { ...(readyAt ? { readyAt } : {}), ...(simulated ? { simulated } : {}) };
     goOn(await ask("start", "POST", `${path}/move`, { version, startsAt, id, ...more }));
@@ -136,10 +145,12 @@ export function moveStart(
   say(id, null);
   moves.change(id, (now) => {
     const from = now ?? { version, from: startsAt };
+    // The server may have the earlier press by its id, where no answer came.
+    const isUnheard = now && !now.tried?.length && !moves.isSending(id);
     const { readyAt, simulated } = more;
     return {
-      ...{ clubId, id: now && !moves.isSending(id) ? now.id : uuid(), at: new Date(timeNow()).toISOString() },
-      ...{ version: from.version, from: from.from, startsAt: to },
+      ...{ clubId, id: isUnheard ? now.id : uuid(), at: new Date(timeNow()).toISOString() },
+      ...{ version: from.version, from: from.from, startsAt: to, tried: now?.tried ?? [] },
       ...(readyAt ? { readyAt } : {}),
       ...(simulated ? { simulated } : {}),
     };

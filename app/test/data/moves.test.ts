@@ -135,6 +135,29 @@ it("without a network it is kept through a reload, and sent once, also where an 
   expect(server.truth.version).toBe(2);
 });
 
+it("presses after a lost answer count upon what the server had heard, and one that undoes it too", async () => {
+  for (const [second, stands] of [
+    [-1, -2],
+    [1, 0],
+  ] as const) {
+    server.losesAnswers = true;
+    read = server.truth;
+    const began = here();
+    press(-1);
+    await pass(700);
+    press(second);
+    await pass(700);
+    server.losesAnswers = false;
+    await pass(20_000);
+    expect(minuteOf(server.truth.startsAt) - began).toBe(stands);
+    expect(data.notMoved.getState().get(read.id)).toBeUndefined();
+    expect(data.moves.keys()).toEqual([]);
+  }
+  expect(new Set(server.sent.map((m) => `${m.id} ${m.startsAt}`)).size).toBe(
+    new Set(server.sent.map((m) => m.id)).size,
+  );
+});
+
 it("is taken back with the time that the athlete had, and is none where it is refused", async () => {
   press(-30);
   await pass(1_000);
