@@ -17,6 +17,7 @@ export type AnswerOf<Name extends AnswerName> = z.infer<Api[`${Name}Schema`]>;
 interface Checks {
   api: Api;
   tolerant: typeof import("./tolerant").tolerant;
+  leavingOut: typeof import("./tolerant").leavingOut;
 }
 
 let checks: Checks | null = null;
@@ -28,8 +29,11 @@ export class ChecksMissing extends Error {}
 export async function loadChecks(): Promise<Checks> {
   if (checks) return checks;
   try {
-    const [api, { tolerant }] = await Promise.all([import("@tonodrome/core/api"), import("./tolerant")]);
-    checks = { api, tolerant };
+    const [api, { tolerant, leavingOut }] = await Promise.all([
+      import("@tonodrome/core/api"),
+      import("./tolerant"),
+    ]);
+    checks = { api, tolerant, leavingOut };
     return checks;
   } catch (cause) {
     throw new ChecksMissing("The checks of answers could not be loaded.", { cause });
@@ -52,12 +56,13 @@ export async function checked<Name extends AnswerName>(
 }
 
 /**
- * The body of a write, made from the write's own schema: of what was read only what it takes. So nothing that answers alone
- * carry is ever sent.
+ * The body of a write, made from the write's own schema: of what was read only what it takes, at any depth. So nothing that
+ * answers alone carry, or a later server says besides, is ever sent. What is wrong in it stays, for the server to name.
  * @param name what is sent, as its schema is called
  */
-export async function bodyOf<Name extends ApiName>(name: Name, from: object): Promise<AnswerOf<Name>> {
-  const { api } = await loadChecks();
-  const { shape } = api[`${name}Schema`] as unknown as z.ZodObject;
-  return Object.fromEntries(Object.entries(from).filter(([field]) => field in shape)) as AnswerOf<Name>;
+export async function bodyFrom<Name extends ApiName>(name: Name, from: object): Promise<AnswerOf<Name>> {
+  const { api, leavingOut } = await loadChecks();
+  const schema = api[`${name}Schema`] as unknown as z.ZodObject;
+  const top = Object.fromEntries(Object.entries(from).filter(([field]) => field in schema.shape));
+  return (leavingOut(schema).safeParse(top).data ?? top) as AnswerOf<Name>;
 }

@@ -1,7 +1,7 @@
 import { ERROR_CODES, type ErrorCode, HEADERS } from "@tonodrome/core/api";
 import { isRecord } from "~/data/device/storage";
 import { PATIENCE } from "~/early/asks";
-import { type AnswerName, type AnswerOf, ChecksMissing, checked } from "./answers";
+import { type AnswerName, type AnswerOf, bodyFrom, ChecksMissing, checked } from "./answers";
 import { type Asked, askedNow, hearServerTime } from "./clock";
 import { takeEarly } from "./early";
 import { heard } from "./reach";
@@ -103,6 +103,12 @@ async function here<T>(loaded: Promise<T>): Promise<T> {
     throw error instanceof ChecksMissing ? unreachable() : error;
   });
 }
+
+/**
+ * The body of a write, made from the write's own schema.
+ * @throws ApiFailure when the schemas cannot be loaded
+ */
+export const bodyOf: typeof bodyFrom = (name, from) => here(bodyFrom(name, from));
 
 /**
  * Asks what the time is, and nothing else.

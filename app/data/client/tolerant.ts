@@ -1,8 +1,8 @@
 import { z } from "zod";
 
 /*
- * What is sent is strict; what is answered is read with tolerance: a server that is newer than this page says more, and what
- * it says more is kept as it is and passed over.
+ * What is sent is strict; what is answered is read with tolerance: a server that is newer than this page says more. What it
+ * says more is kept where it is read, passed over, and not sent back.
  */
 
 /** What a Zod schema says of itself, as far as it is walked here. */
@@ -20,46 +20,60 @@ interface Def {
   left?: z.ZodType;
   right?: z.ZodType;
   values?: unknown[];
+  catchall?: z.ZodType;
 }
 
-const known = new WeakMap<z.ZodType, z.ZodType>();
+/** What becomes of fields that a schema does not name: they stay, or are left out. */
+type More = "kept" | "left-out";
+
+const known = { kept: new WeakMap<z.ZodType, z.ZodType>(), "left-out": new WeakMap<z.ZodType, z.ZodType>() };
 
 /** The same schema that takes more fields than it names, and kinds that it does not know. */
-export function tolerant<Schema extends z.ZodType>(schema: Schema): Schema {
-  const made = known.get(schema) ?? make(schema);
-  known.set(schema, made);
+export const tolerant = <Schema extends z.ZodType>(schema: Schema): Schema => walked(schema, "kept");
+
+/** The same schema that leaves out what it does not name, at any depth: what may be sent of something that was read. */
+export const leavingOut = <Schema extends z.ZodType>(schema: Schema): Schema => walked(schema, "left-out");
+
+function walked<Schema extends z.ZodType>(schema: Schema, more: More): Schema {
+  const made = known[more].get(schema) ?? make(schema, more);
+  known[more].set(schema, made);
   return made as Schema;
 }
 
-function make(schema: z.ZodType): z.ZodType {
+function make(schema: z.ZodType, more: More): z.ZodType {
   const def = schema._zod.def as unknown as Def;
-  const clone = (more: Partial<Def> & { catchall?: z.ZodType }): z.ZodType =>
-    z.core.clone(schema, { ...def, ...more } as never);
+  const walk = (inner: z.ZodType | undefined) => walked(inner as z.ZodType, more);
+  const clone = (changed: Partial<Def>): z.ZodType => z.core.clone(schema, { ...def, ...changed } as never);
   switch (def.type) {
     case "object": {
       const shape = Object.fromEntries(
-        Object.entries(def.shape ?? {}).map(([field, inner]) => [field, tolerant(inner)]),
+        Object.entries(def.shape ?? {}).map(([field, inner]) => [field, walk(inner)]),
       );
-      return clone({ shape, catchall: z.unknown() });
+      const isStrict = def.catchall?._zod.def.type === "never";
+      return clone({ shape, catchall: more === "kept" ? z.unknown() : isStrict ? undefined : def.catchall });
     }
     case "array":
-      return clone({ element: tolerant(def.element as z.ZodType) });
+      return clone({ element: walk(def.element) });
     case "optional":
     case "nullable":
     case "default":
     case "prefault":
     case "readonly":
-      return clone({ innerType: tolerant(def.innerType as z.ZodType) });
+      return clone({ innerType: walk(def.innerType) });
     case "record":
-      return clone({ valueType: tolerant(def.valueType as z.ZodType) });
+      return clone({ valueType: walk(def.valueType) });
     case "tuple":
-      return clone({ items: (def.items ?? []).map((item) => tolerant(item)) });
+      return clone({ items: (def.items ?? []).map(walk) });
     case "pipe":
-      return clone({ in: tolerant(def.in as z.ZodType), out: tolerant(def.out as z.ZodType) });
+      return clone({ in: walk(def.in), out: walk(def.out) });
     case "intersection":
-      return clone({ left: tolerant(def.left as z.ZodType), right: tolerant(def.right as z.ZodType) });
+      return clone({ left: walk(def.left), right: walk(def.right) });
     case "union":
-      return unionOf(def);
+      if (more === "kept") return unionOf(def);
+      // Where it is one of them to the letter it is that one.
+      return def.discriminator
+        ? clone({ options: (def.options ?? []).map(walk) })
+        : z.union([...(def.options ?? []), ...(def.options ?? []).map(walk)] as [z.ZodType, ...z.ZodType[]]);
     default:
       return schema;
   }

@@ -1,6 +1,6 @@
 import { type Day, daySchema } from "@tonodrome/core/api";
 import type { DayStep } from "@tonodrome/core/day";
-import { ask } from "~/data/client/api";
+import { ask, bodyOf } from "~/data/client/api";
 import { tolerant } from "~/data/client/tolerant";
 import { makeDrafts } from "~/data/outbox/drafts";
 
@@ -17,11 +17,13 @@ const BOTH = [{ what: "The day", mine: "yours", theirs: "theirs" }];
 export const dayDrafts = makeDrafts<Steps, Day, (typeof BOTH)[number]>({
   prefix: "draft:day-",
   field: "steps",
-  read: (kept) => daySchema.shape.steps.safeParse(kept).data,
+  read: (kept) => tolerant(daySchema.shape.steps).safeParse(kept).data,
   valueOf: ({ steps }) => steps,
   answerIn: (current) => tolerant(daySchema).safeParse(current).data,
-  write: ({ clubId, version, value }, startId) =>
-    ask("day", "PUT", `/clubs/${clubId}/starts/${startId}/day`, { version, steps: value }),
+  write: async ({ clubId, version, value }, startId) => {
+    const body = await bodyOf("day", { version, steps: value });
+    return ask("day", "PUT", `/clubs/${clubId}/starts/${startId}/day`, body);
+  },
   meet: ({ value }) => ({ together: value, meetings: BOTH }),
   upon: ({ value }, theirs, side) => (side === "mine" ? value : theirs.steps),
   pause: PAUSE,

@@ -43,6 +43,10 @@ const without = (all: readonly Tick[], some: readonly Tick[]) => {
   return all.filter((tick) => !gone.has(markOf(tick)));
 };
 
+/** What is ticked at a path: as it was read, as the server answered last, and as it was pressed here. */
+export const shownTicks = (path: string, read: readonly Tick[]): readonly Tick[] =>
+  mergeTicks(read, answeredTicks.getState().get(path) ?? NONE, tickBox.get(path) ?? NONE);
+
 /** Sends what a device has of one start's lists. @param path where they are sent: what they are kept under says it */
 async function send(all: readonly Tick[], path: string): Promise<void> {
   const sent = all.slice(0, TOGETHER);

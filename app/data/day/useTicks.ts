@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { mergeTicks, type Tick } from "@tonodrome/core/lists";
+import type { Tick } from "@tonodrome/core/lists";
 import { useStore } from "zustand";
 import { useMembership } from "~/data/account/useAccount";
 import { ask } from "~/data/client/api";
-import { answeredTicks, tick, tickBox } from "./ticks";
+import { answeredTicks, shownTicks, tick, tickBox } from "./ticks";
 
 const NONE: readonly Tick[] = [];
 
@@ -45,8 +45,8 @@ function useTicksAt({ path, queryKey }: TicksAt): Ticks {
   });
   const own = useStore(tickBox.store, () => tickBox.get(path)) ?? NONE;
   const failure = useStore(tickBox.store, ({ failures }) => failures.get(path)?.sentence ?? null);
-  const answered = useStore(answeredTicks, (all) => all.get(path)) ?? NONE;
-  const all = mergeTicks(data?.ticks ?? [], answered, own);
+  useStore(answeredTicks, (all) => all.get(path));
+  const all = shownTicks(path, data?.ticks ?? NONE);
   return {
     ticks: all,
     failure: own.length > 0 ? failure : null,

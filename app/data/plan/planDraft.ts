@@ -1,6 +1,6 @@
 import { type Meeting, mergePlans, type PlanBody, planBodySchema, withoutBrokenPairs } from "@tonodrome/core";
 import { type Plan, planSchema } from "@tonodrome/core/api";
-import { ask } from "~/data/client/api";
+import { ask, bodyOf } from "~/data/client/api";
 import { tolerant } from "~/data/client/tolerant";
 import { keptKeys } from "~/data/device/storage";
 import { type Conflict, type Draft, makeDrafts } from "~/data/outbox/drafts";
@@ -38,11 +38,13 @@ export const planDrafts = makeDrafts<PlanBody, Plan, Meeting>({
   prefix: PREFIX,
   isKey: (key) => UUID.test(key),
   field: "body",
-  read: (kept) => planBodySchema.safeParse(kept).data,
+  read: (kept) => tolerant(planBodySchema).safeParse(kept).data,
   valueOf: ({ body }) => body,
   answerIn: (current) => tolerant(planSchema).safeParse(current).data,
-  write: ({ clubId, version, value }, planId) =>
-    ask("plan", "PUT", `/clubs/${clubId}/plans/${planId}`, { version, body: value }),
+  write: async ({ clubId, version, value }, planId) => {
+    const body = await bodyOf("planWrite", { version, body: value });
+    return ask("plan", "PUT", `/clubs/${clubId}/plans/${planId}`, body);
+  },
   meet({ base, value }, theirs) {
     const { body, meetings } = mergePlans(base ?? theirs.body, value, theirs.body, "mine");
     return { together: body, meetings: base ? meetings : WHOLE };

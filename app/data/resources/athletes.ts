@@ -7,7 +7,8 @@ import { useClubList, useMake, useRewrite } from "~/data/resources/resource";
 export const useAthletes = () => useClubList("athleteList", "/athletes", "athletes", { atSight: true });
 
 /** Adds an athlete. */
-export const useCreateAthlete = () => useMake<AthleteInput, "athlete">("athlete", "/athletes", "athletes");
+export const useCreateAthlete = () =>
+  useMake<AthleteInput, "athlete">("athlete", "athleteInput", "/athletes", "athletes");
 
 /** Writes an athlete over. A start has with it what the fit has to know of its athlete. */
 export const useSaveAthlete = () =>

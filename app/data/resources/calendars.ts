@@ -5,7 +5,12 @@ export const useCalendars = () => useClubList("calendarList", "/calendars", "cal
 
 /** Makes one, of an athlete's days or of all. */
 export const useMakeCalendar = () =>
-  useMake<{ athleteId: string | null }, "newCalendar">("newCalendar", "/calendars", "calendars");
+  useMake<{ athleteId: string | null }, "newCalendar">(
+    "newCalendar",
+    "calendarInput",
+    "/calendars",
+    "calendars",
+  );
 
 /** Withdraws one: it answers nothing from then on. */
 export const useWithdrawCalendar = () => useRemove("/calendars", "calendars");

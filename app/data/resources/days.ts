@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { Day } from "@tonodrome/core/api";
+import { bodyOf } from "~/data/client/api";
 import { useClubAsk } from "~/data/queries/useClubAsk";
 
 /** What days begin with. */
@@ -41,7 +42,7 @@ export function useKeepUsualDay(of: DaysOf, id: string) {
   const client = useQueryClient();
   const queryKey = ["usual-day", of, id];
   return useMutation({
-    mutationFn: (day: Day) => ask("day", "PUT", `/${of}/${id}/day`, day),
+    mutationFn: async (day: Day) => ask("day", "PUT", `/${of}/${id}/day`, await bodyOf("day", day)),
     onSuccess: (day) => client.setQueryData(queryKey, day),
     onError: () => void client.invalidateQueries({ queryKey }),
   });

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { ClubFiguresAnswer } from "@tonodrome/core/api";
+import { bodyOf } from "~/data/client/api";
 import { useClubAsk } from "~/data/queries/useClubAsk";
 
 const KEY = ["club-figures"];
@@ -19,7 +20,8 @@ export function useSaveFigures() {
   const ask = useClubAsk();
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (write: ClubFiguresAnswer) => ask("figures", "PUT", "/figures", write),
+    mutationFn: async (write: ClubFiguresAnswer) =>
+      ask("figures", "PUT", "/figures", await bodyOf("figures", write)),
     onSuccess: (answer) => client.setQueryData(KEY, answer),
     onError: () => void client.invalidateQueries({ queryKey: KEY }),
   });

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { Order, OrderInput } from "@tonodrome/core/api";
+import { bodyOf } from "~/data/client/api";
 import { useSendOnce } from "~/data/client/useSendOnce";
 import { useClubAsk } from "~/data/queries/useClubAsk";
 
@@ -51,10 +52,8 @@ export function useSetMembers() {
   const ask = useClubAsk();
   const onSuccess = useKnownOrder();
   return useMutation({
-    mutationFn: ({ order, starts }: { order: Order; starts: OrderInput["starts"] }) => {
-      const { id, calls: _, ...rest } = order;
-      return ask("order", "PUT", `/orders/${id}`, { ...rest, starts });
-    },
+    mutationFn: async ({ order, starts }: { order: Order; starts: OrderInput["starts"] }) =>
+      ask("order", "PUT", `/orders/${order.id}`, await bodyOf("orderWrite", { ...order, starts })),
     onSuccess,
   });
 }

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { AnswerName, AnswerOf } from "~/data/client/answers";
+import { bodyOf } from "~/data/client/api";
 import { useSendOnce } from "~/data/client/useSendOnce";
 import { useClubAsk } from "~/data/queries/useClubAsk";
 
@@ -38,9 +39,13 @@ export function useClubList<Name extends AnswerName, Field extends keyof AnswerO
   });
 }
 
-/** Makes one of a list; sent again because no answer came, it is made once. */
+/**
+ * Makes one of a list; sent again because no answer came, it is made once.
+ * @param sent what is sent, as its schema is called
+ */
 export function useMake<Input extends object, Name extends AnswerName>(
   name: Name,
+  sent: AnswerName,
   path: string,
   ...keys: string[]
 ) {
@@ -48,7 +53,7 @@ export function useMake<Input extends object, Name extends AnswerName>(
   const ask = useClubAsk();
   const reread = useReread(...keys);
   return useMutation({
-    mutationFn: (input: Input) => ask(name, "POST", path, once.withId(input)),
+    mutationFn: async (input: Input) => ask(name, "POST", path, await bodyOf(sent, once.withId(input))),
     onSuccess: () => {
       once.made();
       return reread();
@@ -56,11 +61,14 @@ export function useMake<Input extends object, Name extends AnswerName>(
   });
 }
 
+/** What is written over whole: its write has a schema by its name. */
+type Rewritten = "athlete" | "drill" | "event";
+
 /**
  * Writes one over, as long as it is the version that was read. Refused or not: what the server has now is what the next edit
  * is made against.
  */
-export function useRewrite<Write extends object, Name extends AnswerName>(
+export function useRewrite<Write extends object, Name extends Rewritten>(
   name: Name,
   path: string,
   ...keys: string[]
@@ -68,7 +76,8 @@ export function useRewrite<Write extends object, Name extends AnswerName>(
   const ask = useClubAsk();
   const reread = useReread(...keys);
   return useMutation({
-    mutationFn: ({ id, write }: { id: string; write: Write }) => ask(name, "PUT", `${path}/${id}`, write),
+    mutationFn: async ({ id, write }: { id: string; write: Write }) =>
+      ask(name, "PUT", `${path}/${id}`, await bodyOf(`${name}Write`, write)),
     onSettled: () => void reread(),
   });
 }

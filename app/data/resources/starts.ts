@@ -3,7 +3,7 @@ import type { Start, StartInput } from "@tonodrome/core/api";
 import { useCallback } from "react";
 import { useStore } from "zustand";
 import { useMembership } from "~/data/account/useAccount";
-import { ApiFailure } from "~/data/client/api";
+import { ApiFailure, bodyOf } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
 import { useSendOnce } from "~/data/client/useSendOnce";
 import { useClubAsk } from "~/data/queries/useClubAsk";
@@ -55,7 +55,8 @@ export function useCreateStart() {
   const client = useQueryClient();
   const ask = useClubAsk();
   return useMutation({
-    mutationFn: (input: StartInput) => ask("start", "POST", "/starts", once.withId(input)),
+    mutationFn: async (input: StartInput) =>
+      ask("start", "POST", "/starts", await bodyOf("startInput", once.withId(input))),
     onSuccess: (start) => {
       once.made();
       putStart(client, start);

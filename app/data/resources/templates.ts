@@ -6,7 +6,7 @@ export const useTemplates = () => useClubList("templateList", "/templates", "tem
 
 /** Keeps a warm-up as a template. */
 export const useCreateTemplate = () =>
-  useMake<TemplateInput, "template">("template", "/templates", "templates");
+  useMake<TemplateInput, "template">("template", "templateInput", "/templates", "templates");
 
 /** Deletes a template. */
 export const useDeleteTemplate = () => useRemove("/templates", "templates");

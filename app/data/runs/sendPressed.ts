@@ -1,6 +1,5 @@
 import type { RunEvent } from "@tonodrome/core";
-import { loadChecks } from "~/data/client/answers";
-import { ApiFailure, ask, askTime } from "~/data/client/api";
+import { ApiFailure, ask, askTime, bodyOf } from "~/data/client/api";
 import { moves } from "~/data/starts/moves";
 import type { KeptRun } from "./keptRun";
 import { noLaterThanNow } from "./stamps";
@@ -28,8 +27,7 @@ export async function sendPressed(id: string): Promise<void> {
       const { startId, plan } = before.run;
       // A move that was made here before is on the server before the run that goes by it.
       if (startId && moves.get(startId)) await moves.sendNow(startId);
-      const { api } = await loadChecks();
-      await ask("run", "POST", base, api.runInputSchema.parse({ id, startId, plan }));
+      await ask("run", "POST", base, await bodyOf("runInput", { id, startId, plan }));
       put({ ...(get(id) as KeptRun), created: true }, { quietly: true });
     }
     const { events, recorded } = get(id) as KeptRun;

@@ -1,7 +1,6 @@
 import { hashKey } from "@tanstack/query-core";
 import type { Start, StartInput } from "@tonodrome/core/api";
-import { bodyOf } from "~/data/client/answers";
-import { ApiFailure, ask } from "~/data/client/api";
+import { ApiFailure, ask, bodyOf } from "~/data/client/api";
 import { isRecord } from "~/data/device/storage";
 import { makeListeners } from "~/data/listeners/listeners";
 import { makeOutbox } from "~/data/outbox/outbox";

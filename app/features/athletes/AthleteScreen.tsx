@@ -12,6 +12,7 @@ import { useState } from "react";
 import { View } from "react-native";
 import { useMay } from "~/data/account/useAccount";
 import { ApiFailure } from "~/data/client/api";
+import { tolerant } from "~/data/client/tolerant";
 import { useAthletes, useSaveAthlete } from "~/data/resources/athletes";
 import { useEvents } from "~/data/resources/events";
 import { Amount } from "~/features/fields/fields";
@@ -74,7 +75,7 @@ function Profile({ athlete, events }: { athlete: Athlete; events: readonly ClubE
   const change = (more: Partial<AthleteProfile>) => setDraft({ ...draft, profile: { ...profile, ...more } });
   const isStale = save.error instanceof ApiFailure && save.error.code === "version_conflict";
   const submit = (version: number) => {
-    const write = athleteWriteSchema.safeParse({ version, ...draft });
+    const write = tolerant(athleteWriteSchema).safeParse({ version, ...draft });
     setFault(write.error?.issues[0]?.message ?? null);
     if (write.success)
       save.mutate({ id: athlete.id, write: write.data }, { onSuccess: (saved) => setBase(saved.version) });

@@ -2,6 +2,7 @@ import { type EventType, formatLength, nameSchema, wordsOf } from "@tonodrome/co
 import { eventInputSchema, type ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
+import { tolerant } from "~/data/client/tolerant";
 import { Amount, Percent } from "~/features/fields/fields";
 import { AREA_OPTIONS } from "~/features/shelf/detailWords";
 import { FixedPoints } from "~/features/venue/FixedPoints";
@@ -29,7 +30,7 @@ export function EventForm({ first, shelf, action, pending, failure, onSubmit }: 
   const [fault, setFault] = useState<string | null>(null);
   const change = (more: Partial<EventType>) => setEvent({ ...event, ...more });
   const submit = () => {
-    const checked = eventInputSchema.safeParse(event);
+    const checked = tolerant(eventInputSchema).safeParse(event);
     setFault(checked.error?.issues[0]?.message ?? null);
     if (checked.success) onSubmit(checked.data);
   };

@@ -1,6 +1,7 @@
-import { runEventSchema, startSchema } from "@tonodrome/core/api";
+import { planBodySchema } from "@tonodrome/core";
+import { runEventSchema, startSchema, startWriteSchema } from "@tonodrome/core/api";
 import { z } from "zod";
-import { tolerant } from "~/data/client/tolerant";
+import { leavingOut, tolerant } from "~/data/client/tolerant";
 import { makeStart } from "~/test/made/makeStart";
 
 /** Adds a field to every object in an answer, however deep: a server that says more. */
@@ -49,4 +50,27 @@ it("reads every form of schema", () => {
   const said = { list: [a], pair: [a, a], map: { x: a }, maybe: a, none: null, given: a };
   const answer = { ...said, either: a, both: { b: 1, c: 2 }, turned: "7", later: 3 };
   expect(tolerant(schema).parse(answer)).toEqual({ ...answer, turned: 7 });
+});
+
+describe("what was read is sent without what a later server said more", () => {
+  it("at any depth, and is what it was otherwise", () => {
+    const { id, athlete, stamp, order, facts, plan, ...start } = makeStart();
+    const sent = { ...start, athleteId: athlete.id };
+    const write = leavingOut(startWriteSchema);
+    expect(write.parse(withMore(sent))).toEqual(startWriteSchema.parse(sent));
+    expect(write.safeParse({ ...sent, startsAt: 5 }).success).toBe(false);
+    const body = leavingOut(planBodySchema).parse(withMore(plan.body));
+    expect(body).toEqual(plan.body);
+    expect(planBodySchema.safeParse(body).success).toBe(true);
+  });
+
+  it("of two forms it is the one that it is to the letter", () => {
+    const either = leavingOut(
+      z.union([z.strictObject({ a: z.number() }), z.strictObject({ a: z.number(), b: z.number() })]),
+    );
+    expect(either.parse({ a: 1, b: 2 })).toEqual({ a: 1, b: 2 });
+    expect(either.parse({ a: 1, c: 2 })).toEqual({ a: 1 });
+    const loose = leavingOut(z.looseObject({ a: z.number() }));
+    expect(loose.parse({ a: 1, b: 2 })).toEqual({ a: 1, b: 2 });
+  });
 });
