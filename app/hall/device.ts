@@ -1,11 +1,21 @@
 import { type QueryClient, QueryObserver } from "@tanstack/query-core";
 import { fitPlan, runPlanOf } from "@tonodrome/core";
-import type { Start } from "@tonodrome/core/api";
-import { currentAccount, signedInAs, signedOutHere, whenSessionEnds } from "~/data/account/account";
+import type { Day, Start } from "@tonodrome/core/api";
+import { usualDay } from "@tonodrome/core/day";
+import type { Tick } from "@tonodrome/core/lists";
+import {
+  currentAccount,
+  signedInAs,
+  signedOutHere,
+  whenAccountChanges,
+  whenSessionEnds,
+} from "~/data/account/account";
 import { ask } from "~/data/client/api";
 import { timeNow } from "~/data/client/clock";
-import { tick, tickBox } from "~/data/day/ticks";
+import { dayDrafts, type Steps } from "~/data/day/dayDraft";
+import { shownTicks, tick } from "~/data/day/ticks";
 import { followClub } from "~/data/live/followClub";
+import type { Standing } from "~/data/outbox/drafts";
 import { everyOutbox } from "~/data/outbox/outbox";
 import { everyFailure, sendEverything } from "~/data/outbox/unsent";
 import { editedPlan, planDrafts } from "~/data/plan/planDraft";
@@ -20,14 +30,23 @@ import { stateOf } from "~/data/runs/stateOf";
 import { everyRun, get } from "~/data/runs/store";
 import { moveStart, moves, withMove } from "~/data/starts/moves";
 import { putPlan, putStart, startQuery, startsQuery } from "~/data/starts/startCache";
-import { editStart, startEdits, whenSaved } from "~/data/starts/startEdits";
+import { editStart, saveStartEdit, startEdits, whenSaved } from "~/data/starts/startEdits";
 
 /*
  * A device of the hall: the application's own data layer without its screens, with what a screen would press. The hall puts it
  * into a realm of its own.
  */
 
+/** The start whose day is open beside Today. */
+declare const dayOf: string;
+
 whenSessionEnds(forgetSentRuns);
+let isOf: string | null = null;
+whenAccountChanges(() => {
+  const { me, club } = currentAccount();
+  const now = me && club ? `${me.id} ${club.id} ${club.role}` : null;
+  if (now !== isOf) openClub();
+});
 
 /** What is open on the device while somebody is signed in to a club. */
 interface Open {
@@ -41,15 +60,15 @@ let open: Open | null = null;
 /** Opens the club of whoever is signed in, as Today does. */
 function openClub(): void {
   close();
-  const club = currentAccount().club;
-  if (!club) return;
+  const { me, club } = currentAccount();
+  isOf = me && club ? `${me.id} ${club.id} ${club.role}` : null;
+  if (!me || !club) return;
   const client = makeQueryClient();
   client.mount();
   const clubId = club.id;
   const askClub = clubAsk(clubId);
   const ends: (() => void)[] = [];
-  const watch = (observer: QueryObserver<never> | QueryObserver) =>
-    ends.push((observer as QueryObserver).subscribe(() => undefined));
+  const watch = (observer: object) => ends.push((observer as QueryObserver).subscribe(() => undefined));
   watch(new QueryObserver(client, startsQuery(client, askClub) as never));
   ends.push(followClub(client, clubId));
   ends.push(whenSaved((start) => putStart(client, start)));
@@ -57,6 +76,27 @@ function openClub(): void {
     planDrafts.whenLanded((plan) => {
       const start = starts().find((s) => s.plan.id === plan.id);
       if (start) putPlan(client, start.id, plan);
+    }),
+  );
+  const every = { refetchInterval: 15_000 };
+  const day = ["day", dayOf];
+  watch(
+    new QueryObserver(client, {
+      ...every,
+      queryKey: day,
+      queryFn: () => askClub("day", "GET", `/starts/${dayOf}/day`),
+    }),
+  );
+  watch(
+    new QueryObserver(client, {
+      ...every,
+      queryKey: [...day, "ticks"],
+      queryFn: () => askClub("ticks", "GET", `/starts/${dayOf}/ticks`),
+    }),
+  );
+  ends.push(
+    dayDrafts.whenLanded((answer, id, how) => {
+      if (how.kind !== "theirs" || how.side !== null) client.setQueryData(["day", id], answer);
     }),
   );
   open = { client, clubId, ends };
@@ -108,17 +148,25 @@ function hear(id: string): void {
 const runFor = (startId: string): string | null =>
   everyRun().find((kept) => kept.run.startId === startId && isUnderWay(kept))?.run.id ?? null;
 
+const ticksAt = (clubId: string, startId: string) => `/clubs/${clubId}/starts/${startId}/ticks`;
+const ticksOf = ({ client, clubId }: Open, startId: string): readonly Tick[] =>
+  shownTicks(
+    ticksAt(clubId, startId),
+    client.getQueryData<{ ticks: Tick[] }>(["day", startId, "ticks"])?.ticks ?? [],
+  );
+
+const usualOf = ({ startsAt, zone }: Start) =>
+  usualDay({ startsAt, zone, warmUpSeconds: 1800, event: null, travel: { usual: 25, bad: 40 } });
+
 /** What can be done on the device. Each says whether there was anything to do it to. */
 const acts = {
   async signIn(email: string, password: string): Promise<boolean> {
     signedInAs(await ask("me", "POST", "/auth/sign-in", { email, password }));
-    openClub();
     return true;
   },
   async signOut(): Promise<boolean> {
     await ask("done", "POST", "/auth/sign-out");
     signedOutHere();
-    close();
     return true;
   },
   move(startId: string, minutes: number): boolean {
@@ -171,8 +219,38 @@ const acts = {
   },
   tick(startId: string, line: string, isOn: boolean): boolean {
     if (!open || !startOf(startId)) return false;
-    tick(`/clubs/${open.clubId}/starts/${startId}/ticks`, { step: "pack", line }, isOn, []);
+    const path = ticksAt(open.clubId, startId);
+    tick(path, { step: "pack", line }, isOn, ticksOf(open, startId));
     return true;
+  },
+  /** Notes something at the first step of the day. */
+  day(startId: string, note: string): boolean {
+    const start = startOf(startId);
+    const day = open?.client.getQueryData<Day>(["day", startId]);
+    if (!start || !day || !open) return false;
+    const draft = dayDrafts.get(startId) ?? { version: day.version, base: day.steps };
+    const now: Steps = ("value" in draft ? draft.value : day.steps) ?? usualOf(start);
+    const steps = now.map((step, i) => (i === 0 ? { ...step, note } : step));
+    dayDrafts.put(startId, { ...draft, clubId: open.clubId, value: steps });
+    return true;
+  },
+  /** Opens whatever waits for somebody: what was found from before is saved, of two versions one is kept. */
+  decide(side: "mine" | "theirs"): boolean {
+    let isAny = false;
+    for (const drafts of [planDrafts, dayDrafts])
+      for (const key of drafts.box.keys()) {
+        const { conflict, restored } = drafts.standingOf(key);
+        if (conflict) void drafts.decide(key, side);
+        else if (restored) void drafts.save(key);
+        isAny ||= conflict !== null || restored;
+      }
+    for (const key of startEdits.keys())
+      if (startEdits.get(key)?.theirs) {
+        isAny = true;
+        if (side === "mine") void saveStartEdit(key);
+        else startEdits.change(key, () => null);
+      }
+    return isAny;
   },
   plan(startId: string, points: number): boolean {
     const start = startOf(startId);
@@ -193,6 +271,21 @@ const acts = {
     return true;
   },
 };
+
+/** The day's first note, where it was read. */
+function dayLook(): { note: string | null; isEdited: boolean } | null {
+  const day = open?.client.getQueryData<Day>(["day", dayOf]);
+  return day ? { note: day.steps?.[0]?.note ?? null, isEdited: dayDrafts.get(dayOf) !== null } : null;
+}
+
+/** How many edits of warm-ups and days wait for somebody, and for what. */
+const waiting = (
+  isIt: (standing: Pick<Standing<never, never>, "restored" | "conflict">) => boolean,
+): number =>
+  [planDrafts, dayDrafts].reduce(
+    (sum, drafts) => sum + drafts.box.keys().filter((key) => isIt(drafts.standingOf(key) as never)).length,
+    0,
+  );
 
 /** What the device shows and keeps, for the rules. */
 function look() {
@@ -217,13 +310,23 @@ function look() {
       refused: kept.refused,
       isOver: !isUnderWay(kept),
     })),
-    ticks: tickBox.keys(),
+    ticks: open && Object.fromEntries(ticksOf(open, dayOf).map(({ line, isOn }) => [line, isOn])),
+    day: dayLook(),
     unsent: everyOutbox().reduce((sum, box) => sum + box.unsent(), 0),
-    conflicts: [...planDrafts.standings.getState().values()].filter((s) => s.conflict !== null).length,
+    conflicts: waiting(({ conflict }) => conflict !== null),
+    found: waiting(({ restored }) => restored),
     held: startEdits.keys().length,
     failures: everyFailure().map(({ sentence }) => sentence),
     others: everyOutbox().flatMap((box) => box.ofOthers()).length,
   };
 }
 
-Object.assign(globalThis, { device: { acts, look, openClub, close, sendEverything } });
+/** The ids of what was pressed here and is not on the server yet. */
+const made = (): string[] => [
+  ...everyRun().flatMap(({ events, recorded }) =>
+    events.map(({ id }) => id).filter((id) => !recorded.includes(id)),
+  ),
+  ...moves.keys().flatMap((key) => moves.get(key)?.id ?? []),
+];
+
+Object.assign(globalThis, { device: { acts, made, look, openClub, close, sendEverything } });

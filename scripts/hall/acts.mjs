@@ -66,6 +66,20 @@ export const ACTS = {
     do: ({ device, startId }, { line, isOn }) => device.page.acts.tick(startId, line, isOn),
     words: ({ line, isOn }) => `ticks ${line} ${isOn ? "off" : "no more"}`,
   },
+  day: {
+    weight: 2,
+    draw: (r) => ({ start: 0, note: `Note ${r.below(100)}` }),
+    may: MAY_BUILD,
+    do: ({ device, startId }, { note }) => device.page.acts.day(startId, note),
+    words: ({ note }) => `changes the day of start 1: ${note}`,
+  },
+  decide: {
+    weight: 2,
+    draw: (r) => ({ side: r.pick(["mine", "theirs"]) }),
+    may: MAY_BUILD,
+    do: ({ device }, { side }) => device.page.acts.decide(side),
+    words: ({ side }) => `sees what waits for it, and keeps ${side}`,
+  },
   plan: {
     weight: 3,
     draw: (r) => ({ start: r.start(), points: 10 + r.below(30) }),
@@ -93,10 +107,7 @@ export const ACTS = {
   online: {
     weight: 3,
     draw: () => ({}),
-    do: ({ device }) => {
-      Object.assign(device, { isOnline: true, losesAnswers: false });
-      void device.page.sendEverything();
-    },
+    do: ({ device }) => device.goOnline(),
     words: () => "has its network again",
   },
   losesAnswers: {
@@ -110,8 +121,17 @@ export const ACTS = {
   reload: {
     weight: 2,
     draw: () => ({}),
-    do: ({ device, world }) => world.reopen(device),
+    do: ({ device }) => device.reopen(),
     words: () => "reloads the page",
+  },
+  tab: {
+    weight: 1.5,
+    draw: () => ({}),
+    do: ({ device }) => {
+      if (device.tabs.length < 2) device.reopen({ isNew: true });
+      else device.front = 1 - device.front;
+    },
+    words: () => "goes to its other tab",
   },
   clock: {
     weight: 1,
@@ -125,12 +145,20 @@ export const ACTS = {
     weight: 1,
     draw: (r) => ({ person: r.below(4) }),
     async do({ device, world }, { person }) {
-      if (!device.isOnline || device.losesAnswers || world.isDown()) return false;
-      await device.page.acts.signOut();
-      await world.signIn(device, world.people[person]);
+      // Nobody signs in where the server is not heard.
+      if (!device.isOnline || device.losesAnswers || device.server.isDown) return false;
+      await device.handOver(world.people[person]);
       return true;
     },
     words: ({ person }) => `is handed to person ${person + 1}, who signs in`,
+  },
+  expires: {
+    weight: 0.7,
+    draw: () => ({}),
+    do: ({ device }) => {
+      device.cookie = null;
+    },
+    words: () => "(its session ends)",
   },
   listen: {
     weight: 1,
@@ -140,14 +168,47 @@ export const ACTS = {
   },
   kill: {
     weight: 0.4,
-    draw: (r) => ({ for: r.pick([2_000, 20_000]) }),
-    do: ({ world }, { for: time }) => world.house.killServer(world.time.now() + time),
-    words: ({ for: time }) => `(the server is killed, and comes again after ${time / 1000} s)`,
+    draw: (r) => ({ for: r.pick([2_000, 20_000]), server: r.below(2) }),
+    do: async ({ world }, { for: time, server }) => {
+      // One is left, as long as the other is away.
+      if (world.house.servers.some((one) => one.isDown)) return false;
+      await world.house.servers[server].kill(world.time.now() + time);
+      return true;
+    },
+    words: ({ for: time, server }) =>
+      `(server ${server + 1} is killed, and comes again after ${time / 1000} s)`,
+  },
+  withdraw: {
+    weight: 0.2,
+    draw: (r) => ({ person: r.pick([1, 2]) }),
+    async do({ world }, { person }) {
+      if (world.people[person].isOut) return false;
+      await world.withdraw(world.people[person]);
+      return true;
+    },
+    words: ({ person }) => `(person ${person + 1} is put out of the club)`,
+  },
+  release: {
+    weight: 0.2,
+    draw: () => ({}),
+    do: ({ world }) => {
+      world.isReleased = true;
+    },
+    words: () => "(a later release answers from now on)",
   },
 };
 
 /** Each name as often as its weight says, in fifths. */
 const HAT = Object.entries(ACTS).flatMap(([name, { weight }]) => Array(Math.round(weight * 5)).fill(name));
+
+/** How often a press comes again, a minute passes in which nothing happens, and a day is a late one. */
+const AGAIN = 0.35;
+const RARELY = 0.03;
+const LATE = 0.3;
+
+/** How long after the act before it one comes, the same again and another, milliseconds. */
+const SOON = [50, 200, 600, 900];
+const LATER = [50, 200, 600, 2_000, 8_000, 15_000];
 
 /** The course of a seed: who does what, and how long after the one before. */
 export function courseOf(seed, length) {
@@ -155,11 +216,17 @@ export function courseOf(seed, length) {
   const below = (n) => Math.floor(chance() * n);
   const r = { below, pick: (list) => list[below(list.length)], start: () => below(3) };
   const devices = 2 + below(3);
-  const acts = Array.from({ length }, () => {
-    const name = r.pick(HAT);
-    // Bursts: most come within a second, some after minutes.
-    const after = r.pick([50, 200, 600, 600, 2_000, 8_000, 60_000]);
-    return { name, device: below(devices), after, with: ACTS[name].draw(r) };
-  });
-  return { seed, devices, acts };
+  const acts = [];
+  for (let i = 0; i < length; i++) {
+    const before = acts.at(-1);
+    // A thumb presses the same several times, also while the first press is on its way.
+    const isAgain = before && chance() < AGAIN;
+    const name = isAgain ? before.name : r.pick(HAT);
+    const after = r.pick(isAgain ? SOON : chance() < RARELY ? [60_000] : LATER);
+    const drawn = ACTS[name].draw(r);
+    if (isAgain && "start" in drawn) drawn.start = before.with.start;
+    acts.push({ name, device: isAgain ? before.device : below(devices), after, with: drawn });
+  }
+  // Some days go on past midnight.
+  return { seed, devices, acts, isLate: chance() < LATE };
 }

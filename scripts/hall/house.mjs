@@ -1,4 +1,4 @@
-// The real server on the real database, whose clock is the simulation's; it can be killed, and made deaf.
+// The real server, twice, on the real database. Its clock is the simulation's; it can be killed, and made deaf.
 import { fork } from "node:child_process";
 import { once } from "node:events";
 import { rmSync } from "node:fs";
@@ -9,31 +9,16 @@ import { freePort } from "../lib/ports.mjs";
 import { askDatabase, Cluster } from "../lib/postgres.mjs";
 import { freshSecret } from "../lib/secret.mjs";
 
-/** Opens the house: a database and a server on it. */
-export async function openHouse() {
-  await ensureServerBuilt();
-  const home = path.join(dataDir, `hall-${process.pid}`);
-  const cluster = await Cluster.prepare(home);
-  await cluster.start();
-  const env = {
-    ...process.env,
-    DATABASE_URL: cluster.url(),
-    TONODROME_SECRET: freshSecret(),
-    PORT: String(await freePort()),
-    TONODROME_WRITES_PER_MINUTE: "1000000",
-    TONODROME_READS_PER_MINUTE: "1000000",
-    TONODROME_ACCOUNTS_PER_HOUR: "1000000",
-    TONODROME_DEMO: "no",
-  };
+/** One server process: it can be killed, and comes again once the clock says so. */
+async function openServer(env) {
+  const port = await freePort();
   let child = null;
-  let clock = Date.now();
   let downUntil = 0;
-  const house = { base: `http://127.0.0.1:${env.PORT}`, isDown: true };
-
-  async function startServer() {
+  const server = { base: `http://127.0.0.1:${port}`, isDown: true };
+  async function start(clock) {
     child = fork(inRoot("server", "dist", "main.js"), [], {
       cwd: root,
-      env,
+      env: { ...env, PORT: String(port) },
       execArgv: ["--import", inRoot("scripts", "hall", "serverClock.mjs")],
       stdio: ["ignore", "inherit", "inherit", "ipc"],
     });
@@ -43,18 +28,14 @@ export async function openHouse() {
       if (message.failed) throw new Error(message.message);
       if (message.ready) break;
     }
-    house.isDown = false;
+    server.isDown = false;
   }
-
-  house.setClock = async (at) => {
-    clock = Math.floor(at);
-    if (house.isDown && clock < downUntil) return;
-    if (house.isDown) await startServer();
-    const asked = clock;
-    const set = new Promise((done) => {
+  server.setClock = async (clock) => {
+    if (server.isDown && clock < downUntil) return;
+    if (server.isDown) await start(clock);
+    await new Promise((done) => {
       const hear = (message) => {
-        if (message.clockSet !== asked) return;
-        end();
+        if (message.clockSet === clock) end();
       };
       const end = () => {
         child.off("message", hear);
@@ -63,29 +44,52 @@ export async function openHouse() {
       };
       child.on("message", hear);
       child.once("exit", end);
+      child.send({ clock });
     });
-    child.send({ clock: asked });
-    await set;
   };
-  /** Kills the server; it comes again once the clock says so. @param until milliseconds since the epoch */
-  house.killServer = async (until) => {
-    if (house.isDown) return;
-    house.isDown = true;
+  /** @param until milliseconds since the epoch: so long it stays away */
+  server.kill = async (until) => {
+    if (server.isDown) return;
+    server.isDown = true;
     downUntil = until;
     const gone = once(child, "exit");
     child.kill("SIGKILL");
     await gone;
   };
-  house.cutListen = () =>
-    askDatabase(cluster.adminUrl(), (ask) =>
-      ask("SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query LIKE 'LISTEN %'"),
-    );
-  house.close = async () => {
-    child?.kill("SIGKILL");
-    await cluster.stop();
-    cluster.remove();
-    rmSync(home, { recursive: true, force: true });
+  server.close = () => child?.kill("SIGKILL");
+  await start(Date.now());
+  return server;
+}
+
+/** Opens the house: a database, and two servers on it. */
+export async function openHouse() {
+  await ensureServerBuilt();
+  const home = path.join(dataDir, `hall-${process.pid}`);
+  const cluster = await Cluster.prepare(home);
+  await cluster.start();
+  const env = {
+    ...process.env,
+    DATABASE_URL: cluster.url(),
+    TONODROME_SECRET: freshSecret(),
+    TONODROME_WRITES_PER_MINUTE: "1000000",
+    TONODROME_READS_PER_MINUTE: "1000000",
+    TONODROME_ACCOUNTS_PER_HOUR: "1000000",
+    TONODROME_DEMO: "no",
   };
-  await startServer();
-  return house;
+  // One after the other: the first brings the database up to date.
+  const servers = [await openServer(env), await openServer(env)];
+  return {
+    servers,
+    setClock: (at) => Promise.all(servers.map((server) => server.setClock(Math.floor(at)))),
+    cutListen: () =>
+      askDatabase(cluster.adminUrl(), (ask) =>
+        ask("SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query LIKE 'LISTEN %'"),
+      ),
+    async close() {
+      for (const server of servers) server.close();
+      await cluster.stop();
+      cluster.remove();
+      rmSync(home, { recursive: true, force: true });
+    },
+  };
 }

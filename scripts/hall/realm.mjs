@@ -32,13 +32,18 @@ export async function bundleDevice(root, bug = null) {
   return new vm.Script(outputFiles[0].text, { filename: "device.js" });
 }
 
-/** One storage of a device, shared by its tabs. */
-function makeStorage(kept) {
+/** The storage of a device as one of its tabs sees it. @param told tells the other tabs what was written */
+function makeStorage(kept, told) {
+  const write = (key, value) => {
+    if (value === null) kept.delete(key);
+    else kept.set(key, value);
+    told(key, value);
+  };
   return new Proxy(
     {
       getItem: (key) => (kept.has(key) ? kept.get(key) : null),
-      setItem: (key, value) => void kept.set(key, String(value)),
-      removeItem: (key) => void kept.delete(key),
+      setItem: (key, value) => write(key, String(value)),
+      removeItem: (key) => write(key, null),
     },
     {
       ownKeys: () => [...kept.keys()],
@@ -47,6 +52,30 @@ function makeStorage(kept) {
     },
   );
 }
+
+/** Locks between the tabs of a device, as far as the application asks for them. */
+function makeLocks(device, held) {
+  device.locks ??= new Set();
+  return {
+    async request(name, _options, act) {
+      if (device.locks.has(name)) return act(null);
+      device.locks.add(name);
+      held.add(name);
+      try {
+        return await act({ name });
+      } finally {
+        device.locks.delete(name);
+        held.delete(name);
+      }
+    },
+  };
+}
+
+/** Answers of a later release: each thing in them has a field that nobody here knows. */
+const asReleased = (text) =>
+  JSON.stringify(JSON.parse(text), (_, value) =>
+    value && typeof value === "object" && "id" in value ? { ...value, later: { said: ["more"] } } : value,
+  );
 
 /** How long answers to writes are on their way, milliseconds. */
 const LATENCIES = [40, 150, 900, 60, 2_500];
@@ -69,13 +98,14 @@ function makeTarget() {
 
 /**
  * Opens the application on a device.
- * @param device `{ name, kept, cookie, isOnline, off, server }`: what outlives a page
+ * @param device `{ name, kept, cookie, isOnline, off, server, tabs }`: what outlives a page
  * @param world time, what is counted of requests, and where the server is
  */
 export function openRealm(script, device, world) {
   const { time } = world;
   const owner = {};
   const streams = new Set();
+  const held = new Set();
   const window = makeTarget();
   const document = { ...makeTarget(), visibilityState: "visible", documentElement: { dataset: {} } };
   const clockNow = () => time.now() + device.off;
@@ -92,12 +122,16 @@ export function openRealm(script, device, world) {
   async function fetchHere(path, init = {}) {
     const isWrite = init.method && init.method !== "GET";
     device.requests++;
-    if (!device.isOnline || world.isDown()) throw new TypeError("Failed to fetch");
+    if (!device.isOnline || device.server.isDown) throw new TypeError("Failed to fetch");
     const answer = await time
       .io(
-        fetch(world.base(device) + path, {
+        fetch(device.server.base + path, {
           method: init.method ?? "GET",
-          headers: { ...init.headers, ...(device.cookie ? { cookie: device.cookie } : {}) },
+          headers: {
+            ...init.headers,
+            "accept-encoding": "identity",
+            ...(device.cookie ? { cookie: device.cookie } : {}),
+          },
           ...(init.body ? { body: init.body } : {}),
         }).then(async (a) => ({ status: a.status, headers: a.headers, text: await a.text() })),
         isWrite,
@@ -117,7 +151,7 @@ export function openRealm(script, device, world) {
       ok: answer.status >= 200 && answer.status < 300,
       status: answer.status,
       headers: answer.headers,
-      json: async () => JSON.parse(answer.text),
+      json: async () => JSON.parse(world.isReleased ? asReleased(answer.text) : answer.text),
       clone: () => undefined,
     };
   }
@@ -133,8 +167,8 @@ export function openRealm(script, device, world) {
     async open() {
       this.abort = new AbortController();
       try {
-        if (!device.isOnline || world.isDown()) throw new Error("offline");
-        const answer = await fetch(world.base(device) + this.path, {
+        if (!device.isOnline || device.server.isDown) throw new Error("offline");
+        const answer = await fetch(device.server.base + this.path, {
           headers: device.cookie ? { cookie: device.cookie } : {},
           signal: this.abort.signal,
         });
@@ -171,8 +205,12 @@ export function openRealm(script, device, world) {
   const globals = {
     ...window,
     document,
-    localStorage: makeStorage(device.kept),
+    localStorage: makeStorage(device.kept, (key, newValue) => {
+      for (const tab of device.tabs)
+        if (tab !== page) time.set(() => tab.tell("storage", { key, newValue }), 1, null);
+    }),
     navigator: {
+      locks: makeLocks(device, held),
       get onLine() {
         return device.isOnline;
       },
@@ -210,14 +248,16 @@ export function openRealm(script, device, world) {
   globals.self = globals;
   const context = vm.createContext(globals);
   context.globalThis = context;
+  context.dayOf = world.starts[0].id;
+  const page = {};
   script.runInContext(context);
-  return {
-    ...context.device,
+  return Object.assign(page, context.device, {
     tell: (type, event) => window.tell(type, event),
     end() {
       context.device.close();
       for (const stream of [...streams]) stream.close();
+      for (const name of held) device.locks.delete(name);
       time.clearOf(owner);
     },
-  };
+  });
 }

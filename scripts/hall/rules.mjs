@@ -24,10 +24,40 @@ function sameStarts(_world, end) {
   );
 }
 
+/** All devices and the server say the same of the first start's day and lists. */
+function sameDay(_world, { day, devices }) {
+  return devices.flatMap(({ device, look }) => {
+    const wrong = [];
+    if (look.day && !look.day.isEdited && look.day.note !== day.note)
+      wrong.push(`${device.name} has “${look.day.note}” in the day, the server “${day.note}”`);
+    for (const [line, isOn] of Object.entries(look.ticks ?? {}))
+      if (isOn !== (day.ticks[line] ?? false))
+        wrong.push(
+          `${device.name} has ${line} ${isOn ? "ticked" : "open"}, the server ${isOn ? "open" : "ticked"}`,
+        );
+    return wrong;
+  });
+}
+
+/** A line that one phone alone ticked is as it was pressed there last. */
+function ticksCount(world, { day, devices }) {
+  const wrong = [];
+  for (const [line, { by, isOn }] of world.log.ticked) {
+    const [device] = by;
+    const isKept = devices.some(
+      (d) => d.device === device && (d.look.failures.length > 0 || d.look.unsent > 0),
+    );
+    if (by.size !== 1 || device.hands > 1 || device.person.isOut || isKept) continue;
+    if ((day.ticks[line] ?? false) !== isOn)
+      wrong.push(`${line} was ${isOn ? "ticked" : "opened again"} last, and is not`);
+  }
+  return wrong;
+}
+
 /** A run under way goes by where its start is, on every device that has it, and so does its log. */
 function runsGoByTheirStart(_world, end) {
   const wrong = [];
-  for (const { device, look } of end.devices)
+  for (const { device, look } of end.devices.filter((d) => !d.device.person.isOut))
     for (const run of look.runs) {
       const truth = end.runs.get(run.id);
       if (!truth || run.isOver || run.status === "ended") continue;
@@ -74,17 +104,24 @@ function nothingLost(world, end) {
 }
 
 /** Nothing is sent under another person's name. */
-function ownName(world) {
-  return [...world.log.names.values()]
-    .filter((names) => names.size > 1)
-    .map((names) => `a press was sent under ${names.size} names`);
+function ownName({ log, people }) {
+  const roleOf = (id) => people.find((person) => person.id === id)?.role ?? "nobody";
+  return [...log.names].flatMap(([press, names]) =>
+    [...names]
+      .filter((name) => log.made.has(press) && name !== log.made.get(press))
+      .map((name) => `a press of the ${roleOf(log.made.get(press))} was sent as the ${roleOf(name)}`),
+  );
 }
 
 /** What is here is sent, or somebody is told why it is not. */
 function nothingStuck(_world, end) {
   return end.devices.flatMap(({ device, look }) => {
     const told =
-      look.failures.length + look.conflicts + look.held + look.runs.filter((r) => r.refused).length;
+      look.failures.length +
+      look.conflicts +
+      look.found +
+      look.held +
+      look.runs.filter((r) => r.refused).length;
     return look.unsent > 0 && told === 0
       ? [`${device.name} has ${look.unsent} unsent, and says nothing of it`]
       : [];
@@ -94,9 +131,9 @@ function nothingStuck(_world, end) {
 /** Requests of a device stay under a bound: what it reads by itself, and a few for each thing that is done. */
 function fewRequests(world, end) {
   const most = 200 + end.seconds * 1.5 + world.log.acts * 20;
-  return end.devices
-    .filter(({ device }) => device.requests > most)
-    .map(({ device }) => `${device.name} asked ${device.requests} times in ${Math.round(end.seconds)} s`);
+  return world.devices
+    .filter((device) => device.requests > most * device.tabs.length)
+    .map((device) => `${device.name} asked ${device.requests} times in ${Math.round(end.seconds)} s`);
 }
 
 /** Nobody sends what the server cannot take, and the server has no faults of its own. */
@@ -107,9 +144,10 @@ function pressesCount(world, end) {
   const wrong = [];
   for (const [id, { by, minutes, title, hasMoved }] of world.log.pressed) {
     const [device] = by;
-    const look = end.devices.find((d) => d.device === device)?.look;
-    if (by.size !== 1 || device.hands > 1 || !look || look.failures.length + look.held + look.unsent > 0)
-      continue;
+    const isKept = end.devices.some(
+      (d) => d.device === device && d.look.failures.length + d.look.held + d.look.unsent > 0,
+    );
+    if (by.size !== 1 || device.hands > 1 || device.person.isOut || isKept) continue;
     const start = end.starts.get(id);
     const began = world.starts.find((s) => s.id === id).startsAt;
     const name = `start ${end.numberOf(id)}`;
@@ -123,16 +161,23 @@ function pressesCount(world, end) {
   return wrong;
 }
 
-/** Nobody sees what they may not: an athlete no run of others. */
+/** Nobody sees what they may not: an athlete no run of others, nobody anything of a club that they were put out of. */
 const seesOwn = (_world, end) =>
-  end.devices
-    .filter(({ device, look }) => device.person?.role === "athlete" && look.runs.length > 0)
-    .map(({ device }) => `${device.name} shows an athlete a run that somebody else made`);
+  end.devices.flatMap(({ device: { name, person }, look }) => [
+    ...(person.role === "athlete" && look.runs.length > 0
+      ? [`${name} shows an athlete a run that somebody else made`]
+      : []),
+    ...(person.isOut && look.starts.length > 0
+      ? [`${name} shows starts of a club to somebody put out of it`]
+      : []),
+  ]);
 
 const clock = (at) => new Date(at).toISOString().slice(11, 19);
 
 export const RULES = {
   sameStarts,
+  sameDay,
+  ticksCount,
   runsGoByTheirStart,
   movesOnce,
   nothingLost,
@@ -149,23 +194,30 @@ export async function endOf(world) {
   const starts = new Map();
   const runs = new Map();
   for (const { id } of world.starts) {
-    const start = await world.ask(`/starts/${id}`);
+    const start = await world.ask("GET", `/starts/${id}`);
     starts.set(id, {
       startsAt: Date.parse(start.startsAt),
       title: start.title,
       points: start.plan.body.stepPoints,
     });
   }
-  for (const { id } of (await world.ask("/runs")).runs) {
-    const run = await world.ask(`/runs/${id}`);
+  for (const { id } of (await world.ask("GET", "/runs")).runs) {
+    const run = await world.ask("GET", `/runs/${id}`);
     const moves = run.events.filter((e) => e.kind === "start-moved").map((e) => Date.parse(e.startsAt));
     runs.set(id, { startId: run.startId, events: run.events.map((e) => e.id), moves });
   }
+  const of = `/starts/${world.starts[0].id}`;
+  const { steps } = await world.ask("GET", `${of}/day`);
+  const { ticks } = await world.ask("GET", `${of}/ticks`);
   return {
     starts,
     runs,
+    day: {
+      note: steps?.[0]?.note ?? null,
+      ticks: Object.fromEntries(ticks.map(({ line, isOn }) => [line, isOn])),
+    },
     numberOf: (id) => world.starts.findIndex((s) => s.id === id) + 1,
     seconds: (world.time.now() - world.began) / 1000,
-    devices: world.devices.map((device) => ({ device, look: device.page.look() })),
+    devices: world.devices.flatMap((device) => device.tabs.map((tab) => ({ device, look: tab.look() }))),
   };
 }

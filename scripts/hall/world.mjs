@@ -1,134 +1,120 @@
-// The world of one course: the real server on the real database, people with their roles, devices, and what went between them.
-import { randomUUID } from "node:crypto";
+// The world of one course: the real servers on the real database, people with their roles, devices, and what went between them.
+import { ask, makeClub, PASSWORD } from "./club.mjs";
 import { openRealm } from "./realm.mjs";
 import { makeTime } from "./time.mjs";
 
-const PASSWORD = "a long enough password";
-const HOUR = 3_600_000;
+/** A late day begins so long before midnight at the hall, milliseconds: its second start is past it. */
+const LATE_BEFORE = 70 * 60_000;
 
-/** Asks the server as somebody, outside of every device. */
-async function ask(base, cookie, method, path, body) {
-  const answer = await fetch(`${base}/api${path}`, {
-    method,
-    // A connection that is kept open may be to a server that was killed.
-    headers: {
-      connection: "close",
-      ...(cookie ? { cookie } : {}),
-      ...(body ? { "content-type": "application/json" } : {}),
-    },
-    ...(body ? { body: JSON.stringify(body) } : {}),
+/** The next midnight by the hall's clock. */
+function nextMidnight(from) {
+  const clock = new Intl.DateTimeFormat("en-GB", {
+    timeZone: "Europe/Vienna",
+    hour: "2-digit",
+    minute: "2-digit",
   });
-  const set = answer.headers.get("set-cookie");
-  const data = await answer.json();
-  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${JSON.stringify(data)}`);
-  return { data, cookie: set ? set.split(";")[0] : cookie };
+  const [hours, minutes] = clock.format(from).split(":").map(Number);
+  return from + (24 * 60 - hours * 60 - minutes) * 60_000;
 }
 
-/** One drill of two minutes, one when time is short. */
-const item = () => ({
-  ...{ id: randomUUID(), drillId: null, name: "Laps", phase: "raise", priority: "essential", intensity: 20 },
-  dose: {
-    ...{ kind: "time", seconds: { floor: 60, ideal: 120, ceiling: 120 }, step: 30 },
-    ...{ sides: "one", changeoverSeconds: 0 },
-  },
-  ...{ focus: "", place: "" },
+/** What is noted while a course is played, for the rules. */
+const makeLog = () => ({
+  /** Presses that the server said it has; who made each, and under whose names it came, by its id. */
+  acknowledged: new Map(),
+  made: new Map(),
+  names: new Map(),
+  /** What the server could not take. */
+  faults: [],
+  /** What was pressed of a start's time and title, and of its lists, by which devices. */
+  pressed: new Map(),
+  ticked: new Map(),
+  acts: 0,
+  moved: 0,
 });
 
-/** A club on its competition day: an owner, a coach, an assistant and an athlete, and three starts with their warm-ups. */
-async function makeClub(base, begins) {
-  const email = () => `${randomUUID()}@example.org`;
-  const owner = { role: "owner", email: email() };
-  const signedUp = await ask(base, null, "POST", "/auth/sign-up", {
-    ...{ name: "Ada Finch", email: owner.email, password: PASSWORD, clubName: "Hall club" },
-  });
-  const { cookie } = signedUp;
-  const clubId = signedUp.data.clubs[0].id;
-  owner.id = signedUp.data.id;
-  const at = `/clubs/${clubId}`;
-  const athletes = [];
-  for (const name of ["Mira Lind", "Jon Aas", "Una Falk"])
-    athletes.push((await ask(base, cookie, "POST", `${at}/athletes`, { name })).data);
-  const starts = [];
-  for (const [i, athlete] of athletes.entries()) {
-    const startsAt = begins + (i + 1) * HOUR;
-    const { data } = await ask(base, cookie, "POST", `${at}/starts`, {
-      ...{ athleteId: athlete.id, title: `Start ${i + 1}`, venue: "Hall", zone: "Europe/Vienna" },
-      startsAt: new Date(startsAt).toISOString(),
-      readyAt: new Date(startsAt - HOUR / 2).toISOString(),
-    });
-    const body = { ...data.plan.body, items: [item(), item(), item()] };
-    await ask(base, cookie, "PUT", `${at}/plans/${data.plan.id}`, { version: 1, body });
-    starts.push({ id: data.id, planId: data.plan.id, athleteId: athlete.id, startsAt });
+/** Notes what a device was answered. */
+function heard(log, device, path, { method, body }, { status, text }) {
+  if (status === 400 || status === 500) {
+    const { path: field, message } = JSON.parse(text);
+    // A press or a tick by a clock that is fast is stamped anew.
+    if (status === 500 || !field?.endsWith(".at"))
+      log.faults.push(`${device.name}: ${method ?? "GET"} ${path} ${status} ${field}: ${message}`);
   }
-  const people = [owner];
-  for (const [role, name] of [
-    ["coach", "Bo Larch"],
-    ["assistant", "Cy Rowan"],
-    ["athlete", "Mira Lind"],
-  ]) {
-    const athleteId = role === "athlete" ? athletes[0].id : null;
-    const invite = (await ask(base, cookie, "POST", `${at}/invites`, { role, athleteId })).data;
-    const person = { role, email: email() };
-    const joined = await ask(base, null, "POST", `/invites/${invite.token}/sign-up`, {
-      ...{ name, email: person.email, password: PASSWORD },
-    });
-    person.id = joined.data.id;
-    people.push(person);
+  const events = /\/runs\/([0-9a-f-]+)\/events$/.exec(path);
+  if (method !== "POST" || !body) return;
+  const sent = JSON.parse(body);
+  for (const { id, kind } of events ? sent.events : path.endsWith("/move") ? [sent] : []) {
+    if (status === 200) log.names.set(id, new Set([...(log.names.get(id) ?? []), device.person?.id]));
+    if (status === 200 && events) log.acknowledged.set(id, { run: events[1], kind });
   }
-  return { clubId, cookie, athletes, starts, people };
 }
 
-/** Opens the world of a course. @param house the server and its database, which many courses share */
-export async function openWorld(house, script, deviceCount) {
-  const begins = Date.now();
+/** A device: what outlives its pages, and its pages, of which one is in front. */
+function makeDevice(script, world, number) {
+  const device = {
+    ...{ name: `phone ${number + 1}`, kept: new Map(), cookie: null, isOnline: true, losesAnswers: false },
+    ...{ off: 0, requests: 0, person: null, hands: 0, isHandedOver: false, tabs: [], front: 0 },
+    /** Half of the devices are answered by the second server. */
+    server: world.house.servers[number % world.house.servers.length],
+    get page() {
+      return device.tabs[device.front];
+    },
+    /** Opens the page in front anew, or another one beside it. */
+    open({ isNew = false } = {}) {
+      if (!isNew) device.page?.end();
+      if (isNew) device.front = device.tabs.length;
+      device.tabs[device.front] = openRealm(script, device, world);
+    },
+    reopen(how) {
+      device.open(how);
+      device.page.openClub();
+      void device.page.sendEverything();
+    },
+    goOnline() {
+      Object.assign(device, { isOnline: true, losesAnswers: false });
+      for (const tab of device.tabs) void tab.sendEverything();
+    },
+    async signIn(person) {
+      device.person = person;
+      device.hands++;
+      await device.page.acts.signIn(person.email, PASSWORD);
+    },
+    async handOver(person) {
+      device.isHandedOver = true;
+      try {
+        await device.page.acts.signOut();
+        await device.signIn(person);
+      } finally {
+        device.isHandedOver = false;
+      }
+    },
+  };
+  device.open();
+  return device;
+}
+
+/** Opens the world of a course. @param house the servers and their database, which many courses share */
+export async function openWorld(house, script, { devices, isLate }) {
+  const begins = isLate ? nextMidnight(Date.now()) - LATE_BEFORE : Date.now();
   const time = makeTime(begins);
   await house.setClock(begins);
-  const club = await makeClub(house.base, begins);
-  /** What was said to be recorded, and under whose name each press came. */
-  const log = { acknowledged: new Map(), names: new Map(), faults: [], pressed: new Map(), acts: 0 };
+  const up = () => house.servers.find((server) => !server.isDown);
+  const club = await makeClub(up().base, begins);
+  const log = makeLog();
+  const at = (path) => `/clubs/${club.clubId}${path}`;
   const world = {
-    ...{ ...club, time, began: begins, log, house },
-    base: () => house.base,
-    isDown: () => house.isDown,
-    step: (at) => house.setClock(at),
-    heard(device, path, { method, body }, { status, text }) {
-      if (status === 400 || status === 500) {
-        const { path: field, message } = JSON.parse(text);
-        // A press or a tick by a clock that is fast is stamped anew.
-        if (status === 500 || !field?.endsWith(".at"))
-          log.faults.push(`${device.name}: ${method ?? "GET"} ${path} ${status} ${field}: ${message}`);
-      }
-      const events = /\/runs\/([0-9a-f-]+)\/events$/.exec(path);
-      if (method !== "POST" || !events) return;
-      for (const { id, kind } of JSON.parse(body).events) {
-        log.names.set(id, new Set([...(log.names.get(id) ?? []), device.person?.id]));
-        if (status === 200) log.acknowledged.set(id, { run: events[1], kind });
-      }
+    ...{ ...club, time, began: begins, log, house, isReleased: false },
+    step: (now) => house.setClock(now),
+    heard: (...what) => heard(log, ...what),
+    async ask(method, path, body) {
+      return (await ask(up().base, club.cookie, method, at(path), body)).data;
     },
-    people: club.people,
-    devices: [],
-    async ask(path) {
-      return (await ask(house.base, club.cookie, "GET", `/clubs/${club.clubId}${path}`)).data;
+    /** Ends what a person may do in the club. */
+    async withdraw(person) {
+      person.isOut = true;
+      await world.ask("DELETE", `/members/${person.id}`);
     },
   };
-  for (let i = 0; i < deviceCount; i++) {
-    const device = {
-      ...{ name: `phone ${i + 1}`, kept: new Map(), cookie: null, isOnline: true, losesAnswers: false },
-      ...{ off: 0, requests: 0, person: null, hands: 0 },
-    };
-    device.page = openRealm(script, device, world);
-    world.devices.push(device);
-  }
-  world.reopen = (device) => {
-    device.page.end();
-    device.page = openRealm(script, device, world);
-    device.page.openClub();
-    void device.page.sendEverything();
-  };
-  world.signIn = async (device, person) => {
-    device.person = person;
-    device.hands++;
-    await device.page.acts.signIn(person.email, PASSWORD);
-  };
+  world.devices = Array.from({ length: devices }, (_, number) => makeDevice(script, world, number));
   return world;
 }
