@@ -25,6 +25,9 @@ const { values } = parseArgs({
   },
 });
 
+/** Courses after which it is said that it goes on. */
+const AT_A_TIME = 25;
+
 /** Courses after which a bug counts as not found. */
 const MOST_FOR_A_BUG = 25;
 
@@ -62,6 +65,7 @@ main(async () => {
     for (let seed = first; played < most && performance.now() < until; seed++, played++) {
       const course = courseOf(seed, Number(values.length));
       const { wrong } = await play(house, script, course);
+      if (played > 0 && played % AT_A_TIME === 0) say(`${played} courses`);
       if (wrong.length === 0) continue;
       const [{ rule, words }] = wrong;
       say(`Seed ${seed} breaks ${rule}: ${words}. Making it shorter …`);

@@ -29,6 +29,8 @@ const checks = {
   api: () => [[bin("jest"), "--selectProjects", "server"]],
   // Long: generated days against brute force and another solver, and lines broken one by one.
   proof: () => [[bin("jest"), "--selectProjects", "core", "--testPathPattern", PROOF]],
+  // A minute of competition days, always the same ones.
+  hall: () => [[process.execPath, inRoot("scripts", "hall.mjs"), "--seed", "1", "--courses", "8"]],
   browser: async () => {
     await ensureBuilt();
     return [[bin("playwright"), "test", "--config", "e2e/playwright.config.ts"]];
@@ -37,7 +39,7 @@ const checks = {
 
 /** What several checks need is made ready before they begin beside one another. */
 async function prepare(names) {
-  if (!names.includes("api") && !names.includes("browser")) return;
+  if (!names.some((name) => ["api", "browser", "hall"].includes(name))) return;
   await Cluster.programs();
   if (names.includes("browser"))
     await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
@@ -100,7 +102,7 @@ async function inTurn(names) {
 }
 
 /** The longest first, after what is told soonest; the browser, which mostly waits for clocks, goes beside them. */
-const ORDER = ["browser", "lint", "arrows", "unused", "api", "proof", "unit", "types"];
+const ORDER = ["browser", "lint", "arrows", "unused", "api", "proof", "unit", "types", "hall"];
 
 /** Two at a time, each in a line: all that one said is shown only where it failed. */
 async function twoAtATime(names) {

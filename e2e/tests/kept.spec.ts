@@ -50,12 +50,15 @@ test("nothing that is said of an athlete's health is kept on the phone, and noth
   await openStart(page, name);
   await page.getByRole("button", { name: /^(warm|cold|cooling)/ }).click();
   await page.getByRole("button", { name: "Close" }).click();
-  await page.getByRole("button", { name: /\d+ to look at$/ }).last().click();
+  await page
+    .getByRole("button", { name: /\d+ to look at$/ })
+    .last()
+    .click();
   await page.getByRole("button", { name: "Close" }).click();
   await page.getByRole("button", { name: "Day", exact: true }).click();
   await expect(page.getByRole("heading", { name: /^Ilse Marrow/ })).toBeVisible();
   await page.goto(`/club/athletes`);
-  await page.getByRole("link", { name: /^Ilse Marrow/ }).click();
+  await page.getByRole("button", { name: "Open Ilse Marrow" }).click();
   await expect(page.getByLabel("Notes")).toHaveValue(NOTE);
   await page.goto("/");
   await expect(page.getByRole("group", { name: /^Ilse Marrow/ })).toContainText("At the start");

@@ -39,16 +39,25 @@ function sameDay(_world, { day, devices }) {
   });
 }
 
+/** Whether a device still keeps something for the server: refused, in doubt, or waiting for whoever made it. */
+const keepsSome = (end, device) =>
+  end.devices.some(
+    ({ device: one, look }) =>
+      one === device && look.failures.length + look.held + look.unsent + look.others > 0,
+  );
+
+/** Whether what is pressed on a device alone says how it has to be: one person had it all the time, and may. */
+const isAlone = (end, by) => {
+  const [device] = by;
+  return by.size === 1 && device.hands === 1 && !device.person.isOut && !keepsSome(end, device);
+};
+
 /** A line that one phone alone ticked is as it was pressed there last. */
-function ticksCount(world, { day, devices }) {
+function ticksCount(world, end) {
   const wrong = [];
   for (const [line, { by, isOn }] of world.log.ticked) {
-    const [device] = by;
-    const isKept = devices.some(
-      (d) => d.device === device && (d.look.failures.length > 0 || d.look.unsent > 0),
-    );
-    if (by.size !== 1 || device.hands > 1 || device.person.isOut || isKept) continue;
-    if ((day.ticks[line] ?? false) !== isOn)
+    if (!isAlone(end, by)) continue;
+    if ((end.day.ticks[line] ?? false) !== isOn)
       wrong.push(`${line} was ${isOn ? "ticked" : "opened again"} last, and is not`);
   }
   return wrong;
@@ -143,11 +152,7 @@ const noFaults = (world) => [...new Set(world.log.faults)];
 function pressesCount(world, end) {
   const wrong = [];
   for (const [id, { by, minutes, title, hasMoved }] of world.log.pressed) {
-    const [device] = by;
-    const isKept = end.devices.some(
-      (d) => d.device === device && d.look.failures.length + d.look.held + d.look.unsent > 0,
-    );
-    if (by.size !== 1 || device.hands > 1 || device.person.isOut || isKept) continue;
+    if (!isAlone(end, by)) continue;
     const start = end.starts.get(id);
     const began = world.starts.find((s) => s.id === id).startsAt;
     const name = `start ${end.numberOf(id)}`;

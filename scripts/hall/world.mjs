@@ -98,6 +98,7 @@ export async function openWorld(house, script, { devices, isLate }) {
   const begins = isLate ? nextMidnight(Date.now()) - LATE_BEFORE : Date.now();
   const time = makeTime(begins);
   await house.setClock(begins);
+  await house.forgetLimits();
   const up = () => house.servers.find((server) => !server.isDown);
   const club = await makeClub(up().base, begins);
   const log = makeLog();

@@ -133,7 +133,9 @@ const mutants = [
   ["sent under no other name", owner, "owner.id === ownerNow()?.id", "true"],
   ["one tab at a time", "app/data/outbox/turn.ts", "if (lock) await act();", "await act();"],
   ["one that waits holds up no other", box, "if (isFinal || OF_WHO.has(code)) return;", "return;"],
-  ["a move is one", moves, "id: now && !moves.isSending(id) ? now.id : uuid()", "id: uuid()"],
+  ["a move is one", moves, "id: isUnheard ? now.id : uuid()", "id: uuid()"],
+  ["after a lost answer it is another", moves, "now && !now.tried?.length &&", "now &&"],
+  ["where a lost answer put it is not elsewhere", moves, "[from, ...tried].some", "[from, startsAt].some"],
   [
     "a move that the log has is not heard again",
     follow,

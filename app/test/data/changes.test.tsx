@@ -1,7 +1,6 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
 import { fitPlan, runPlanOf } from "@tonodrome/core";
-import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
 import { useChanges } from "~/data/client/useChanges";
 import { KEYS } from "~/data/queries/keys";
@@ -9,6 +8,7 @@ import { useLiveClub } from "~/data/resources/liveClub";
 import { adoptRun } from "~/data/runs/press";
 import { CLUB, makeMe } from "~/test/made/makeMe";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
+import { withClient } from "~/test/made/withClient";
 
 /** Stands in for the browser's stream of events. */
 class FakeStream {
@@ -141,9 +141,7 @@ describe("what others change in the club", () => {
       const isRead = filter?.refetchType !== "none";
       reread.push(`${(filter?.queryKey ?? ["everything"]).join(" ")}${isRead ? "" : ", later"}`);
     });
-    const wrapper = ({ children }: { children: ReactNode }) => (
-      <QueryClientProvider client={client}>{children}</QueryClientProvider>
-    );
+    const wrapper = withClient(client);
     renderHook(() => useLiveClub(), { wrapper });
     last().onopen();
   });

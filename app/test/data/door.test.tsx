@@ -1,10 +1,10 @@
-import { QueryClient, QueryClientProvider, type UseMutationResult } from "@tanstack/react-query";
+import { QueryClient, type UseMutationResult } from "@tanstack/react-query";
 import { act, renderHook, waitFor } from "@testing-library/react-native";
-import type { ReactNode } from "react";
 import { currentAccount, signedInAs } from "~/data/account/account";
 import { makeQueryClient } from "~/data/queries/queryClient";
 import * as door from "~/data/resources/door";
 import { CLUB, makeMe } from "~/test/made/makeMe";
+import { withClient } from "~/test/made/withClient";
 
 const SECOND = "77777777-7777-4777-8777-777777777777";
 let asked: { request: string; body: unknown }[];
@@ -28,9 +28,7 @@ beforeEach(() => {
 
 function hook<T>(use: () => T) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   return renderHook(use, { wrapper }).result;
 }
 

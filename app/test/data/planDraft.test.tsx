@@ -1,12 +1,12 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
 import { emptyPlan, type PlanBody, type PlanItem } from "@tonodrome/core";
-import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
 import { unsavedDrafts } from "~/data/plan/planDraft";
 import { usePlanDraft } from "~/data/plan/usePlanDraft";
 import { makeMe } from "~/test/made/makeMe";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
+import { withClient } from "~/test/made/withClient";
 
 const blank = makeStart();
 const start = { ...blank, plan: { ...blank.plan, version: 3 } };
@@ -33,9 +33,7 @@ beforeEach(() => {
 function draftIn() {
   const client = new QueryClient();
   client.setQueryData(["start", start.id], start);
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   return renderHook(() => usePlanDraft(start), { wrapper });
 }
 const draftOf = () => draftIn().result;
@@ -307,9 +305,7 @@ it("what was done can be taken back after one has left and come back, as long as
   answer = saved;
   const client = new QueryClient();
   client.setQueryData(["start", start.id], start);
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   const visit = (version: number) =>
     renderHook(() => usePlanDraft({ ...start, plan: { ...start.plan, version } }), { wrapper });
   const first = visit(3);
@@ -327,9 +323,7 @@ it("what is saved while one leaves stands in its place, and can be taken back li
   answer = saved;
   const client = new QueryClient();
   client.setQueryData(["start", start.id], start);
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   const read = () => client.getQueryData<typeof start>(["start", start.id]) ?? start;
   const first = renderHook(() => usePlanDraft(start), { wrapper });
   act(() => first.result.current.edit(steps(25)));

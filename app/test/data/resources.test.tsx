@@ -1,8 +1,7 @@
-import { QueryClient, QueryClientProvider, type UseMutationResult } from "@tanstack/react-query";
+import { QueryClient, type UseMutationResult } from "@tanstack/react-query";
 import { act, renderHook, waitFor } from "@testing-library/react-native";
 import { emptyPlan, noProfile } from "@tonodrome/core";
 import type { Athlete, Member, Start } from "@tonodrome/core/api";
-import type { ReactNode } from "react";
 import { currentAccount, signedInAs } from "~/data/account/account";
 import { ApiFailure } from "~/data/client/api";
 import * as athletes from "~/data/resources/athletes";
@@ -20,6 +19,7 @@ import * as templates from "~/data/resources/templates";
 import { putStart } from "~/data/starts/startCache";
 import { CLUB, makeMe } from "~/test/made/makeMe";
 import { makeStart } from "~/test/made/makeStart";
+import { withClient } from "~/test/made/withClient";
 
 interface Request {
   method: string;
@@ -60,9 +60,7 @@ beforeEach(() => {
 afterEach(() => client.clear());
 
 function hook<T>(use: () => T) {
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   return renderHook(use, { wrapper }).result;
 }
 

@@ -1,11 +1,11 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
 import type { Start, StartWrite } from "@tonodrome/core/api";
-import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
 import { useStartDraft } from "~/data/starts/useStartDraft";
 import { makeMe } from "~/test/made/makeMe";
 import { makeStart } from "~/test/made/makeStart";
+import { withClient } from "~/test/made/withClient";
 
 /** The start as the server has it. */
 let truth: Start;
@@ -57,9 +57,7 @@ describe("what is edited of a start", () => {
     client = new QueryClient();
   });
   const open = () => {
-    const wrapper = ({ children }: { children: ReactNode }) => (
-      <QueryClientProvider client={client}>{children}</QueryClientProvider>
-    );
+    const wrapper = withClient(client);
     const start = truth;
     return renderHook(() => useStartDraft(start, fields), { wrapper });
   };

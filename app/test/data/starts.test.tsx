@@ -1,8 +1,7 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/react-query";
 import { act, renderHook, waitFor } from "@testing-library/react-native";
 import { noProfile } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
-import type { ReactNode } from "react";
 import { CLUB, makeMe as mockMe } from "~/test/made/makeMe";
 import { makeStart } from "~/test/made/makeStart";
 
@@ -25,6 +24,7 @@ import { useCreateAthlete } from "~/data/resources/athletes";
 import { useLiveClub } from "~/data/resources/liveClub";
 import { useStarts } from "~/data/resources/starts";
 import { startsPath, wholePath } from "~/early/asks";
+import { withClient } from "~/test/made/withClient";
 
 const idOf = (n: number) => `22222222-2222-4222-8222-${String(n).padStart(12, "0")}`;
 const startAt = (n: number, stamp = "1.1.1.0") =>
@@ -68,9 +68,7 @@ function answer(path: string, body: string | undefined): unknown {
 
 function wrapped<T>(hook: () => T) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   return { client, ...renderHook(hook, { wrapper }) };
 }
 

@@ -1,12 +1,12 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/react-query";
 import { act, renderHook, waitFor } from "@testing-library/react-native";
 import type { Day } from "@tonodrome/core/api";
 import { type DayStep, usualDay, withoutStep } from "@tonodrome/core/day";
-import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
 import { useDayDraft } from "~/data/day/useDayDraft";
 import { unsavedDrafts } from "~/data/plan/planDraft";
 import { makeMe } from "~/test/made/makeMe";
+import { withClient } from "~/test/made/withClient";
 
 const ID = "11111111-1111-4111-8111-111111111111";
 const steps = usualDay({
@@ -39,9 +39,7 @@ beforeEach(() => {
 
 function draftIn(read: Day = { version: 1, steps: null }) {
   const client = new QueryClient();
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   return renderHook(() => useDayDraft(ID, read), { wrapper }).result;
 }
 const saved = ({ version, steps: written }: Day) => ({
@@ -130,9 +128,7 @@ it("what somebody else saved meanwhile is nothing to take back", async () => {
   answer = saved;
   let read: Day = { version: 1, steps: null };
   const client = new QueryClient();
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   const { result, rerender } = renderHook(() => useDayDraft(ID, read), { wrapper });
   act(() => result.current.edit(shorter));
   await act(async () => result.current.save());

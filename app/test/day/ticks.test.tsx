@@ -1,11 +1,11 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/react-query";
 import { act, renderHook, waitFor } from "@testing-library/react-native";
 import { mergeTicks, type Tick } from "@tonodrome/core/lists";
-import type { ReactNode } from "react";
 import { signedInAs } from "~/data/account/account";
 import { sendTicks, unsentLists } from "~/data/day/ticks";
 import { useTicks } from "~/data/day/useTicks";
 import { makeMe } from "~/test/made/makeMe";
+import { withClient } from "~/test/made/withClient";
 
 let serverTicks: Tick[];
 let isAway: boolean;
@@ -38,9 +38,7 @@ let starts = 0;
 /** Of a start of its own: what is unsent is remembered for as long as the page is there. */
 function ticksIn(id = `11111111-1111-4111-8111-${String(++starts).padStart(12, "0")}`) {
   const client = new QueryClient();
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   return { id, ...renderHook(() => useTicks(id), { wrapper }) };
 }
 const on = (ticks: readonly Tick[]) => ticks.filter((t) => t.isOn).map((t) => t.line);

@@ -1,12 +1,12 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClient } from "@tanstack/react-query";
 import { act, renderHook, waitFor } from "@testing-library/react-native";
 import type { Start } from "@tonodrome/core/api";
 import type { Glance } from "@tonodrome/core/judge";
-import type { ReactNode } from "react";
 import { putGlance } from "~/data/queries/glances";
 import type { FitAsk } from "~/features/fit/fitWorker";
 import { useGlance } from "~/features/starts/useGlance";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
+import { withClient } from "~/test/made/withClient";
 
 interface Asked {
   ask: Extract<FitAsk, { kind: "glance" }>;
@@ -45,9 +45,7 @@ interface Shown {
 }
 
 function shown(first: Partial<Shown> = {}, client = new QueryClient()) {
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>{children}</QueryClientProvider>
-  );
+  const wrapper = withClient(client);
   const initialProps: Shown = { start, seconds: 2700, others: [], ...first };
   const hook = renderHook((p: Shown) => useGlance(p.start, p.seconds, p.others), { wrapper, initialProps });
   return { client, ...hook, show: (more: Partial<Shown>) => hook.rerender({ ...initialProps, ...more }) };
