@@ -3,6 +3,7 @@ import type { Start, StartInput } from "@tonodrome/core/api";
 import { useEffect, useRef } from "react";
 import { useStore } from "zustand";
 import { useMembership } from "~/data/account/useAccount";
+import type { Failure } from "~/data/outbox/outbox";
 import { useStable } from "~/ui/hooks/useStable";
 import { putStart } from "./startCache";
 import { editStart, saveStartEdit, startEdits, whenSaved } from "./startEdits";
@@ -33,7 +34,8 @@ export function useStartDraft<T extends Partial<StartInput>>(
   const latest = useRef(start);
   if (start.version > latest.current.version) latest.current = start;
   const edit = useStore(startEdits.store, () => startEdits.get(id));
-  const failure = useStore(startEdits.store, ({ failures }) => failures.get(id)?.sentence ?? null);
+  const failure = useStore(startEdits.store, ({ failures }) => failures.get(id) ?? null);
+  const link = useStore(startEdits.store, (box) => box.link);
   useEffect(
     () =>
       whenSaved((saved) => {
@@ -46,9 +48,15 @@ export function useStartDraft<T extends Partial<StartInput>>(
   return {
     draft: { ...fieldsOf(latest.current), ...(edit?.changes as Partial<T> | undefined) },
     change: useStable((more: Partial<T>) => editStart(clubId, latest.current, more)),
-    state: failure
-      ? { words: `Not saved. ${failure}`, failed: true }
-      : { words: edit ? "Saving …" : "Saved", failed: false },
+    state: stateOf(edit !== null, failure, link === "unreachable"),
     save: () => void saveStartEdit(id),
   };
+}
+
+/** What is said of an edit. Without a connection nothing has to be done about it. */
+function stateOf(isEdited: boolean, failure: Failure | null, isAlone: boolean): StartDraft<never>["state"] {
+  if (!failure) return { words: isEdited ? "Saving …" : "Saved", failed: false };
+  if (isAlone && !failure.isFinal)
+    return { words: "Kept on this device, and saved as soon as the server answers.", failed: false };
+  return { words: `Not saved. ${failure.sentence}`, failed: true };
 }

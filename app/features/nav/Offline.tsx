@@ -18,8 +18,8 @@ export function Offline() {
   }, []);
   return (
     <Text role="status" className="bg-tone-2 px-4 py-2 font-text text-small text-on-tone-2" testID="offline">
-      No connection. You see what was read last. Warm-ups, runs, moves, days and ticks are kept here and sent
-      later; anything else waits for the connection.
+      No connection. You see what was read last. What you change in starts, warm-ups, days, lists and runs is
+      kept here and sent later; anything else waits for the connection.
     </Text>
   );
 }

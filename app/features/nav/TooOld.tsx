@@ -1,12 +1,8 @@
-import { useEffect, useState } from "react";
 import { View } from "react-native";
 import { takeNewest } from "~/data/client/release";
 import { useTooOld } from "~/data/client/useRelease";
-import { everythingUnsent } from "~/data/outbox/unsent";
+import { useUnsent } from "~/data/outbox/useUnsent";
 import { Notice } from "~/ui/layout/Notice";
-
-/** How often it is looked whether everything is sent, milliseconds. */
-const LOOK = 2_000;
 
 /** What a page says that is older than the server serves: to reload, once nothing of it is unsent. It works until then. */
 export function TooOld() {
@@ -14,11 +10,7 @@ export function TooOld() {
 }
 
 function Reload() {
-  const [unsent, setUnsent] = useState(everythingUnsent);
-  useEffect(() => {
-    const timer = setInterval(() => setUnsent(everythingUnsent()), LOOK);
-    return () => clearInterval(timer);
-  }, []);
+  const { unsent } = useUnsent();
   return (
     <View className="px-2 pt-2">
       {unsent.length > 0 ? (

@@ -2,8 +2,10 @@ import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { lazy, memo, Suspense, useMemo } from "react";
 import { ScrollView, Text, View } from "react-native";
+import { useStore } from "zustand";
 import type { PlanDraft } from "~/data/plan/usePlanDraft";
 import { useStart } from "~/data/resources/starts";
+import { startEdits } from "~/data/starts/startEdits";
 import { StartBand } from "~/features/stair/StartBand";
 import { showStrip } from "~/features/stair/showStrip";
 import { Button } from "~/ui/Button";
@@ -86,6 +88,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
   const openForecast = useStable(() => open("forecast"));
   const openFindings = useStable(() => open("findings"));
   const openShare = useStable(() => open("share"));
+  const isStartEdited = useStore(startEdits.store, () => startEdits.get(start.id) !== null);
   const undo = useStable(() => {
     model.forgetNews();
     draft.undo?.();
@@ -120,7 +123,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
         <View className="min-h-[200px] shrink-0 grow basis-0">
           <Head
             start={start}
-            saved={mayBuild ? savedWords(draft) : null}
+            saved={mayBuild ? savedWords(draft, isStartEdited) : null}
             onShare={mayBuild ? openShare : null}
           />
           {fillsFirst && mayBuild ? (
@@ -227,9 +230,9 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
 }
 
 /** Whether what is seen is what the server has. */
-function savedWords({ dirty, saving, conflict }: PlanDraft): string {
+function savedWords({ dirty, saving, conflict }: PlanDraft, isStartEdited: boolean): string {
   if (conflict) return "Not saved";
-  return saving ? "Saving …" : dirty ? "Edited" : "Saved";
+  return saving ? "Saving …" : dirty || isStartEdited ? "Edited" : "Saved";
 }
 
 interface HeadProps {
