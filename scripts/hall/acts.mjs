@@ -201,8 +201,9 @@ export const ACTS = {
 /** Each name as often as its weight says, in fifths. */
 const HAT = Object.entries(ACTS).flatMap(([name, { weight }]) => Array(Math.round(weight * 5)).fill(name));
 
-/** How often a press comes again, a minute passes in which nothing happens, and a day is a late one. */
+/** How often a press comes again, the next is on the same phone, a minute passes in which nothing happens, and a day is a late one. */
 const AGAIN = 0.35;
+const STAYS = 0.4;
 const RARELY = 0.03;
 const LATE = 0.3;
 
@@ -225,7 +226,8 @@ export function courseOf(seed, length) {
     const after = r.pick(isAgain ? SOON : chance() < RARELY ? [60_000] : LATER);
     const drawn = ACTS[name].draw(r);
     if (isAgain && "start" in drawn) drawn.start = before.with.start;
-    acts.push({ name, device: isAgain ? before.device : below(devices), after, with: drawn });
+    const device = isAgain || (before && chance() < STAYS) ? before.device : below(devices);
+    acts.push({ name, device, after, with: drawn });
   }
   // Some days go on past midnight.
   return { seed, devices, acts, isLate: chance() < LATE };

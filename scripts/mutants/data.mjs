@@ -129,7 +129,7 @@ const mutants = [
   ["not before", store, "const KEPT_AFTER = 3_600_000;", "const KEPT_AFTER = 0;"],
   ["what was sent is forgotten at signing out", send, "if (!isUnsent(kept)) drop", "if (false) drop"],
   ["what is only here is not", send, "if (!isUnsent(kept)) drop", "drop"],
-  ["sent where one belongs", box, "(clubId === null || isMember(clubId)) &&", ""],
+  ["sent where one belongs", box, "return isInside(item, key) &&", "return"],
   ["sent under no other name", owner, "owner.id === ownerNow()?.id", "true"],
   ["one tab at a time", "app/data/outbox/turn.ts", "if (lock) await act();", "await act();"],
   ["one that waits holds up no other", box, "if (isFinal || OF_WHO.has(code)) return;", "return;"],

@@ -83,6 +83,8 @@ export interface Outbox<Item> {
   keys: () => string[];
   failureOf: (key: string) => Failure | null;
   isSending: (key: string) => boolean;
+  /** Whether it is of a club that whoever made it, and is here, belongs to no more. */
+  isOutside: (key: string) => boolean;
   /** Changes something as it is now, in whichever tab; null takes it out. Sends it soon. */
   change: (key: string, next: (now: Item | null) => Item | null, how?: { quietly?: boolean }) => void;
   /** Sends it at once; resolves when that is over. */
@@ -236,6 +238,12 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     );
   }
 
+  /** Whether whoever is here belongs to its club. */
+  function isInside(item: Item, key: string): boolean {
+    const clubId = kind.clubOf(item, key);
+    return clubId === null || isMember(clubId);
+  }
+
   /** Whether something may be sent now: it is of whoever is here, and they belong to its club. */
   function mayGo(key: string): boolean {
     const item = own(key);
@@ -243,8 +251,7 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
       return false;
     const me = ownerNow();
     if (turnedAway.has(key) && turnedAway.get(key) === (me?.id ?? null)) return false;
-    const clubId = kind.clubOf(item, key);
-    return (clubId === null || isMember(clubId)) && (kind.mayGo?.(item, key) ?? true);
+    return isInside(item, key) && (kind.mayGo?.(item, key) ?? true);
   }
 
   async function run(key: string): Promise<void> {
@@ -310,6 +317,10 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     keys: () => [...new Set([...cache.keys(), ...stored()])].filter((key) => own(key) !== null),
     failureOf: (key) => store.getState().failures.get(key) ?? null,
     isSending: (key) => store.getState().sending.has(key),
+    isOutside(key) {
+      const item = own(key);
+      return item !== null && ownerNow() !== null && kind.isUnsent(item, key) && !isInside(item, key);
+    },
     change(key, next, { quietly = false } = {}) {
       const now = latest(key);
       // What somebody else made under this key is not to be written over.

@@ -14,16 +14,17 @@ export interface NotSent {
   again: () => void;
 }
 
+/** Why something of a club that one was put out of stays here. */
+const OUTSIDE = "You are not in its club any more.";
+
 /** Everything of whoever is here that the server will not take as it is, in one list. */
 export function everyFailure(): NotSent[] {
   return everyOutbox().flatMap((box) =>
-    [...box.store.getState().failures]
-      .filter(([key, { isFinal }]) => isFinal && box.get(key) !== null)
-      .map(([key, { sentence }]) => ({
-        what: box.words(1),
-        sentence,
-        again: () => void box.again(key),
-      })),
+    box.keys().flatMap((key) => {
+      const failure = box.failureOf(key);
+      const sentence = failure?.isFinal ? failure.sentence : box.isOutside(key) ? OUTSIDE : null;
+      return sentence ? [{ what: box.words(1), sentence, again: () => void box.again(key) }] : [];
+    }),
   );
 }
 

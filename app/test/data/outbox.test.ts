@@ -7,7 +7,8 @@ const BO = { ...makeMe(), id: "77777777-7777-4777-8777-777777777777", name: "Bo"
 
 let data: typeof import("~/data/account/account") &
   typeof import("~/data/client/api") &
-  typeof import("~/data/outbox/outbox");
+  typeof import("~/data/outbox/outbox") &
+  typeof import("~/data/outbox/unsent");
 let box: Outbox;
 /** What is sent, by whom, and what the server says to it. */
 let sent: string[];
@@ -23,6 +24,7 @@ function open(): void {
       ...require("~/data/account/account"),
       ...require("~/data/client/api"),
       ...require("~/data/outbox/outbox"),
+      ...require("~/data/outbox/unsent"),
     };
   });
   box = data.makeOutbox<Item>({
@@ -72,6 +74,20 @@ it("sends under no other name, shows it to nobody else, and waits for the one wh
   data.signedInAs(makeMe());
   await pass(1_000);
   expect([sent, box.unsent(), box.ofOthers()]).toEqual([["Ada: Ada's"], 0, []]);
+});
+
+it("says of what is for a club that one was put out of that it is, and sends it once one is in again", async () => {
+  box.change("a", () => ({ text: "Ada's" }));
+  data.signedInAs({ ...makeMe(), clubs: [] });
+  await pass(60_000);
+  expect(sent).toEqual([]);
+  expect(data.everyFailure()).toMatchObject([
+    { what: "1 things", sentence: "You are not in its club any more." },
+  ]);
+  data.signedInAs(makeMe());
+  await pass(1_000);
+  expect(sent).toEqual(["Ada: Ada's"]);
+  expect(data.everyFailure()).toEqual([]);
 });
 
 it("holds up nothing behind what is refused, and says why", async () => {

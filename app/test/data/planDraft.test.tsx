@@ -177,7 +177,7 @@ it("takes its own save whose answer was lost for no conflict, and goes on from t
   const data = { code: "version_conflict", message: "Saved.", path: "version", current };
   answer = (write) => (write.version === 4 ? saved(write) : { ok: false, data });
   await act(() => draft.current.save());
-  expect(draft.current.conflict).toBeNull();
+  expect(draft.current).toMatchObject({ conflict: null, merged: null });
   await act(() => draft.current.save());
   expect(draft.current).toMatchObject({ dirty: false, body: { stepPoints: 25 } });
 });
