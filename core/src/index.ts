@@ -159,3 +159,4 @@ export { PRIORITIES, type Priority } from "./words/priority";
 export { PURPOSES, type Purpose } from "./words/purpose";
 export { wordKey } from "./words/sameWord";
 export { LONGEST_NAME, nameSchema, noteSchema, tagSchema } from "./words/text";
+export { isRight, tolerant } from "./words/tolerant";

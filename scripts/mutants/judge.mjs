@@ -237,7 +237,7 @@ const mutants = [
   [
     "a mend makes a plan that can be kept",
     `${CHECKS}provenMends.ts`,
-    "if (!planBodySchema.safeParse(plan).success) return null;",
+    "if (!isRight(planBodySchema, plan)) return null;",
     "",
   ],
   ["set aside as long as it is the same", `${CHECKS}setAside.ts`, "&& k.mark === markOf(finding, plan)", ""],

@@ -160,7 +160,7 @@ const mutants = [
   [
     "a nudge that cannot be leaves the dose",
     `${dose}nudgeDose.ts`,
-    "doseSchema.safeParse(next).success ? next : dose",
+    "isRight(doseSchema, next) ? next : dose",
     "next",
   ],
   [

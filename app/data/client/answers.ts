@@ -14,26 +14,15 @@ export type AnswerName = ApiName;
 /** What an answer of that name is. */
 export type AnswerOf<Name extends AnswerName> = z.infer<Api[`${Name}Schema`]>;
 
-interface Checks {
-  api: Api;
-  tolerant: typeof import("./tolerant").tolerant;
-  leavingOut: typeof import("./tolerant").leavingOut;
-}
-
-let checks: Checks | null = null;
+let checks: Api | null = null;
 
 /** The checks could not be loaded. */
 export class ChecksMissing extends Error {}
 
 /** The checks of everything that comes and goes, as soon as they are here. @throws ChecksMissing where they cannot be loaded */
-export async function loadChecks(): Promise<Checks> {
-  if (checks) return checks;
+async function loadChecks(): Promise<Api> {
   try {
-    const [api, { tolerant, leavingOut }] = await Promise.all([
-      import("@tonodrome/core/api"),
-      import("./tolerant"),
-    ]);
-    checks = { api, tolerant, leavingOut };
+    checks ??= await import("@tonodrome/core/api");
     return checks;
   } catch (cause) {
     throw new ChecksMissing("The checks of answers could not be loaded.", { cause });
@@ -51,8 +40,8 @@ export async function checked<Name extends AnswerName>(
   atSight: boolean,
 ): Promise<AnswerOf<Name>> {
   if (atSight && !checks) return data as AnswerOf<Name>;
-  const { api, tolerant } = await loadChecks();
-  return tolerant(api[`${name}Schema`] as z.ZodType).parse(data) as AnswerOf<Name>;
+  const api = await loadChecks();
+  return api.tolerant(api[`${name}Schema`] as z.ZodType).parse(data) as AnswerOf<Name>;
 }
 
 /**
@@ -61,8 +50,8 @@ export async function checked<Name extends AnswerName>(
  * @param name what is sent, as its schema is called
  */
 export async function bodyFrom<Name extends ApiName>(name: Name, from: object): Promise<AnswerOf<Name>> {
-  const { api, leavingOut } = await loadChecks();
+  const api = await loadChecks();
   const schema = api[`${name}Schema`] as unknown as z.ZodObject;
   const top = Object.fromEntries(Object.entries(from).filter(([field]) => field in schema.shape));
-  return (leavingOut(schema).safeParse(top).data ?? top) as AnswerOf<Name>;
+  return (api.leavingOut(schema).safeParse(top).data ?? top) as AnswerOf<Name>;
 }

@@ -1,7 +1,7 @@
+import { tolerant } from "@tonodrome/core";
 import { type Day, daySchema } from "@tonodrome/core/api";
 import type { DayStep } from "@tonodrome/core/day";
 import { ask, bodyOf } from "~/data/client/api";
-import { tolerant } from "~/data/client/tolerant";
 import { makeDrafts } from "~/data/outbox/drafts";
 
 /** How long after the last edit a day is saved by itself, and how long after no answer it is tried again, milliseconds. */

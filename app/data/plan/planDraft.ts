@@ -1,7 +1,13 @@
-import { type Meeting, mergePlans, type PlanBody, planBodySchema, withoutBrokenPairs } from "@tonodrome/core";
+import {
+  type Meeting,
+  mergePlans,
+  type PlanBody,
+  planBodySchema,
+  tolerant,
+  withoutBrokenPairs,
+} from "@tonodrome/core";
 import { type Plan, planSchema } from "@tonodrome/core/api";
 import { ask, bodyOf } from "~/data/client/api";
-import { tolerant } from "~/data/client/tolerant";
 import { keptKeys } from "~/data/device/storage";
 import { type Conflict, type Draft, makeDrafts } from "~/data/outbox/drafts";
 

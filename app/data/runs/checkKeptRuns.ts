@@ -1,6 +1,6 @@
+import { tolerant } from "@tonodrome/core";
 import { runEventSchema, runSchema } from "@tonodrome/core/api";
 import { z } from "zod";
-import { tolerant } from "~/data/client/tolerant";
 import { everyRun, hide } from "./store";
 
 const runWithoutEvents = tolerant(runSchema.omit({ events: true }));

@@ -6,13 +6,13 @@ import {
   approachIdSchema,
   approachName,
   nameSchema,
+  tolerant,
 } from "@tonodrome/core";
 import { type Athlete, athleteWriteSchema, type ClubEvent } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
 import { useMay } from "~/data/account/useAccount";
 import { ApiFailure } from "~/data/client/api";
-import { tolerant } from "~/data/client/tolerant";
 import { useAthletes, useSaveAthlete } from "~/data/resources/athletes";
 import { useEvents } from "~/data/resources/events";
 import { Amount } from "~/features/fields/fields";

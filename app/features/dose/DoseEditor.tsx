@@ -5,12 +5,12 @@ import {
   firstLadder,
   formatLength,
   idealLevel,
+  isRight,
   levelsOf,
   withKind,
 } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { v4 as uuid } from "uuid";
-import { tolerant } from "~/data/client/tolerant";
 import { LadderFields } from "~/features/dose/ladder/LadderFields";
 import type { EditProps } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
@@ -26,7 +26,7 @@ const KINDS: { value: DoseKind; label: string; example: string }[] = [
 export function DoseEditor({ dose, onChange: changed }: EditProps<Dose>) {
   // A press that would leave the sensible (more choices than sixty, say) does nothing.
   const onChange = (next: Dose) => {
-    if (tolerant(doseSchema).safeParse(next).success) changed(next);
+    if (isRight(doseSchema, next)) changed(next);
   };
   const levels = levelsOf(dose);
   const ideal = levels[idealLevel(dose)];

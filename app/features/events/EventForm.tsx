@@ -1,8 +1,7 @@
-import { type EventType, formatLength, nameSchema, wordsOf } from "@tonodrome/core";
+import { type EventType, formatLength, nameSchema, tolerant, wordsOf } from "@tonodrome/core";
 import { eventInputSchema, type ShelfDrill } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
-import { tolerant } from "~/data/client/tolerant";
 import { Amount, Percent } from "~/features/fields/fields";
 import { AREA_OPTIONS } from "~/features/shelf/detailWords";
 import { FixedPoints } from "~/features/venue/FixedPoints";

@@ -88,7 +88,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
   const openForecast = useStable(() => open("forecast"));
   const openFindings = useStable(() => open("findings"));
   const openShare = useStable(() => open("share"));
-  const isStartEdited = useStore(startEdits.store, () => startEdits.get(start.id) !== null);
+  const ofStart = useStore(startEdits.store, () => editedWord(start.id));
   const undo = useStable(() => {
     model.forgetNews();
     draft.undo?.();
@@ -123,7 +123,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
         <View className="min-h-[200px] shrink-0 grow basis-0">
           <Head
             start={start}
-            saved={mayBuild ? savedWords(draft, isStartEdited) : null}
+            saved={mayBuild ? savedWords(draft, ofStart) : null}
             onShare={mayBuild ? openShare : null}
           />
           {fillsFirst && mayBuild ? (
@@ -229,10 +229,16 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
   );
 }
 
+/** How an edit of the start itself stands; null where there is none. */
+function editedWord(startId: string): "Not saved" | "Edited" | null {
+  if (!startEdits.get(startId)) return null;
+  return startEdits.failureOf(startId)?.isFinal ? "Not saved" : "Edited";
+}
+
 /** Whether what is seen is what the server has. */
-function savedWords({ dirty, saving, conflict }: PlanDraft, isStartEdited: boolean): string {
-  if (conflict) return "Not saved";
-  return saving ? "Saving …" : dirty || isStartEdited ? "Edited" : "Saved";
+function savedWords({ dirty, saving, conflict }: PlanDraft, ofStart: "Not saved" | "Edited" | null): string {
+  if (conflict || ofStart === "Not saved") return "Not saved";
+  return saving ? "Saving …" : dirty ? "Edited" : (ofStart ?? "Saved");
 }
 
 interface HeadProps {

@@ -1,16 +1,8 @@
 import { planBodySchema } from "@tonodrome/core";
-import { runEventSchema, startSchema, startWriteSchema } from "@tonodrome/core/api";
+import { leavingOut, runEventSchema, startSchema, startWriteSchema, tolerant } from "@tonodrome/core/api";
 import { z } from "zod";
-import { leavingOut, tolerant } from "~/data/client/tolerant";
 import { makeStart } from "~/test/made/makeStart";
-
-/** Adds a field to every object in an answer, however deep: a server that says more. */
-function withMore(answer: unknown): unknown {
-  if (Array.isArray(answer)) return answer.map(withMore);
-  if (typeof answer !== "object" || answer === null) return answer;
-  const fields = Object.entries(answer).map(([field, value]) => [field, withMore(value)]);
-  return { ...Object.fromEntries(fields), later: 1 };
-}
+import { withMore } from "../../../core/test/made/withMore";
 
 it("takes an answer that says more, at any depth, and keeps what it says", () => {
   const more = withMore(makeStart());

@@ -1,6 +1,7 @@
 export { settingSchema } from "../conditions/setting";
 export { runEventSchema } from "../run/log/runEvent";
 export { runPlanSchema } from "../run/steps/runPlan";
+export { leavingOut, tolerant } from "../words/tolerant";
 export * from "./accounts";
 export * from "./apiVersion";
 export * from "./athletes";

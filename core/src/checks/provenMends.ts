@@ -4,6 +4,7 @@ import type { Finding, Mend } from "../plan/finding";
 import { planBodySchema } from "../plan/plan";
 import { contextOf, type DayFacts } from "../venue/contextOf";
 import type { MakeId } from "../words/makeId";
+import { isRight } from "../words/tolerant";
 import { checkPlan } from "./checkPlan";
 import type { ClubFigures } from "./terms/figures";
 import { type Situation, situationOf } from "./terms/situation";
@@ -47,7 +48,7 @@ export function withProvenMends(situation: Situation, found: readonly Finding[],
 /** What there is to say when a mend is applied; null where it makes no plan that can be kept. */
 function afterMend(situation: Situation, { edits }: Mend, { figures, makeId, day }: Trial): Finding[] | null {
   const plan = editedPlan(situation.plan, edits, makeId);
-  if (!planBodySchema.safeParse(plan).success) return null;
+  if (!isRight(planBodySchema, plan)) return null;
   const isOfDay = edits.some((e) => e.kind === "setting");
   const setting = isOfDay ? editedSetting(situation.setting, edits) : situation.setting;
   const context =

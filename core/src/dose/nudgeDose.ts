@@ -1,3 +1,4 @@
+import { isRight } from "../words/tolerant";
 import { type Dose, doseSchema } from "./dose";
 import { mainRange, withMainRange } from "./kinds/mainRange";
 import type { PlainDose } from "./kinds/plainDose";
@@ -12,7 +13,7 @@ export function nudgeDose(dose: Dose, steps: 1 | -1): Dose {
     dose.kind === "ladder"
       ? { ...dose, rungs: dose.rungs.map((rung) => ({ ...rung, dose: nudged(rung.dose, steps) })) }
       : nudged(dose, steps);
-  return doseSchema.safeParse(next).success ? next : dose;
+  return isRight(doseSchema, next) ? next : dose;
 }
 
 function nudged(dose: PlainDose, steps: 1 | -1): PlainDose {

@@ -1,3 +1,4 @@
+import { isRight } from "../words/tolerant";
 import type { Dose } from "./dose";
 import { firstDose, type PlainDose, plainDoseSchema } from "./kinds/plainDose";
 import { withLengths } from "./kinds/withLengths";
@@ -30,5 +31,5 @@ function carriedOver(first: PlainDose, dose: Dose): PlainDose {
       : {};
   const partner = "partner" in dose && dose.partner ? { partner: dose.partner } : {};
   const next = { ...first, ...sides, ...changeover, ...partner } as PlainDose;
-  return plainDoseSchema.safeParse(next).success ? next : first;
+  return isRight(plainDoseSchema, next) ? next : first;
 }

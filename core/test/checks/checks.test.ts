@@ -4,10 +4,12 @@ import { CHECKS } from "../../src/checks/list";
 import { withProvenMends } from "../../src/checks/provenMends";
 import type { Check } from "../../src/checks/terms/check";
 import { type ClubFigures, figuresOf } from "../../src/checks/terms/figures";
-import type { Situation } from "../../src/checks/terms/situation";
+import { type Situation, situationOf } from "../../src/checks/terms/situation";
+import { fitPlan } from "../../src/fit/fit";
 import type { Finding } from "../../src/plan/finding";
 import { anyId } from "../made/ids";
 import { ladder, type Made, made, reps, timed } from "../made/situations";
+import { withMore } from "../made/withMore";
 import { CASES } from "./cases";
 
 const speaks = (check: Check, of: Made, figures: ClubFigures = []) =>
@@ -60,7 +62,13 @@ describe.each(CHECKS.map((c) => [c.code, c] as const))("%s", (code, check) => {
       const situation = made(cases?.fires[0] as Made);
       const [finding] = check.find(situation, figuresOf(check, []));
       expect(finding?.mends.length).toBeGreaterThan(0);
-      expect(mended(situation, finding as Finding).length).toBeGreaterThan(0);
+      const mends = mended(situation, finding as Finding);
+      expect(mends.length).toBeGreaterThan(0);
+      // And so of a plan that a later release says more of.
+      const plan = withMore(situation.plan);
+      const fit = fitPlan(plan, situation.fit.availableSeconds, situation.context);
+      const later = situationOf({ ...situation, plan, fit });
+      expect(mended(later, finding as Finding).map((m) => m.words)).toEqual(mends.map((m) => m.words));
     });
 });
 

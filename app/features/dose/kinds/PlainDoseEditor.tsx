@@ -1,6 +1,5 @@
-import { type PlainDose, plainDoseSchema, type Sides, withKind } from "@tonodrome/core";
+import { isRight, type PlainDose, plainDoseSchema, type Sides, withKind } from "@tonodrome/core";
 import type { ComponentType } from "react";
-import { tolerant } from "~/data/client/tolerant";
 import type { EditProps } from "~/features/fields/fields";
 import { Choice } from "~/ui/fields/Choice";
 import { words } from "~/ui/words";
@@ -49,7 +48,7 @@ const SIDES: { value: Sides; label: string }[] = [
 export function PlainDoseEditor({ dose, onChange: changed }: EditProps<PlainDose>) {
   // A press that would leave the sensible (more choices than sixty, say) does nothing.
   const onChange = (next: PlainDose) => {
-    if (tolerant(plainDoseSchema).safeParse(next).success) changed(next);
+    if (isRight(plainDoseSchema, next)) changed(next);
   };
   const Fields = KINDS[dose.kind].Fields as ComponentType<EditProps<PlainDose>>;
   return (

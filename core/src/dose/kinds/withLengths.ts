@@ -1,3 +1,4 @@
+import { isRight } from "../../words/tolerant";
 import type { Range } from "../terms/range";
 import { mainRange, withMainRange } from "./mainRange";
 import { kindOf, type PlainDose, plainDoseSchema } from "./plainDose";
@@ -34,7 +35,7 @@ export function withLengths(dose: PlainDose, lengths: Range): PlainDose {
   return isDose(whole) ? whole : ranged(dose, ideal, ideal, ideal);
 }
 
-const isDose = (dose: PlainDose) => plainDoseSchema.safeParse(dose).success;
+const isDose = (dose: PlainDose) => isRight(plainDoseSchema, dose);
 
 function outerRange(dose: PlainDose): Range | null {
   const { outer } = kindOf(dose);

@@ -2,6 +2,7 @@ import { idealLevel, levelsOf } from "../../dose/levelsOf";
 import { sameValue } from "../../maths/sameValue";
 import { formatLength } from "../../time/clock";
 import { phaseName } from "../../words/phase";
+import { isRight } from "../../words/tolerant";
 import { withoutBrokenPairs } from "../order";
 import { type PlanBody, type PlanItem, planBodySchema } from "../plan";
 
@@ -38,7 +39,7 @@ export function mergePlans(base: PlanBody, mine: PlanBody, theirs: PlanBody, sid
     if (what) meetings.push({ what, mine: plainWords(a), theirs: plainWords(b) });
   });
   const body = { ...rest, items: withoutBrokenPairs(items) };
-  if (planBodySchema.safeParse(body).success) return { body, meetings };
+  if (isRight(planBodySchema, body)) return { body, meetings };
   const count = ({ items: all }: PlanBody) => `${all.length} drills`;
   const whole = { what: "The warm-up as a whole", mine: count(mine), theirs: count(theirs) };
   return { body: side === "mine" ? mine : theirs, meetings: [whole] };

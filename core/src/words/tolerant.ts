@@ -34,6 +34,13 @@ export const tolerant = <Schema extends z.ZodType>(schema: Schema): Schema => wa
 /** The same schema that leaves out what it does not name, at any depth: what may be sent of something that was read. */
 export const leavingOut = <Schema extends z.ZodType>(schema: Schema): Schema => walked(schema, "left-out");
 
+/**
+ * Whether something is right in all that a schema names, whatever a later release says besides: what a press makes of
+ * something that was read counts by that, not by the letter.
+ */
+export const isRight = (schema: z.ZodType, value: unknown): boolean =>
+  leavingOut(schema).safeParse(value).success;
+
 function walked<Schema extends z.ZodType>(schema: Schema, more: More): Schema {
   const made = known[more].get(schema) ?? make(schema, more);
   known[more].set(schema, made);
