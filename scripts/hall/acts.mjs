@@ -188,6 +188,16 @@ export const ACTS = {
     },
     words: ({ person }) => `(person ${person + 1} is put out of the club)`,
   },
+  delete: {
+    weight: 0.3,
+    draw: () => ({ start: 2 }),
+    async do({ world, startId }) {
+      if (world.deleted.has(startId)) return false;
+      await world.deleteStart(startId);
+      return true;
+    },
+    words: () => "(start 3 is deleted)",
+  },
   release: {
     weight: 0.2,
     draw: () => ({}),

@@ -7,6 +7,7 @@ function sameStarts(_world, end) {
     look.starts.flatMap((start) => {
       const truth = end.starts.get(start.id);
       const wrong = [];
+      if (!truth) wrong.push(`${device.name} shows start ${end.numberOf(start.id)}, which is deleted`);
       if (truth && truth.startsAt !== start.startsAt)
         wrong.push(
           `${device.name} has start ${end.numberOf(start.id)} at ${clock(start.startsAt)}, the server at ${clock(truth.startsAt)}`,
@@ -145,6 +146,16 @@ function fewRequests(world, end) {
     .map((device) => `${device.name} asked ${device.requests} times in ${Math.round(end.seconds)} s`);
 }
 
+/** A write that is refused for good is not sent again and again: a person may try, and a page that is opened anew. */
+function notAgain({ log }) {
+  return [...log.refused]
+    .filter(([, times]) => times > MOST_REFUSED)
+    .map(([write, times]) => `${write.slice(0, 90)} was refused ${times} times`);
+}
+
+/** So often one write may be refused for good: each page that is opened tries it. */
+const MOST_REFUSED = 8;
+
 /** Nobody sends what the server cannot take, and the server has no faults of its own. */
 const noFaults = (world) => [...new Set(world.log.faults)];
 
@@ -152,8 +163,8 @@ const noFaults = (world) => [...new Set(world.log.faults)];
 function pressesCount(world, end) {
   const wrong = [];
   for (const [id, { by, minutes, title, hasMoved }] of world.log.pressed) {
-    if (!isAlone(end, by)) continue;
     const start = end.starts.get(id);
+    if (!start || !isAlone(end, by)) continue;
     const began = world.starts.find((s) => s.id === id).startsAt;
     const name = `start ${end.numberOf(id)}`;
     if (hasMoved && start.startsAt !== began + minutes * 60_000)
@@ -189,6 +200,7 @@ export const RULES = {
   ownName,
   nothingStuck,
   fewRequests,
+  notAgain,
   noFaults,
   pressesCount,
   seesOwn,
@@ -199,6 +211,7 @@ export async function endOf(world) {
   const starts = new Map();
   const runs = new Map();
   for (const { id } of world.starts) {
+    if (world.deleted.has(id)) continue;
     const start = await world.ask("GET", `/starts/${id}`);
     starts.set(id, {
       startsAt: Date.parse(start.startsAt),

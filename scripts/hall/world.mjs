@@ -23,8 +23,9 @@ const makeLog = () => ({
   acknowledged: new Map(),
   made: new Map(),
   names: new Map(),
-  /** What the server could not take. */
+  /** What the server could not take, and how often each write was refused for good. */
   faults: [],
+  refused: new Map(),
   /** What was pressed of a start's time and title, and of its lists, by which devices. */
   pressed: new Map(),
   ticked: new Map(),
@@ -32,8 +33,16 @@ const makeLog = () => ({
   moved: 0,
 });
 
+/** Answers after which asking the same again changes nothing. */
+const FOR_GOOD = new Set([400, 404, 409, 413]);
+
 /** Notes what a device was answered. */
 function heard(log, device, path, { method, body }, { status, text }) {
+  // Whoever does not hear the refusal asks again.
+  if (method && method !== "GET" && FOR_GOOD.has(status) && !device.losesAnswers) {
+    const write = `${device.name}: ${method} ${path} ${body}`;
+    log.refused.set(write, (log.refused.get(write) ?? 0) + 1);
+  }
   if (status === 400 || status === 500) {
     const { path: field, message } = JSON.parse(text);
     // A press or a tick by a clock that is fast is stamped anew.
@@ -104,11 +113,16 @@ export async function openWorld(house, script, { devices, isLate }) {
   const log = makeLog();
   const at = (path) => `/clubs/${club.clubId}${path}`;
   const world = {
-    ...{ ...club, time, began: begins, log, house, isReleased: false },
+    ...{ ...club, time, began: begins, log, house, isReleased: false, deleted: new Set() },
     step: (now) => house.setClock(now),
     heard: (...what) => heard(log, ...what),
     async ask(method, path, body) {
       return (await ask(up().base, club.cookie, method, at(path), body)).data;
+    },
+    async deleteStart(id) {
+      world.deleted.add(id);
+      const { version } = await world.ask("GET", `/starts/${id}`);
+      await world.ask("DELETE", `/starts/${id}?version=${version}`);
     },
     /** Ends what a person may do in the club. */
     async withdraw(person) {
