@@ -1,4 +1,4 @@
 module.exports = {
   testTimeout: 30_000,
-  projects: ["<rootDir>/core", "<rootDir>/cli", "<rootDir>/server", "<rootDir>/app"],
+  projects: ["<rootDir>/core", "<rootDir>/cli", "<rootDir>/server", "<rootDir>/app", "<rootDir>/app/jest.plain.config.cjs"],
 };

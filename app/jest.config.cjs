@@ -1,3 +1,5 @@
+const path = require("node:path");
+const { testsOf } = require("../scripts/jest/isBundled.cjs");
 const preset = require("jest-expo/web/jest-preset");
 
 /** Where one line is to be broken, what babel-jest reads goes by the file that breaks it. */
@@ -15,7 +17,7 @@ module.exports = {
   preset: "jest-expo/web",
   setupFilesAfterEnv: ["<rootDir>/test/made/quiet.ts"],
   rootDir: __dirname,
-  testMatch: ["<rootDir>/**/*.test.{ts,tsx}"],
+  testMatch: testsOf(path.join(__dirname, "test"), false),
   testPathIgnorePatterns: ["/dist/", "/node_modules/"],
   moduleNameMapper: { "^~/(.*)$": "<rootDir>/$1" },
   transformIgnorePatterns: [

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { kitThere, listStands, mergeTicks, type Tick, tickSchema } from "../src/lists/tick";
+import { cases } from "./made/cases";
 
 const DEVICES = ["11111111-1111-4111-8111-111111111111", "22222222-2222-4222-8222-222222222222"] as const;
 
@@ -93,7 +94,7 @@ it("two phones, offline and reordered, agree once everything has come: 1,000 cou
         expect(server.find((t) => t.line === line)?.at).toBe(latest);
       }
     }),
-    { numRuns: 1000 },
+    cases(1000),
   );
 });
 

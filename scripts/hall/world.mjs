@@ -120,9 +120,10 @@ export async function openWorld(house, script, { devices, isLate }) {
       return (await ask(up().base, club.cookie, method, at(path), body)).data;
     },
     async deleteStart(id) {
-      world.deleted.add(id);
       const { version } = await world.ask("GET", `/starts/${id}`);
+      // Refused where somebody saved in between: then it is there.
       await world.ask("DELETE", `/starts/${id}?version=${version}`);
+      world.deleted.add(id);
     },
     /** Ends what a person may do in the club. */
     async withdraw(person) {

@@ -1,6 +1,7 @@
 import { type ClubRecord, clubHeadSchema, clubRecordSchema, MOST } from "@tonodrome/core/api";
 import { usualDay } from "@tonodrome/core/day";
 import fc from "fast-check";
+import { cases } from "../../core/test/made/cases";
 import { exportOf, type Line, linesOf, of, textOf } from "./clubLines";
 import { broken, fromSchema } from "./fromSchema";
 import { makeStart, planBody, profile, runInput } from "./make";
@@ -148,7 +149,7 @@ it("exports what was imported, byte for byte, whatever is in it", async () => {
       expect((await read(second.person, second.clubId, text)).statusCode).toBe(200);
       expect(await exported(second.person, second.clubId)).toBe(text);
     }),
-    { numRuns: 8 },
+    cases(8, 2),
   );
 }, 120_000);
 
@@ -230,7 +231,7 @@ it("takes a broken file whole or not at all, and says where it is broken", async
       }
       expect(await exported(person, clubId)).toBe(before);
     }),
-    { numRuns: 20 },
+    cases(20, 4),
   );
 }, 120_000);
 

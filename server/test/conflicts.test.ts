@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from "node:util";
 import type { PlanBody } from "@tonodrome/core";
 import type { Plan, Start } from "@tonodrome/core/api";
 import fc from "fast-check";
+import { cases } from "../../core/test/made/cases";
 import { drillInput, eventInput, makeStart, planBody, startWrite } from "./make";
 import { type TestServer, testServer } from "./testServer";
 
@@ -90,7 +91,7 @@ it("two people edit one warm-up in any order: every edit is the plan's, or kept 
       expect(now.version).toBe(versions.length + 1);
       if (versions.length > 0) expect(edits.find((e) => e.version === now.version)?.body).toEqual(now.body);
     }),
-    { numRuns: 40 },
+    cases(40, 8),
   );
 }, 60_000);
 
@@ -123,7 +124,7 @@ it("people who move a start at once, on two servers: each version is one person'
         expect(answers.some((a) => a.status === 200)).toBe(true);
       },
     ),
-    { numRuns: 25 },
+    cases(25, 8),
   );
 }, 60_000);
 

@@ -10,6 +10,7 @@ import {
 import { starterShelfSchema } from "@tonodrome/core/starter";
 import fc from "fast-check";
 import { z } from "zod";
+import { cases } from "../../core/test/made/cases";
 import { defOf } from "../src/validation/def";
 import { mostOf, shapeFaults } from "../src/validation/shapeFaults";
 import { readValue } from "../src/validation/validate";
@@ -164,7 +165,7 @@ describe("an input that is wrong in millions of places", () => {
           if (body.safeParse(sent).success)
             expect([method, url, shapeFaults(body, sent, 1)]).toEqual([method, url, null]);
         }),
-        { numRuns: 60 },
+        cases(60),
       );
     }
   });

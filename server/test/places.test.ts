@@ -131,8 +131,8 @@ describe("what takes long", () => {
     // It was 5 s of the server's one thread; what is left is reading and writing the rows.
     expect(slowest).toBeLessThan(1_000);
     // One at a time for a person.
-    const both = await Promise.all([compare(), compare()]);
-    expect(both.map((b) => b.status).sort()).toEqual([200, 429]);
+    const asked = await Promise.all(Array.from({ length: 6 }, compare));
+    expect(new Set(asked.map((a) => a.status))).toEqual(new Set([200, 429]));
     const { mark } = (await answer).body;
     const taken = await person.ask("POST", "/api/:club/start-list", {
       rows,

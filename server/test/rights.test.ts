@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { LONGEST_SHARE_DAYS } from "@tonodrome/core/api";
 import fc from "fast-check";
+import { cases } from "../../core/test/made/cases";
 import { makeResetLink } from "../src/access/password/passwordReset";
 import { makeOwnerLink } from "../src/access/session/ownerLink";
 import { purge } from "../src/upkeep/purge";
@@ -154,7 +155,7 @@ it("whoever's role changes in the middle: links and invitations are good exactly
         bind: [clubId],
       });
     }),
-    { numRuns: 12 },
+    cases(12, 4),
   );
 }, 60_000);
 

@@ -51,15 +51,43 @@ export const STARTERS = path.resolve(__dirname, "..", "starters");
 
 export const PASSWORD = "a long enough password";
 
+const urlOf = (name: string) => (process.env.TEST_DATABASE_URL as string).replace(/\/\w+$/, `/${name}`);
+
+/** Asks the tests' PostgreSQL as its administrator. */
+async function asAdmin<T>(act: (client: Client) => Promise<T>): Promise<T> {
+  const client = new Client({ connectionString: process.env.TEST_ADMIN_URL as string });
+  await client.connect();
+  try {
+    return await act(client);
+  } finally {
+    await client.end();
+  }
+}
+
 /** Makes an empty database of its own on the tests' PostgreSQL. */
 export async function freshDatabase(): Promise<string> {
-  const admin = process.env.TEST_ADMIN_URL as string;
   const name = `t${randomUUID().replaceAll("-", "")}`;
-  const client = new Client({ connectionString: admin });
-  await client.connect();
-  await client.query(`CREATE DATABASE ${name} OWNER tonodrome_app`);
-  await client.end();
-  return (process.env.TEST_DATABASE_URL as string).replace(/\/\w+$/, `/${name}`);
+  await asAdmin((client) => client.query(`CREATE DATABASE ${name} OWNER tonodrome_app`));
+  return urlOf(name);
+}
+
+const TEMPLATE = "template_migrated";
+
+/** Makes a database with every table in it, by copying one that was migrated once: a tenth of the time. */
+async function migratedDatabase(): Promise<string> {
+  const name = `t${randomUUID().replaceAll("-", "")}`;
+  await asAdmin(async (client) => {
+    // Two workers may come at once: the first makes it.
+    await client.query("SELECT pg_advisory_lock(1)");
+    const { rowCount } = await client.query("SELECT FROM pg_database WHERE datname = $1", [TEMPLATE]);
+    if (!rowCount) {
+      await client.query(`CREATE DATABASE ${TEMPLATE}_new OWNER tonodrome_app`);
+      await migrate(urlOf(`${TEMPLATE}_new`));
+      await client.query(`ALTER DATABASE ${TEMPLATE}_new RENAME TO ${TEMPLATE}`);
+    }
+    await client.query(`CREATE DATABASE ${name} TEMPLATE ${TEMPLATE} OWNER tonodrome_app`);
+  });
+  return urlOf(name);
 }
 
 /** The options of a server under test. */
@@ -90,9 +118,8 @@ export function testOptions(url: string, more: Partial<AppOptions> = {}): AppOpt
 
 /** A server on a database of its own with one empty club and its owner. */
 export async function testServer(more: Partial<AppOptions> = {}, poolSize = 10): Promise<TestServer> {
-  const url = await freshDatabase();
+  const url = await migratedDatabase();
   const database = connect(url, poolSize);
-  await migrate(url);
   const app = await buildApp(database, testOptions(url, more));
   const others: FastifyInstance[] = [];
 

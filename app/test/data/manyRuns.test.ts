@@ -2,6 +2,7 @@ import { runState } from "@tonodrome/core";
 import type { Run } from "@tonodrome/core/api";
 import { runDevice } from "~/test/made/device";
 import { makeStart, twoMinutePlan } from "~/test/made/makeStart";
+import { casesOf } from "../../../core/test/made/cases";
 
 const start = makeStart({}, twoMinutePlan);
 
@@ -10,7 +11,7 @@ const { begin, kept } = device;
 
 /** Runs, so many at a time. */
 const TOGETHER = 50;
-const BATCHES = Math.ceil(Number(process.env.RUNS ?? 400) / TOGETHER);
+const BATCHES = Math.ceil(casesOf(400) / TOGETHER);
 
 it("many runs, pressed at random, offline at times, sent twice and out of order: both sides agree on every one", async () => {
   let seed = 20_261_126;

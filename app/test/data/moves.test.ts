@@ -4,6 +4,7 @@ import fc from "fast-check";
 import type { KeptRun } from "~/data/runs/keptRun";
 import { CLUB, makeMe } from "~/test/made/makeMe";
 import { makeStart } from "~/test/made/makeStart";
+import { cases } from "../../../core/test/made/cases";
 
 const at = (minute: number) =>
   new Date(Date.parse("2026-06-01T12:00:00.000Z") + minute * 60_000).toISOString();
@@ -263,7 +264,7 @@ describe("a run goes by where its start is", () => {
         expect(follow(log, read)).toBe(minuteOf(server.truth.startsAt));
         expect(heard).toBeNull();
       }),
-      { numRuns: 60 },
+      cases(60),
     );
   });
 });

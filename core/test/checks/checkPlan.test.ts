@@ -11,6 +11,7 @@ import { editedPlan, editedSetting } from "../../src/plan/edit/editedPlan";
 import type { PlanBody } from "../../src/plan/plan";
 import { openDay } from "../../src/venue/context";
 import { anyDay, SMALL_DAY } from "../made/anyDay";
+import { cases } from "../made/cases";
 import { anyPlan, drill, planOf } from "../made/generate";
 import { anyId } from "../made/ids";
 import { made, reps, timed } from "../made/situations";
@@ -97,7 +98,7 @@ describe("what mends a finding", () => {
         }
         expect(JSON.stringify(situation.plan)).toBe(before);
       }),
-      { numRuns: 15 },
+      cases(15),
     );
     expect(tried).toBeGreaterThan(4);
   });
@@ -112,7 +113,7 @@ it("answers for any plan on any day, whatever is known", () => {
       expect(findings.every(({ finding }) => finding.words.length > 3)).toBe(true);
       expect(Number.isFinite(forecast.atStart.readiness.middle)).toBe(true);
     }),
-    { numRuns: 200 },
+    cases(200),
   );
 });
 

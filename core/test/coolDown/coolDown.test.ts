@@ -6,6 +6,7 @@ import { EFFORT_PROFILES } from "../../src/event/eventType";
 import { idsFrom } from "../../src/maths/idsFrom";
 import { coolDownSchema, coolDownSeconds } from "../../src/plan/coolDown";
 import { runPlanSchema } from "../../src/run/steps/runPlan";
+import { cases } from "../made/cases";
 import { drill } from "../made/generate";
 
 const startsAt = "2026-11-21T18:40:00Z";
@@ -98,6 +99,6 @@ it("whatever the shelf holds, it can be kept, and run as it is", () => {
         expect(run.drills.map((d) => d.plannedSeconds)).toEqual(steps.map((s) => s.seconds));
       },
     ),
-    { numRuns: 100 },
+    cases(100),
   );
 });

@@ -5,6 +5,7 @@ import { dayPlan } from "../../src/day/day";
 import { contradictionWords } from "../../src/day/dayWords";
 import { type DayStep, dayStepSchema } from "../../src/day/step";
 import { timesOf } from "../../src/day/times";
+import { cases, casesOf } from "../made/cases";
 
 const step = (id: string, minutes: number, more: Partial<DayStep> = {}): DayStep =>
   dayStepSchema.parse({ id, name: id, kind: "other", minutes: { usual: minutes }, ...more });
@@ -84,7 +85,7 @@ describe("against every way there is", () => {
           });
         }
       }),
-      { numRuns: 60 },
+      cases(60),
     );
   });
 
@@ -113,9 +114,9 @@ describe("against every way there is", () => {
           if (some.length < found.constraints.length) expect(holds(some)).toBe(true);
         }
       }),
-      { numRuns: 150 },
+      cases(150),
     );
-    expect(contradictions).toBeGreaterThan(20);
+    expect(contradictions).toBeGreaterThan(casesOf(150) / 8);
   });
 });
 

@@ -4,6 +4,7 @@ import type { PlainDose } from "../../src/dose/kinds/plainDose";
 import { plainLevels } from "../../src/dose/kinds/plainLevels";
 import { dosePartSchema } from "../../src/dose/terms/part";
 import { partAt } from "../../src/run/steps/partAt";
+import { cases } from "../made/cases";
 import { anyPlainDose } from "../made/generate";
 
 const partsOf = (dose: PlainDose, index = 0) => {
@@ -24,7 +25,7 @@ it("the parts of every dose at every level add up to it, and can be kept", () =>
         for (const part of parts) expect(dosePartSchema.parse(part)).toEqual(part);
       }
     }),
-    { numRuns: 400 },
+    cases(400),
   );
 });
 

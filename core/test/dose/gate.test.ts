@@ -3,6 +3,7 @@ import { type GateRule, gateDistribution, meanTries, triesFor } from "../../src/
 import { type GateDose, gateDoseSchema, gateLevels, triesUnderCap } from "../../src/dose/kinds/gateDose";
 import { idealLevel } from "../../src/dose/levelsOf";
 import { random } from "../../src/maths/random";
+import { cases } from "../made/cases";
 
 /** Throws until the gate opens, as a person would: nothing of the distribution is known here. */
 function tries(rule: GateRule, hits: number, chance: number, next: () => number, most: number): number {
@@ -124,7 +125,7 @@ describe("a gate's time", () => {
         });
         expect(gateLevels(dose)[idealLevel(dose)]?.counts[0]?.amount).toBe(dose.hits.ideal);
       }),
-      { numRuns: 60 },
+      cases(60),
     );
   });
 });

@@ -4,6 +4,7 @@ import { firstDose, type PlainDose } from "../../src/dose/kinds/plainDose";
 import { firstLadder } from "../../src/dose/ladder/firstLadder";
 import { idealLevel, levelsOf } from "../../src/dose/levelsOf";
 import { withKind } from "../../src/dose/withKind";
+import { cases } from "../made/cases";
 import { anyId } from "../made/ids";
 
 const time = (floor: number, ideal: number, ceiling: number, more: object = {}) =>
@@ -52,7 +53,7 @@ it("there and back again is the same time, for any time and any kind", () => {
           expect(Math.abs((s ?? 0) - (seconds(other)[i] ?? 0))).toBeLessThanOrEqual(2.5);
       },
     ),
-    { numRuns: 60 },
+    cases(60),
   );
 });
 

@@ -14,6 +14,7 @@ import { coverageOf } from "../../src/plan/coverage";
 import { planBodySchema } from "../../src/plan/plan";
 import { circumstancesOn, obstacleTo } from "../../src/plan/usable";
 import { openDay } from "../../src/venue/context";
+import { cases } from "../made/cases";
 import { ACTIONS, anyShelf, fillInput } from "../made/shelf";
 import { SPORTS } from "../sign/starters";
 
@@ -65,6 +66,7 @@ describe("every warm-up filled from an approach", () => {
         }
         expect(body.origin).toMatchObject({ approach: input.approach.id, seed: input.seed });
       }),
+      cases(100),
     );
   });
 
@@ -90,6 +92,7 @@ describe("every warm-up filled from an approach", () => {
           input.approach.minutes.most * 60,
         );
       }),
+      cases(100),
     );
   });
 
@@ -101,6 +104,7 @@ describe("every warm-up filled from an approach", () => {
           .actions)
           if (by.length === 0) expect(gaps.join(" ")).toMatch(new RegExp(`${what}|no technical drill`));
       }),
+      cases(100),
     );
   });
 
@@ -109,7 +113,7 @@ describe("every warm-up filled from an approach", () => {
       fc.property(anyInput, (input) => {
         expect(drillIds(fillPlan(input, FEW))).toEqual(drillIds(fillPlan(input, FEW)));
       }),
-      { numRuns: 30 },
+      cases(30),
     );
   });
 
@@ -135,7 +139,7 @@ describe("every warm-up filled from an approach", () => {
         // A promise of the approach weighs less than a warning: what is saved of the one is never paid with the other.
         expect(grave(input, 12)).toBeLessThanOrEqual(first);
       }),
-      { numRuns: 30 },
+      cases(30),
     );
   });
 });
@@ -166,6 +170,7 @@ it("never makes more essential than there is time for, and says when time is sho
       if (input.availableSeconds < 60 + input.approach.minutes.least * 60)
         expect(gaps.join(" ")).toContain("at least");
     }),
+    cases(100),
   );
 });
 

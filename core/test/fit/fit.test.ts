@@ -4,6 +4,7 @@ import { type Fit, fitAt, fitPlan } from "../../src/fit/fit";
 import { profileOf } from "../../src/fit/profile";
 import type { PlanBody } from "../../src/plan/plan";
 import { openDay } from "../../src/venue/context";
+import { cases } from "../made/cases";
 import { anyPlan, drill, planOf } from "../made/generate";
 import { rankOf as rankWith } from "../proof/bruteFit";
 import { checkSchedule, waitsTooLong } from "../proof/checkSchedule";
@@ -43,6 +44,7 @@ describe("the fit keeps its promises", () => {
         }
         if (fit.workSeconds > 0) expect(at).toBe(fit.idle.find((i) => i.toSeconds === 0)?.fromSeconds ?? 0);
       }),
+      cases(100),
     );
   });
 
@@ -53,6 +55,7 @@ describe("the fit keeps its promises", () => {
         const rank = (t: number) => rankOf(plan, fitPlan(plan, t));
         expect(compare(rank(more), rank(less))).toBeGreaterThanOrEqual(0);
       }),
+      cases(100),
     );
   });
 
@@ -63,6 +66,7 @@ describe("the fit keeps its promises", () => {
         expect(fitPlan(JSON.parse(JSON.stringify(plan)), available)).toEqual(fit);
         expect(fitAt(profileOf(plan, openDay(), available + extra), available)).toEqual(fit);
       }),
+      cases(100),
     );
   });
 
@@ -79,7 +83,7 @@ describe("the fit keeps its promises", () => {
           expect([almost.state, enough.state === "short"]).toEqual(["short", false]);
         }
       }),
-      { numRuns: 400 },
+      cases(400),
     );
   });
 });

@@ -7,6 +7,7 @@ import { profileAt, profileOf, profileTable, quickProfileAt, withTable } from ".
 import { solveWithin } from "../../src/fit/search/solve";
 import { openDay } from "../../src/venue/context";
 import { anyDay, anyLimitedDay, GRID, SMALL_DAY } from "../made/anyDay";
+import { cases } from "../made/cases";
 import { realDay } from "../made/realDays";
 
 /** Each is fitted for every time there is: few, and others are drawn each time. */
@@ -33,7 +34,7 @@ it("the last moments are the last at which the essentials, and everything, fit",
       );
       expect(needsOf(problemOf(plan, day))).toEqual({ essentials, full });
     }),
-    { numRuns: RUNS },
+    cases(RUNS),
   );
 });
 
@@ -47,7 +48,7 @@ it("the quick plan is the best one when it says so", () => {
       // Otherwise it passes a limit, so it cannot be the best one.
       else expect(same(fitAt(profile, seconds).placements, best.placements)).toBe(false);
     }),
-    { numRuns: RUNS },
+    cases(RUNS),
   );
 });
 

@@ -4,6 +4,7 @@ import { profileOf, profileTable, withTable } from "../../src/fit/profile";
 import type { PlanBody } from "../../src/plan/plan";
 import type { FitContext } from "../../src/venue/context";
 import { anyDay, anyLimitedDay } from "../made/anyDay";
+import { cases } from "../made/cases";
 import { drill, planOf } from "../made/generate";
 
 /** More than any of these cases needs, seconds. */
@@ -57,7 +58,7 @@ it("the wait gives way by whole minutes and no more than the essentials need", (
       const table = profileTable(plan, day, LONG);
       if (table) expect(fitAt(withTable(plan, day, LONG, table), seconds)).toEqual(fitAt(profile, seconds));
     }),
-    { numRuns: 25 },
+    cases(25, 4),
   );
 });
 

@@ -7,6 +7,7 @@ import { MIDDLE_PERSON, PARAMETER_NAMES, PARAMETERS } from "../../src/forecast/m
 import { people, valueAt } from "../../src/forecast/model/people";
 import { joined, type Piece } from "../../src/forecast/model/piece";
 import { type Surroundings, surroundingsOf } from "../../src/forecast/model/surroundings";
+import { cases } from "../made/cases";
 import { integrated } from "./integrate";
 import { done, mild } from "./pieces";
 
@@ -45,7 +46,7 @@ describe("the model", () => {
           expect(Math.abs(state.sharpness - plain.sharpness)).toBeLessThan(1e-6);
         },
       ),
-      { numRuns: 40 },
+      cases(40),
     );
   });
 
@@ -70,7 +71,7 @@ describe("the model", () => {
         for (const lane of ["warmth", "sharpness", "tiredness", "readiness"] as const)
           expect(Math.abs(one.atStart[lane].middle - other.atStart[lane].middle)).toBeLessThan(1e-9);
       }),
-      { numRuns: 200 },
+      cases(200),
     );
   });
 
@@ -87,7 +88,7 @@ describe("the model", () => {
           expect(modelOf(pieces, who, colder).at(at).warmth).toBeLessThanOrEqual(warmth + 1e-12);
         },
       ),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 
@@ -104,7 +105,7 @@ describe("the model", () => {
           expect(model.at(at + 60).warmth).toBeLessThanOrEqual(Math.max(0, model.at(at).warmth) + 1e-12);
         },
       ),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 
@@ -123,7 +124,7 @@ describe("the model", () => {
           expect(tired(after)).toBeGreaterThanOrEqual(tired(before) - 1e-12);
         },
       ),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 
@@ -142,7 +143,7 @@ describe("the model", () => {
           expect(Math.abs(a.tiredness - b.tiredness)).toBeLessThan(1e-4);
         },
       ),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 
@@ -255,7 +256,7 @@ describe("the forecast", () => {
         expect(wrong).toEqual([]);
         expect(forecast.delays.map((d) => d.delaySeconds)).toEqual(DELAYS);
       }),
-      { numRuns: Number(process.env.RUNS ?? 1000) },
+      cases(1000),
     );
   });
 

@@ -4,6 +4,7 @@ import { topUpFor } from "../../src/forecast/answers/topUp";
 import { topUpLine } from "../../src/forecast/answers/topUpLine";
 import { MIDDLE_PERSON } from "../../src/forecast/model/parameters";
 import type { ShelfContent } from "../../src/plan/drillContent";
+import { cases } from "../made/cases";
 import { integrated } from "./integrate";
 import { done, mild } from "./pieces";
 
@@ -119,7 +120,7 @@ describe("the top-up", () => {
           else expect(most).toBeLessThan(without + 1 + 1e-6);
         },
       ),
-      { numRuns: 40 },
+      cases(40),
     );
   });
 

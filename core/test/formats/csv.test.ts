@@ -2,6 +2,7 @@ import { parse } from "csv-parse/sync";
 import fc from "fast-check";
 import { csvTable } from "../../src/formats/csvTable";
 import { csvText } from "../../src/formats/csvText";
+import { cases } from "../made/cases";
 
 /** Text as a person may type it into one line, with what is special to a spreadsheet among it. */
 const cell = fc
@@ -23,7 +24,7 @@ it("what is written is read again, whatever is in it", () => {
         rows.filter((row) => row.some((c) => c !== "")),
       );
     }),
-    { numRuns: 300 },
+    cases(300),
   );
 });
 
@@ -36,7 +37,7 @@ it("another library reads the same, and no cell of it is a formula to a spreadsh
       const plain = read.slice(1).map((line) => line.map((c) => (/^'+[=+\-@\t\r]/.test(c) ? c.slice(1) : c)));
       expect(plain).toEqual(rows);
     }),
-    { numRuns: 300 },
+    cases(300),
   );
 });
 

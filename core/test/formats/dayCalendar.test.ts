@@ -5,6 +5,7 @@ import { withStep } from "../../src/day/editing";
 import type { DayStep } from "../../src/day/step";
 import { usualDay } from "../../src/day/usualDay";
 import { dayCalendar } from "../../src/formats/dayCalendar";
+import { cases } from "../made/cases";
 
 const frame = { startsAt: "2026-12-05T13:20:00.000Z", zone: "Europe/Vienna", warmUpSeconds: 2425 };
 const steps = usualDay({ ...frame, event: null, travel: { usual: 25, bad: 40 } });
@@ -106,6 +107,6 @@ it("whatever is written in it: lines of at most 75 octets with CRLF, and read ba
       expect(event?.summary).toBe(`${clean(name)} (${clean(title)})`);
       expect(event?.description.split("\n")[0]).toBe(clean(note));
     }),
-    { numRuns: 100 },
+    cases(100),
   );
 });

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { readRunFile, runFileText, runInTableOf } from "../../src/formats/runFile";
 import { runSummary } from "../../src/run/log/runSummary";
 import { anyRun } from "../made/anyRun";
+import { cases } from "../made/cases";
 
 const about = {
   athlete: "Mira Lind",
@@ -20,7 +21,7 @@ it("any run is read as it was written, and comes to the same in the log", () => 
       expect(read.file).toEqual({ format: "tonodrome-run", version: 1, ...about, plan, events: each });
       expect(runInTableOf(read.file)).toEqual({ ...about, ...runSummary(plan, each) });
     }),
-    { numRuns: 100 },
+    cases(100),
   );
 });
 

@@ -7,6 +7,7 @@ import { type StartInTable, startsCsv } from "../../src/formats/startsTable";
 import { recognise } from "../../src/startList/columns";
 import { compareList } from "../../src/startList/compareList";
 import { readEntries } from "../../src/startList/entry";
+import { cases } from "../made/cases";
 import { SPORTS } from "../sign/starters";
 
 const shelves = SPORTS.map(({ key, shelf }) => [key, shelf.map(({ id: _, ...drill }) => drill)] as const);
@@ -79,7 +80,7 @@ describe("starts", () => {
         const news = compareList(entries, { athletes, events: [], starts: known }, false);
         expect(news.map((row) => row.state)).toEqual(starts.map(() => "same"));
       }),
-      { numRuns: 200 },
+      cases(200),
     );
   });
 });

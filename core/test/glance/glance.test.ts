@@ -5,6 +5,7 @@ import { fitAt } from "../../src/fit/fit";
 import { profileAt } from "../../src/fit/profile";
 import { glanceOf, quickGlanceOf } from "../../src/glance/glance";
 import { emptyPlan, type PlanBody } from "../../src/plan/plan";
+import { cases } from "../made/cases";
 
 const day = {
   startsAt: "2026-06-01T12:00:00.000Z",
@@ -70,7 +71,7 @@ it("tells of a start what its fit is, told by the server in passing or reckoned 
       expect(glance.needs.essentials ?? 0).toBeLessThanOrEqual(glance.needs.full ?? Number.POSITIVE_INFINITY);
       expect(quickGlanceOf({ plan, day, seconds })).toEqual({ ...glance, state: null });
     }),
-    { numRuns: 100 },
+    cases(100),
   );
 });
 

@@ -12,6 +12,7 @@ import { runState } from "../../src/run/log/runState";
 import { runPlanOf } from "../../src/run/steps/freezeFit";
 import { runPlanSchema } from "../../src/run/steps/runPlan";
 import { openDay } from "../../src/venue/context";
+import { cases } from "../made/cases";
 import { drill, planOf } from "../made/generate";
 
 const START = Date.parse("2026-06-01T12:00:00.000Z");
@@ -184,7 +185,7 @@ describe("in the run of a group", () => {
           expect(groupStand(plan, one)?.members.find((m) => m.id === id)?.isThere).toBe(isThere);
         }
       }),
-      { numRuns: 200 },
+      cases(200),
     );
   });
 });

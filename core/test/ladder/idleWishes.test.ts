@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { generateLadder } from "../../src/ladder/generateLadder";
 import { idleWishes, type TriedWish, WISH_STEPS } from "../../src/ladder/idleWishes";
 import { FIRST_WISH, type LadderWish, ladderShapeSchema } from "../../src/ladder/ladderWish";
+import { cases } from "../made/cases";
 
 it("says which wishes a shape does not go by, and when more time is no use", () => {
   const idle = idleWishes(FIRST_WISH);
@@ -38,6 +39,6 @@ it("never calls a wish idle of which one step more makes another ladder", () => 
         }
       },
     ),
-    { numRuns: 100 },
+    cases(100),
   );
 });

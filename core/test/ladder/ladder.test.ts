@@ -9,6 +9,7 @@ import { generateLadder } from "../../src/ladder/generateLadder";
 import { EASY_PERCENT, FIRST_WISH, type LadderWish, ladderShapeSchema } from "../../src/ladder/ladderWish";
 import { runPlanOf } from "../../src/run/steps/freezeFit";
 import { openDay } from "../../src/venue/context";
+import { cases } from "../made/cases";
 import { anyLadder, drill, planOf } from "../made/generate";
 
 let made = 0;
@@ -85,7 +86,7 @@ describe("every generated ladder", () => {
         if (Math.max(...efforts) < wish.top && wish.shape !== "confidence")
           expect(answer.gaveUp.join(" ")).toContain("The top came down");
       }),
-      { numRuns: 600 },
+      cases(600),
     );
   });
 

@@ -3,6 +3,7 @@ import { changeItem, removeItems } from "../../src/plan/edit/changeItems";
 import { mergePlans } from "../../src/plan/edit/mergePlans";
 import { moveItem } from "../../src/plan/edit/moveItems";
 import { type PlanBody, planBodySchema } from "../../src/plan/plan";
+import { cases } from "../made/cases";
 import { drill as named, planOf } from "../made/generate";
 import { anyId } from "../made/ids";
 
@@ -110,6 +111,6 @@ it("for any edits of two: one who did nothing changes nothing, nothing added is 
         }
       },
     ),
-    { numRuns: 300 },
+    cases(300),
   );
 });

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { problemOf } from "../../src/fit/model/problem";
 import { solve, solveAt } from "../../src/fit/search/solve";
 import { anyClimb, anyDay, anyHardDay, GRID, SMALL_DAY } from "../made/anyDay";
+import { cases } from "../made/cases";
 import { realDay } from "../made/realDays";
 import { bruteFit, rankOf } from "./bruteFit";
 import { checkSchedule, type Done, waitsTooLong } from "./checkSchedule";
@@ -45,7 +46,7 @@ it("equals the brute force", () => {
         });
       },
     ),
-    { numRuns: RUNS },
+    cases(RUNS),
   );
 });
 

@@ -11,6 +11,7 @@ import { type RewarmFigures, rewarmAfter, shareOf } from "../../src/rewarm/rewar
 import { wholeDay } from "../../src/rewarm/wholeDay";
 import { roundLength } from "../../src/time/clock";
 import { openDay } from "../../src/venue/context";
+import { cases } from "../made/cases";
 import { fillInput } from "../made/shelf";
 import { doneBefore, type Made, made, timed } from "../made/situations";
 import { SPORTS } from "../sign/starters";
@@ -51,6 +52,7 @@ describe("how much is enough after another start", () => {
         const both = rewarmAfter([doneBefore(longer), doneBefore(shorter, { name: "Last" })], figures);
         expect(both?.restSeconds).toBe(shorter * 60);
       }),
+      cases(100),
     );
   });
 });
@@ -82,6 +84,7 @@ describe("the whole day", () => {
           expect((piece?.effort ?? 0) > 0).toBe(isDone);
         }
       }),
+      cases(100),
     );
   });
 

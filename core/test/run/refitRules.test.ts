@@ -7,6 +7,7 @@ import { refitRun } from "../../src/run/refit/refit";
 import { remainderOf } from "../../src/run/refit/remainder";
 import { runPlanSchema } from "../../src/run/steps/runPlan";
 import { anyPresses } from "../made/anyPresses";
+import { cases } from "../made/cases";
 import { realDay } from "../made/realDays";
 import { moved, runOf, START } from "../made/refits";
 import { checkSchedule } from "../proof/checkSchedule";
@@ -78,6 +79,6 @@ it("whatever was pressed, the rest is fitted within every rule, and going on wit
         expect(runState(run, [...events, applied, undo])).toEqual(state);
       },
     ),
-    { numRuns: 200 },
+    cases(200),
   );
 });

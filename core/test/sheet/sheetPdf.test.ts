@@ -8,6 +8,7 @@ import { noDetails } from "../../src/drill/details";
 import { fitPlan } from "../../src/fit/fit";
 import { SHEET_FONT, type SheetPaper, sheetPdf } from "../../src/formats/sheetPdf";
 import { type PrintedSheet, printedSheet } from "../../src/sheet/printedSheet";
+import { cases } from "../made/cases";
 import { realDay } from "../made/realDays";
 
 const READER = path.resolve(__dirname, "../made/readPdf.mjs");
@@ -155,6 +156,6 @@ it("long names and names in other letters neither break it nor push anything off
         for (const drill of sheet.drills) expect(text).toContain(plain(drill.name));
       }
     }),
-    { numRuns: 6 },
+    cases(6, 1),
   );
 });

@@ -8,6 +8,7 @@ import { compareList, type KnownStart, nameKey } from "../../src/startList/compa
 import { readsAs } from "../../src/startList/dates";
 import { type ListEntry, readEntries } from "../../src/startList/entry";
 import type { TableRead } from "../../src/startList/listTable";
+import { cases } from "../made/cases";
 
 const always = { title: "", venue: "", date: "", zone: "Europe/Vienna" };
 
@@ -139,7 +140,7 @@ describe("reading", () => {
         for (const read of [csvTable(text), csvTable(`Name,Event,Date,Time\n${text}`), calendarTable(text)])
           if ("table" in read) readEntries(read.table, recognise(read.table, always));
       }),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 });
@@ -376,7 +377,7 @@ describe("comparing", () => {
         );
         for (const row of again) expect(["same", "other"]).toContain(row.state);
       }),
-      { numRuns: 300 },
+      cases(300),
     );
   });
 

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { IANAZone } from "luxon";
 import { endOfDay, nearestInstant, wallClock, zonedInstant } from "../../src/time/zone";
+import { cases } from "../made/cases";
 
 /*
  * Every change of every zone's clock in ten years, by another library, and around each of them what the clock shows minute
@@ -194,6 +195,6 @@ it("agrees with the other library on any minute of ten years in any zone", () =>
         expect(wallClock(instant, zone)).toEqual({ date: dateOf(shown), time: timeOf(shown) });
       },
     ),
-    { numRuns: 2_000 },
+    cases(2_000),
   );
 });

@@ -7,6 +7,7 @@ import { runPlanOf } from "../../src/run/steps/freezeFit";
 import { fitTimeline } from "../../src/timeline/fitTimeline";
 import { byItem, idleBefore, type Segment, waitBeforeStart } from "../../src/timeline/segment";
 import { anyRun } from "../made/anyRun";
+import { cases } from "../made/cases";
 import { realDay } from "../made/realDays";
 
 const START = "2026-06-01T12:00:00.000Z";
@@ -85,6 +86,7 @@ it("never has two things at once, whatever was pressed, and ends with the start 
       // What is passed by is not to come any more.
       expect(state.splits.slice(0, state.index).some((s) => s.outcome === "pending")).toBe(false);
     }),
+    cases(100),
   );
 });
 

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { plainLevels } from "../../../src/dose/kinds/plainLevels";
+import { cases } from "../../made/cases";
 import { anyPlainDose } from "../../made/generate";
 import { playDose } from "./playDose";
 
@@ -21,6 +22,6 @@ it("every dose takes as long, works as long and counts as much as when it is pla
         expect(played.actions).toBe(level.actions);
       }
     }),
-    { numRuns: 2000 },
+    cases(2000),
   );
 });

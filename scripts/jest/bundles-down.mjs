@@ -1,0 +1,1 @@
+export { removeBundles as default } from "./bundles.mjs";

@@ -1,0 +1,1 @@
+export { buildBundles as default } from "./bundles.mjs";
