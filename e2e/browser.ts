@@ -1,8 +1,9 @@
 import type { LaunchOptions } from "@playwright/test";
+import { CHROMIUM } from "../scripts/lib/chromium.mjs";
 
 /** Debian's Chromium, kept from calling anybody. */
 export const chromium: LaunchOptions = {
-  executablePath: "/usr/bin/chromium",
+  executablePath: CHROMIUM,
   args: [
     "--no-sandbox",
     "--disable-gpu",

@@ -6,7 +6,7 @@ const port = Number(process.env.E2E_PORT ?? 4791);
 export default defineConfig({
   testDir: "tests",
   outputDir: "test-results",
-  workers: 1,
+  workers: 2,
   // The longest story takes 40 s alone, and up to five times as long beside the other checks on two slow processors.
   timeout: 240_000,
   // What takes 2 s alone takes five times as long beside the other checks on two processors.
@@ -21,7 +21,9 @@ export default defineConfig({
     // Kept files would come between the tests and what they put in the server's place; offline.spec allows them.
     serviceWorkers: "block",
     launchOptions: chromium,
-    trace: "retain-on-failure",
+    // What a page did is recorded by TRACE=on: it takes a quarter of the machine.
+    trace: process.env.TRACE ? "retain-on-failure" : "off",
+    screenshot: "only-on-failure",
   },
   webServer: {
     command: "node ../scripts/e2e-server.mjs",

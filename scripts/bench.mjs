@@ -1,15 +1,13 @@
 // Prints what is fast and what is not; asserts nothing. `npm run bench`.
 
-import { existsSync } from "node:fs";
 import { ensureBuilt, ensureEmptyBuilt } from "./lib/build.mjs";
+import { ensureChromium } from "./lib/chromium.mjs";
 import { run } from "./lib/command.mjs";
-import { ensureDebian } from "./lib/debian.mjs";
 import { ensurePackages } from "./lib/install.mjs";
 import { inRoot } from "./lib/paths.mjs";
 import { main } from "./lib/say.mjs";
 import { whileServed } from "./lib/served.mjs";
 
-const CHROMIUM = "/usr/bin/chromium";
 const tsx = (...args) => run(process.execPath, ["--import", "tsx", ...args]);
 
 main(async () => {
@@ -23,7 +21,7 @@ main(async () => {
   await tsx(inRoot("core", "bench", "checks.ts"));
   await tsx(inRoot("core", "bench", "day.ts"));
   await tsx(inRoot("core", "bench", "lists.ts"));
-  await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
+  await ensureChromium();
   await ensureBuilt();
   const empty = await ensureEmptyBuilt();
   await whileServed({}, async (url) => {

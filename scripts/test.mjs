@@ -1,23 +1,26 @@
-// Every check there is, in one command from a fresh clone: `npm test`, or some of them: `npm test -- unit browser`.
-import { existsSync } from "node:fs";
+// The checks, in one command from a fresh clone: `npm test`, or some of them: `npm test -- unit browser`. `npm run test:long` is
+// what takes too long to wait for: all generated cases, every starter filled for every age and length, the solver's mutants.
 import { availableParallelism } from "node:os";
 import { ensureBuilt } from "./lib/build.mjs";
 import { ensureServerBuilt } from "./lib/buildServer.mjs";
+import { ensureChromium } from "./lib/chromium.mjs";
 import { runQuietly } from "./lib/command.mjs";
-import { ensureDebian } from "./lib/debian.mjs";
 import { ensurePackages } from "./lib/install.mjs";
 import { inRoot } from "./lib/paths.mjs";
 import { Cluster } from "./lib/postgres.mjs";
 import { main, say } from "./lib/say.mjs";
 
 const bin = (name) => inRoot("node_modules", ".bin", name);
-const CHROMIUM = "/usr/bin/chromium";
-const PROOF = "core/test/proof/";
+const hall = (...args) => [process.execPath, inRoot("scripts", "hall.mjs"), ...args];
+/** Long: generated days against brute force and another solver, and every starter filled and judged. */
+const PROOF = "core/test/(?:proof|sign)/";
+/** The solver's lines, broken one by one. */
+const MUTANTS = "core/test/proof/mutants";
 
 const rooms = ["core", "cli", "server", "app", "e2e"];
 
-/** What each check runs, one after the other. */
-const checks = {
+/** What each check of `npm test` runs, one after the other. */
+const SHORT = {
   types: () => rooms.map((room) => [bin("tsc"), "-p", room]),
   lint: () => [
     [bin("biome"), "check", "."],
@@ -25,24 +28,48 @@ const checks = {
   ],
   arrows: () => [[process.execPath, inRoot("scripts", "arrows.mjs")]],
   unused: () => [[bin("knip")]],
-  unit: () => [[bin("jest"), "--selectProjects", "core", "cli", "app", "--testPathIgnorePatterns", PROOF]],
+  unit: () => [
+    [bin("jest"), "--selectProjects", "core", "cli", "app", "app-plain", "--testPathIgnorePatterns", PROOF],
+  ],
   api: () => [[bin("jest"), "--selectProjects", "server"]],
-  // Long: generated days against brute force and another solver, and lines broken one by one.
-  proof: () => [[bin("jest"), "--selectProjects", "core", "--testPathPattern", PROOF]],
-  // A minute of competition days, always the same ones.
-  hall: () => [[process.execPath, inRoot("scripts", "hall.mjs"), "--seed", "1", "--courses", "8"]],
+  // A sample of the long proofs.
+  proof: () => [
+    [
+      bin("jest"),
+      "--selectProjects",
+      "core",
+      "--testPathPattern",
+      PROOF,
+      "--testPathIgnorePatterns",
+      MUTANTS,
+    ],
+  ],
+  // Competition days, always the same ones.
+  hall: () => [hall("--seed", "1", "--courses", "6")],
   browser: async () => {
     await ensureBuilt();
     return [[bin("playwright"), "test", "--config", "e2e/playwright.config.ts"]];
   },
 };
 
+/** What each check of `npm run test:long` runs. */
+const LONG = {
+  cases: () => [[bin("jest"), "--selectProjects", "core", "app-plain", "--testPathIgnorePatterns", MUTANTS]],
+  fuzz: () => [[bin("jest"), "--selectProjects", "server"]],
+  mutants: () => [[bin("jest"), "--selectProjects", "core", "--testPathPattern", MUTANTS]],
+  // Competition days, others each time.
+  hall: () => [hall("--seed", String(Math.floor(Date.now() / 1000)), "--seconds", "600")],
+};
+
+const isLong = process.argv.includes("--long");
+const checks = isLong ? LONG : SHORT;
+if (isLong) process.env.TONODROME_TESTS = "long";
+
 /** What several checks need is made ready before they begin beside one another. */
 async function prepare(names) {
-  if (!names.some((name) => ["api", "browser", "hall"].includes(name))) return;
+  if (!names.some((name) => ["api", "browser", "fuzz", "hall"].includes(name))) return;
   await Cluster.programs();
-  if (names.includes("browser"))
-    await ensureDebian(() => (existsSync(CHROMIUM) ? CHROMIUM : null), "chromium", "Chromium");
+  if (names.includes("browser")) await ensureChromium();
   await ensureServerBuilt();
 }
 
@@ -102,7 +129,9 @@ async function inTurn(names) {
 }
 
 /** The longest first, after what is told soonest; the browser, which mostly waits for clocks, goes beside them. */
-const ORDER = ["browser", "lint", "arrows", "unused", "api", "proof", "unit", "types", "hall"];
+const ORDER = isLong
+  ? ["cases", "fuzz", "mutants", "hall"]
+  : ["browser", "lint", "arrows", "unused", "api", "unit", "proof", "types", "hall"];
 
 /** Two at a time, each in a line: all that one said is shown only where it failed. */
 async function twoAtATime(names) {

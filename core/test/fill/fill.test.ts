@@ -14,7 +14,7 @@ import { coverageOf } from "../../src/plan/coverage";
 import { planBodySchema } from "../../src/plan/plan";
 import { circumstancesOn, obstacleTo } from "../../src/plan/usable";
 import { openDay } from "../../src/venue/context";
-import { cases } from "../made/cases";
+import { cases, casesOf } from "../made/cases";
 import { ACTIONS, anyShelf, fillInput } from "../made/shelf";
 import { SPORTS } from "../sign/starters";
 
@@ -202,7 +202,7 @@ it("brings with it what the approach says of peak, rests, wait and length", () =
 });
 
 it("single actions and ladders are one climb: a ladder is cut where something lies between its rungs", () => {
-  const climbs = Array.from({ length: 30 }, (_, seed) =>
+  const climbs = Array.from({ length: casesOf(30, 6) }, (_, seed) =>
     fillPlan(fillInput(anyShelf(200, seed + 1), { seed }), FEW).body.items.filter(
       (i) => i.phase === "technical",
     ),

@@ -21,3 +21,7 @@ export const cases = (full: number, least?: number) => ({
   numRuns: casesOf(full, least),
   ...(IS_LONG ? {} : { seed: SEED }),
 });
+
+/** All of a list, or one in so many of it. @param oneIn no divisor of how the list repeats itself: all kinds are met */
+export const sampleOf = <T>(list: readonly T[], oneIn: number): T[] =>
+  list.filter((_, i) => IS_LONG || i % oneIn === 0);

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { elapsedSeconds, type RunState, runState } from "../../src/run/log/runState";
 import { anyRun } from "../made/anyRun";
+import { cases } from "../made/cases";
 import { type Replayed, replayRun } from "./replayRun";
 
 const ms = (seconds: number | null) => (seconds === null ? null : Math.round(seconds * 1000) / 1000);
@@ -32,7 +33,7 @@ function said(state: RunState): Replayed {
   };
 }
 
-const RUNS = { numRuns: Number(process.env.RUNS ?? 3000), seed: 20_261_127 };
+const RUNS = { ...cases(3000), seed: 20_261_127 };
 
 it("replays every run as the document says", () => {
   fc.assert(

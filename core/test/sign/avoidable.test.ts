@@ -12,6 +12,7 @@ import { random } from "../../src/maths/random";
 import { drillContent, shelfOrigin } from "../../src/plan/drillContent";
 import type { PlanBody, PlanItem } from "../../src/plan/plan";
 import { openDay } from "../../src/venue/context";
+import { sampleOf } from "../made/cases";
 import { SPORTS, type Sport } from "./starters";
 
 /*
@@ -118,7 +119,7 @@ const CASES = SPORTS.flatMap((sport) => [
   ...(LONG.includes(sport.key) ? [[sport.key, 25, sport, approachOf("secure-finish")] as const] : []),
 ]);
 
-it.each(CASES)(
+it.each(sampleOf(CASES, 4))(
   "nothing on a small shelf of %s has fewer warnings in %i min",
   (_, minutes, sport, approach: Approach) => {
     const shelf = smallShelf(sport, minutes);

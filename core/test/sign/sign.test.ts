@@ -10,6 +10,7 @@ import type { FillInput } from "../../src/fill/input/fillInput";
 import { type Fit, fitPlan } from "../../src/fit/fit";
 import { idsFrom } from "../../src/maths/idsFrom";
 import { openDay } from "../../src/venue/context";
+import { IS_LONG, sampleOf } from "../made/cases";
 import { absurdities } from "./absurd";
 import { SPORTS, type Sport } from "./starters";
 
@@ -51,15 +52,18 @@ const VARIANTS: [string, number | null, Partial<FillInput>][] = [
 ];
 
 /** An adult at every length; of the others every second one, so that all meet all: ages and days, lengths, approaches, sports. */
-const CASES: Case[] = SPORTS.flatMap((sport, s) =>
-  APPROACHES.flatMap((approach, a) =>
-    LENGTHS.flatMap((minutes, l): Case[] =>
-      VARIANTS.filter((_, v) => v === 0 || (s + a + l + v) % 2 === 0).map(([name, age, more]) => ({
-        ...{ sport, approach, minutes, age, more },
-        name: `${sport.key}, ${approach.id}, ${minutes} min, ${name}`,
-      })),
+const CASES: Case[] = sampleOf(
+  SPORTS.flatMap((sport, s) =>
+    APPROACHES.flatMap((approach, a) =>
+      LENGTHS.flatMap((minutes, l): Case[] =>
+        VARIANTS.filter((_, v) => v === 0 || (s + a + l + v) % 2 === 0).map(([name, age, more]) => ({
+          ...{ sport, approach, minutes, age, more },
+          name: `${sport.key}, ${approach.id}, ${minutes} min, ${name}`,
+        })),
+      ),
     ),
   ),
+  13,
 );
 
 function inputOf({ sport, approach, minutes, age, more }: Case): FillInput {
@@ -104,7 +108,7 @@ function judged(of: Case): Judged {
 }
 
 it("a coach would sign nearly all of them, and none harms", () => {
-  expect(CASES.length).toBeGreaterThan(2500);
+  expect(CASES.length).toBeGreaterThan(IS_LONG ? 2500 : 150);
   const counts = new Map<string, string[]>();
   const stops: string[] = [];
   let clean = 0;
@@ -122,7 +126,7 @@ it("a coach would sign nearly all of them, and none harms", () => {
 
 it("slid from 35 minutes down to 4 a plan never keeps others and leaves out everything that raises", () => {
   for (const sport of SPORTS)
-    for (const approach of APPROACHES.slice(0, 3)) {
+    for (const approach of sampleOf(APPROACHES.slice(0, 3), 3)) {
       const input = inputOf({ sport, approach, minutes: 35, age: null, name: "", more: {} });
       const { body } = fillPlan(input, { tries: 1 });
       for (let minutes = 4; minutes <= 20; minutes++) {
