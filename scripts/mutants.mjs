@@ -17,7 +17,8 @@ const RUNS = 1500;
 
 /** Runs a room's tests; resolves to whether they pass. Generated tests are fewer than otherwise: many mutants are tried. */
 function passes({ project, tests, runs = RUNS }, mutant) {
-  const args = ["--selectProjects", project, "--testPathPattern", tests, "--bail", "--silent", "-w", "1"];
+  const projects = project === "app" ? ["app", "app-plain"] : [project];
+  const args = ["--selectProjects", ...projects, "--testPathPattern", tests, "--bail", "--silent", "-w", "1"];
   return new Promise((resolve, reject) => {
     const child = spawn(jest, args, {
       cwd: root,
