@@ -123,6 +123,8 @@ const mutants = [
   ["and what takes no time", GLANCE, "plan.items.length > PASSING.drills ||", "false ||"],
   ["no longer than in passing", GLANCE, "seconds > PASSING.seconds", "false"],
   ["what never fits needs nothing", GLANCE, "Number.isFinite(seconds) ? seconds", "true ? seconds"],
+  ["calls go by the clock", `${DAY}alarms.ts`, "a.at - b.at", "0"],
+  ["a list of the usual day is cut", `${DAY}usualDay.ts`, ".slice(0, MOST_LINES)", ""],
 ];
 
 /** The tests of a room stand under its name. */

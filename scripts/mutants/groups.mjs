@@ -57,6 +57,12 @@ const mutants = [
   ["the one that is in use", SHELF, "inUse.length > 0 ? inUse : namesakes", "namesakes"],
   ["alternatives of another shelf", SHELF, "id !== null && !ids.has(id)", "false"],
   ["no circle", SHELF, "return fault ? {", "return false ? {"],
+  [
+    "breath is a part of a cool-down",
+    USUAL,
+    "Math.min(BREATH.seconds, rounded(whole * BREATH.share))",
+    "BREATH.seconds",
+  ],
 ];
 
 /** The tests of a room stand under its name. */

@@ -247,6 +247,8 @@ const mutants = [
     "GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity)",
     "0",
   ],
+  ["rest forgets no held stretch", `${MODEL}heldStretches.ts`, "effort > 0 && !hold", "!hold"],
+  ["nor does another one", `${MODEL}heldStretches.ts`, "effort > 0 && !hold", "effort > 0"],
 ];
 
 /** The tests of what a file does. */

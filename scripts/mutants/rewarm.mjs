@@ -77,6 +77,7 @@ const mutants = [
     "bare >= entry ? Math.min(bare, near) : near",
     "Math.max(bare, near)",
   ],
+  ["what ended last, not what began last", `${ROOM}rewarm.ts`, "a && a.toSeconds > b.toSeconds ? a : b", "b"],
 ];
 
 /** The tests of what a file does. */

@@ -204,5 +204,33 @@ export default {
       "",
       in_("most", "conflicts", "starts-and-plans", "hostile"),
     ],
+    [
+      "what reads as the start itself is no time on the list",
+      "server/src/write/startTimes.ts",
+      "listedAt && Date.parse(listedAt) !== Date.parse(startsAt)",
+      "listedAt",
+      in_("starts-and-plans"),
+    ],
+    [
+      "a list means a start that was moved far",
+      "server/src/write/takeStartList.ts",
+      "[Op.or]: [{ startsAt: near }, { listedAt: near }]",
+      "startsAt: near",
+      in_("startList"),
+    ],
+    [
+      "a list takes no event that was put away",
+      "server/src/write/takeStartList.ts",
+      "where: { clubId, archived: false },",
+      "where: { clubId },",
+      in_("startList"),
+    ],
+    [
+      "a link ends some time after its start, whatever was said",
+      link,
+      "new Date(Math.min(expiresAt?.getTime() ?? day, latestEnd(startsAt).getTime()))",
+      "new Date(expiresAt?.getTime() ?? day)",
+      in_("shares"),
+    ],
   ],
 };

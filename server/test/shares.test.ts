@@ -3,6 +3,7 @@ import type { AddressInfo } from "node:net";
 import { conditionsOf, contextOf } from "@tonodrome/core";
 import { usualDay } from "@tonodrome/core/day";
 import type { FastifyInstance } from "fastify";
+import { endOf, latestEnd } from "../src/access/sharedLink";
 import { eventInput, makeStart, planBody, runInput, startWrite } from "./make";
 import { fullClub, IN_TIME } from "./people";
 import { type TestServer, testServer } from "./testServer";
@@ -168,6 +169,19 @@ it("is made until a time to come, not for a start whose day is over", async () =
     expect((await make(until)).body).toMatchObject({ code: "invalid_input", path: "until" });
   }
   expect((await make(IN_TIME)).status).toBe(201);
+});
+
+it("ends with its day, or when it was said, and never more than thirty days after its start", () => {
+  const startsAt = new Date("2026-06-01T12:00:00.000Z");
+  const DAY = 86_400_000;
+  const after = (days: number) => new Date(startsAt.getTime() + days * DAY);
+  const end = (expiresAt: Date | null) => endOf({ startsAt, zone: "UTC", steps: null, expiresAt });
+  expect(end(null)).toEqual(new Date("2026-06-02T00:00:00.000Z"));
+  expect(end(after(3))).toEqual(after(3));
+  expect(end(after(30))).toEqual(after(30));
+  // A start that is moved to an earlier day takes the link's end with it.
+  expect(end(after(31))).toEqual(after(30));
+  expect(latestEnd(startsAt)).toEqual(after(30));
 });
 
 describe("followed live", () => {

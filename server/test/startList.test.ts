@@ -1,5 +1,5 @@
 import type { StartListInput } from "@tonodrome/core/api";
-import { makeStart } from "./make";
+import { eventInput, makeStart } from "./make";
 import { type TestServer, testServer } from "./testServer";
 
 let server: TestServer;
@@ -103,6 +103,35 @@ it("never writes over what somebody changes at the same moment", async () => {
   await other.commit();
   expect((await sent).body).toMatchObject({ code: "version_conflict" });
   expect((await starts())[0]).toMatchObject({ venue: "Elsewhere" });
+});
+
+it("means a start by its time on the list, however far it was moved since", async () => {
+  const { take, send, starts, person } = await club();
+  const rows = [row(2, "Mira Lind", 5)];
+  await take(rows);
+  const [{ id, version }] = await starts();
+  const startsAt = new Date(Date.UTC(2098, 5, 9, 12)).toISOString();
+  expect((await person.ask("POST", `/api/:club/starts/${id}/move`, { version, startsAt })).status).toBe(200);
+  const seen = await send(rows);
+  expect(states(seen.body)).toEqual(["same"]);
+  await send(rows, seen.body.mark);
+  expect(await starts()).toMatchObject([{ id, startsAt }]);
+});
+
+it("takes an event of its title, none that was put away", async () => {
+  const { take, starts, person } = await club();
+  const make = async (name: string) => (await person.ask("POST", "/api/:club/events", eventInput(name))).body;
+  const [kept, away] = [await make("Free skate"), await make("Old pattern")];
+  const put = { version: 1, archived: true, ...eventInput("Old pattern") };
+  expect((await person.ask("PUT", `/api/:club/events/${away.id}`, put)).status).toBe(200);
+  await take([row(2, "Mira Lind", 5), row(3, "Ola Berg", 9, { title: "Old pattern" })]);
+  const events = (await starts()).map((s: { title: string; eventId: string | null }) => [s.title, s.eventId]);
+  expect(new Map(events)).toEqual(
+    new Map([
+      ["Free skate", kept.id],
+      ["Old pattern", null],
+    ]),
+  );
 });
 
 it("with a fault in it is refused at the row, and nothing of it is there", async () => {

@@ -191,3 +191,18 @@ describe("what is refused, and where it says the fault is", () => {
     expect((await server.ask("GET", "/api/nothing")).status).toBe(404);
   });
 });
+
+describe("the time on the list", () => {
+  it("is kept only where it is another than the start's own", async () => {
+    const athlete = (await server.ask("POST", "/api/:club/athletes", { name: "Bo" })).body.id;
+    const input = startInput(athlete);
+    const kept = async (listedAt: string) => {
+      const made = await server.ask("POST", "/api/:club/starts", { ...input, listedAt });
+      expect([made.status, made.body.listedAt]).toEqual([201, listedAt]);
+      return (await server.models.Start.findByPk(made.body.id))?.listedAt?.toISOString() ?? null;
+    };
+    const earlier = new Date(Date.parse(input.startsAt) - 60_000).toISOString();
+    expect(await kept(input.startsAt)).toBeNull();
+    expect(await kept(earlier)).toBe(earlier);
+  });
+});

@@ -102,3 +102,10 @@ it("whatever the shelf holds, it can be kept, and run as it is", () => {
     cases(100),
   );
 });
+
+it("ends in two minutes of breath, and in a third of it where it is short", () => {
+  const breath = (more: Partial<CoolDownFor>) => made(more).at(-1)?.seconds;
+  expect(breath({ effort: "short-hard" })).toBe(120);
+  expect(breath({ effort: "long-sustained", went: "little" })).toBe(90);
+  expect(breath({ effort: "precision" })).toBe(60);
+});

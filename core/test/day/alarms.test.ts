@@ -22,6 +22,23 @@ it("calls to leave and to begin, each when it begins, in order", () => {
   expect(alarms.map((a) => a.at)).toEqual(alarms.map((a) => a.at).sort((a, b) => a - b));
 });
 
+it("calls in the order of the clock, whatever order the steps stand in", () => {
+  const check = {
+    ...(steps.find((s) => s.kind === "travel") as (typeof steps)[number]),
+    ...{ id: "kit-check", name: "Kit check", kind: "check-in" as const, beside: true },
+    ...{
+      minutes: { usual: 5 },
+      rules: [{ kind: "before", edge: "begin", leastMinutes: 600, mostMinutes: 600 }],
+    },
+  };
+  // It goes on beside the others, ten hours before the start, and stands last.
+  const rules = check.rules.map((rule) => ({ ...rule, ofEdge: "begin", of: "start" }));
+  const alarms = alarmsOf({ ...frame, steps: [...steps, { ...check, rules } as (typeof steps)[number]] });
+  expect(alarms[0]).toMatchObject({ words: "Now: Kit check" });
+  expect(minutesBefore(alarms[0]?.at ?? 0)).toBe(600);
+  expect(alarms.map((a) => a.at)).toEqual(alarms.map((a) => a.at).toSorted((a, b) => a - b));
+});
+
 it("moves with the start, as another call", () => {
   const later = alarmsOf({ ...frame, startsAt: "2026-12-05T13:40:00.000Z", steps });
   const before = alarmsOf({ ...frame, steps });

@@ -1,6 +1,6 @@
 import { previousStart } from "../../src/day/betweenStarts";
 import { dayPlan } from "../../src/day/day";
-import { dayStepSchema } from "../../src/day/step";
+import { dayStepSchema, MOST_LINES } from "../../src/day/step";
 import { usualDay } from "../../src/day/usualDay";
 import type { EventType } from "../../src/event/eventType";
 import { zonedInstant } from "../../src/time/zone";
@@ -210,4 +210,16 @@ describe("between two starts of a day", () => {
     expect(plan.holds && plan.stands.map((s) => s.step.name)).not.toContain("Sleep");
     expect(plan.holds && plan.stands.every((s) => s.beginSeconds > -7800)).toBe(true);
   });
+});
+
+it("packs at most what a list may have, each thing once", () => {
+  const things = Array.from({ length: 60 }, (_, i) => `Thing ${i}`);
+  const day = usualDay({
+    ...{ startsAt: "2026-12-05T13:20:00.000Z", zone: "Europe/Vienna", warmUpSeconds: 2400 },
+    ...{ event: null, travel: { usual: 25, bad: 40 }, equipment: [...things, "thing 3", "Drink"] },
+  });
+  const longest = day.reduce((most, { list }) => (list.length > most.length ? list : most), [] as string[]);
+  expect(longest).toHaveLength(MOST_LINES);
+  expect(new Set(longest.map((line) => line.toLowerCase())).size).toBe(MOST_LINES);
+  for (const step of day) expect(dayStepSchema.safeParse(step).success).toBe(true);
 });

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { usualSetting } from "../../src/conditions/setting";
 import { bandOf } from "../../src/forecast/answers/band";
 import { curvesOf, DELAYS, forecastOf } from "../../src/forecast/forecast";
+import { heldOf } from "../../src/forecast/model/heldStretches";
 import { modelOf } from "../../src/forecast/model/model";
 import { MIDDLE_PERSON, PARAMETER_NAMES, PARAMETERS } from "../../src/forecast/model/parameters";
 import { people, valueAt } from "../../src/forecast/model/people";
@@ -172,6 +173,21 @@ describe("the model", () => {
     expect(cost(30, 0)).toBeCloseTo(1, 6);
     expect(cost(60, 5)).toBeCloseTo(2.5, 6);
     expect(cost(60, 10)).toBeCloseTo(0, 6);
+  });
+
+  test("rest after a held stretch forgets nothing of it: only moving work does", () => {
+    const hold = { seconds: 60, areas: ["hamstring" as const] };
+    const stretch: Piece = { fromSeconds: -660, toSeconds: -600, effort: 0.1, share: 1, hold };
+    const then = (effort: number, fromSeconds: number, toSeconds: number): Piece => ({
+      ...{ fromSeconds, toSeconds, effort },
+      ...{ share: effort > 0 ? 1 : 0, hold: null },
+    });
+    const left = (...after: Piece[]) => heldOf([stretch, ...after]).at(0);
+    expect(left(then(0, -600, 0))).toBeCloseTo(left(), 9);
+    expect(left(then(0.3, -600, -300), then(0, -300, 0))).toBeCloseTo(left() / 2, 9);
+    // Another one held is no moving work either.
+    const again = { ...stretch, fromSeconds: -600, toSeconds: -300, hold: { ...hold, seconds: 5 } };
+    expect(left(again)).toBeCloseTo(left(), 9);
   });
 });
 

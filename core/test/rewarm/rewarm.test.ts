@@ -57,6 +57,14 @@ describe("how much is enough after another start", () => {
   });
 });
 
+it("what began first may end last: the rest is from there", () => {
+  const long = doneBefore(10, { name: "Long practice", fromSeconds: -7200 });
+  expect(rewarmAfter([long, doneBefore(30)], figures)).toMatchObject({
+    after: "Long practice",
+    restSeconds: 600,
+  });
+});
+
 describe("the whole day", () => {
   const one = { effort: 0.4, share: 1, hold: null };
 
