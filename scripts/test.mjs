@@ -12,6 +12,7 @@ import { main, say } from "./lib/say.mjs";
 
 const bin = (name) => inRoot("node_modules", ".bin", name);
 const hall = (...args) => [process.execPath, inRoot("scripts", "hall.mjs"), ...args];
+const stories = (...args) => [bin("playwright"), "test", "--config", "e2e/playwright.config.ts", ...args];
 /** Long: generated days against brute force and another solver, and every starter filled and judged. */
 const PROOF = "core/test/(?:proof|sign)/";
 /** The solver's lines, broken one by one. */
@@ -48,12 +49,16 @@ const SHORT = {
   hall: () => [hall("--seed", "1", "--courses", "6")],
   browser: async () => {
     await ensureBuilt();
-    return [[bin("playwright"), "test", "--config", "e2e/playwright.config.ts"]];
+    return [stories("--grep-invert", "@long")];
   },
 };
 
 /** What each check of `npm run test:long` runs. */
 const LONG = {
+  stories: async () => {
+    await ensureBuilt();
+    return [stories("--grep", "@long")];
+  },
   cases: () => [[bin("jest"), "--selectProjects", "core", "app-plain", "--testPathIgnorePatterns", MUTANTS]],
   fuzz: () => [[bin("jest"), "--selectProjects", "server"]],
   mutants: () => [[bin("jest"), "--selectProjects", "core", "--testPathPattern", MUTANTS]],
@@ -67,9 +72,9 @@ if (isLong) process.env.TONODROME_TESTS = "long";
 
 /** What several checks need is made ready before they begin beside one another. */
 async function prepare(names) {
-  if (!names.some((name) => ["api", "browser", "fuzz", "hall"].includes(name))) return;
+  if (!names.some((name) => ["api", "browser", "fuzz", "hall", "stories"].includes(name))) return;
   await Cluster.programs();
-  if (names.includes("browser")) await ensureChromium();
+  if (names.includes("browser") || names.includes("stories")) await ensureChromium();
   await ensureServerBuilt();
 }
 
@@ -130,7 +135,7 @@ async function inTurn(names) {
 
 /** The longest first, after what is told soonest; the browser, which mostly waits for clocks, goes beside them. */
 const ORDER = isLong
-  ? ["cases", "fuzz", "mutants", "hall"]
+  ? ["stories", "cases", "fuzz", "mutants", "hall"]
   : ["browser", "lint", "arrows", "unused", "api", "unit", "proof", "types", "hall"];
 
 /** Two at a time, each in a line: all that one said is shown only where it failed. */

@@ -87,9 +87,9 @@ test("who forgot their password gets a link from whoever runs the server, once; 
   expect(again.status()).toBe(401);
 });
 
-test("a club whose owner is lost gets another by the operator's link, and its owners see all that is open", async ({
-  page,
-}) => {
+test("a club whose owner is lost gets another by the operator's link, and its owners see all that is open", {
+  tag: "@long",
+}, async ({ page }) => {
   test.setTimeout(120_000);
   const data = {
     name: "Bo Larch",

@@ -139,9 +139,9 @@ test("an owner invites a coach by a link; the role lowered while they look takes
   await expect(page.getByText("Vera Holt took Tomás O'Neill out of the club")).toBeVisible();
 });
 
-test("one person in two clubs goes from one to the other, and sees of each only its own", async ({
-  page,
-}) => {
+test("one person in two clubs goes from one to the other, and sees of each only its own", {
+  tag: "@long",
+}, async ({ page }) => {
   await signUp(page, "Vera Holt", "Morning club");
   await makeStart(page, "Ada Finch");
   await page.goto("/account");
@@ -156,7 +156,7 @@ test("one person in two clubs goes from one to the other, and sees of each only 
   await expect(page.getByRole("group", { name: /^Ada Finch/ })).toBeVisible();
 });
 
-test("the last owner can neither lower themselves nor leave", async ({ page }) => {
+test("the last owner can neither lower themselves nor leave", { tag: "@long" }, async ({ page }) => {
   await signUp(page, "Vera Holt", "Lone club");
   await page.goto("/club/members");
   await page.getByRole("button", { name: "Change Vera Holt" }).click();
@@ -197,7 +197,10 @@ test("signing out and in comes back to the same address; a wrong password says s
   await expect(page.getByText("Vera Holt (you)")).toBeVisible();
 });
 
-test("signing out everywhere ends the session on every other device", async ({ page, browser }) => {
+test("signing out everywhere ends the session on every other device", { tag: "@long" }, async ({
+  page,
+  browser,
+}) => {
   const email = await signUp(page, "Vera Holt", "Lost phone club");
   const phone = await elsewhere(browser);
   await phone.goto("/");
@@ -212,7 +215,10 @@ test("signing out everywhere ends the session on every other device", async ({ p
   await expect(phone.getByRole("heading", { name: "Sign in" })).toBeVisible();
 });
 
-test("a form says what is missing, and an address that is taken", async ({ page, browser }) => {
+test("a form says what is missing, and an address that is taken", { tag: "@long" }, async ({
+  page,
+  browser,
+}) => {
   const email = await signUp(page, "Vera Holt", "First club");
   const other = await elsewhere(browser);
   await other.goto("/sign-up");
@@ -383,7 +389,7 @@ test("a club is exported, imported into an empty one, found the same, and delete
   await expect(page.getByText("No starts ahead", { exact: false })).toBeVisible();
 });
 
-test("an athlete is made anonymous and another deleted", async ({ page }) => {
+test("an athlete is made anonymous and another deleted", { tag: "@long" }, async ({ page }) => {
   await signUp(page, "Vera Holt", "Leaving club");
   await makeStart(page, "Ada Finch");
   await makeStart(page, "Bo Larch");

@@ -30,7 +30,9 @@ function rows(url: string): Promise<string> {
   });
 }
 
-test("a backup restored into an empty cluster is the same to the last row, and serves", async () => {
+test("a backup restored into an empty cluster is the same to the last row, and serves", {
+  tag: "@long",
+}, async () => {
   test.setTimeout(120_000);
   const home = mkdtempSync(path.join(os.tmpdir(), "tonodrome-backup-"));
   const [first, second] = [path.join(home, "first"), path.join(home, "second")];

@@ -106,9 +106,9 @@ test("a skater's warm-up is filled from an approach, for their event, with reaso
   await saved(page);
 });
 
-test("a second start of the day is filled as a re-warm, and forecast with what is left of the first", async ({
-  page,
-}) => {
+test("a second start of the day is filled as a re-warm, and forecast with what is left of the first", {
+  tag: "@long",
+}, async ({ page }) => {
   await openFilledClub(page);
   const api = await clubApi(page);
   const { starts } = (await (await page.request.get(`${api}/starts`)).json()) as { starts: StartRow[] };
@@ -134,7 +134,9 @@ test("a second start of the day is filled as a re-warm, and forecast with what i
   await expect(page.getByTestId("done-before")).toHaveText(/up to .*, \d+ min before this start/);
 });
 
-test("with no time for the kit the fill asks whether it is on, and goes by the answer", async ({ page }) => {
+test("with no time for the kit the fill asks whether it is on, and goes by the answer", {
+  tag: "@long",
+}, async ({ page }) => {
   await openNewClub(page, "Trampoline club");
   await putUp(page, "Trampoline");
   await makeStart(page, "Edda Lindqvist", 5);
@@ -152,9 +154,9 @@ test("with no time for the kit the fill asks whether it is on, and goes by the a
   await saved(page);
 });
 
-test("an archer's gate ladder: generated, changed by hand, seen as rungs in the stair, and run rung by rung", async ({
-  page,
-}) => {
+test("an archer's gate ladder: generated, changed by hand, seen as rungs in the stair, and run rung by rung", {
+  tag: "@long",
+}, async ({ page }) => {
   await openNewClub(page, "Archery club");
   await putUp(page, "Archery");
   await makeStart(page, "Edda Lindqvist");
@@ -289,9 +291,9 @@ test("what is sore is spared in one step, showing what is replaced, and never sh
   expect(JSON.stringify(starts)).not.toMatch(/protectedAreas/);
 });
 
-test("an athlete saved by someone else meanwhile is not written over without being asked", async ({
-  page,
-}) => {
+test("an athlete saved by someone else meanwhile is not written over without being asked", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await page.goto("/club/athletes");
   await page.getByRole("button", { name: "New athlete" }).click();
@@ -311,9 +313,9 @@ test("an athlete saved by someone else meanwhile is not written over without bei
   await expect(page.getByText("Saved.")).toBeVisible();
 });
 
-test("the shelf is narrowed down by what is known of drills, and its alternatives are one press away", async ({
-  page,
-}) => {
+test("the shelf is narrowed down by what is known of drills, and its alternatives are one press away", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await page.goto("/shelf");
   await page.getByRole("button", { name: "More filters" }).click();
@@ -335,7 +337,9 @@ test("the shelf is narrowed down by what is known of drills, and its alternative
   expect(await stairNames(page)).toEqual(["Leg swings"]);
 });
 
-test("a shelf's file with a fault says line, field and reason, and installs nothing", async ({ page }) => {
+test("a shelf's file with a fault says line, field and reason, and installs nothing", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await page.goto("/shelf");
   await page.getByRole("button", { name: "Starter shelves" }).click();

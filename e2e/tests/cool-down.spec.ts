@@ -33,9 +33,9 @@ test("the cool-down goes by the event and by how much it took, and runs", async 
   await expect(page.getByText("Brisk movement", { exact: true }).first()).toBeVisible();
 });
 
-test("one set by hand counts: its steps are changed, moved and taken out, and it goes back to the usual", async ({
-  page,
-}) => {
+test("one set by hand counts: its steps are changed, moved and taken out, and it goes back to the usual", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await makeStart(page, "Tyra Moss", 30);
   await givePlan(page, [{ name: "Easy laps" }]);

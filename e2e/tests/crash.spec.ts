@@ -44,7 +44,9 @@ const plan = (name: string) => ({
   stepPoints: 20,
 });
 
-test(`${ROUNDS} times database and server are killed while ${CLIENTS} clients write: every acknowledged write is there, once`, async () => {
+test(`${ROUNDS} times database and server are killed while ${CLIENTS} clients write: every acknowledged write is there, once`, {
+  tag: "@long",
+}, async () => {
   test.setTimeout(300_000);
   await withOwnServer(async ({ cluster, server, club, ...own }) => {
     const ask: Ask = async (method, address, body) => {

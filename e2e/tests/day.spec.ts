@@ -62,7 +62,9 @@ test("windows, ways and fixed points stand in the stair, and are edited by dragg
   await expect(stair.getByTestId("conflict")).toHaveCount(0);
 });
 
-test("what was given up is traded: another drill goes for it, or it matters more", async ({ page }) => {
+test("what was given up is traded: another drill goes for it, or it matters more", { tag: "@long" }, async ({
+  page,
+}) => {
   await openStart(page, "Tamsin Okoro-Vale");
   await page.getByTestId("given-up").click();
   const lunges = page.getByRole("group", { name: /^Walking lunges: / });
@@ -84,7 +86,9 @@ test("what was given up is traded: another drill goes for it, or it matters more
   }
 });
 
-test("Today says the last moments to begin, for all of it and for the essentials", async ({ page }) => {
+test("Today says the last moments to begin, for all of it and for the essentials", { tag: "@long" }, async ({
+  page,
+}) => {
   await page.goto("/");
   const card = page.getByRole("group", { name: /^Noor Whitlock/ });
   await expect(card.getByTestId("latest")).toHaveText(
@@ -92,7 +96,9 @@ test("Today says the last moments to begin, for all of it and for the essentials
   );
 });
 
-test("rests, pairs and limits are set in whole steps, and the plan follows", async ({ page }) => {
+test("rests, pairs and limits are set in whole steps, and the plan follows", { tag: "@long" }, async ({
+  page,
+}) => {
   await openStart(page, "Noor Whitlock");
   const sheet = await editDrill(page, /^Single jumps/);
   await sheet.getByRole("button", { name: "Rest, order and room" }).click();

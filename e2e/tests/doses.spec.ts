@@ -49,9 +49,9 @@ test("a lane circuit with metres is made without typing a number, and reads back
   await expect.poll(() => stairNames(page)).toEqual(["Lane circuit"]);
 });
 
-test("a gate's time follows the chance of a hit and never passes its cap; partners and sides multiply it", async ({
-  page,
-}) => {
+test("a gate's time follows the chance of a hit and never passes its cap; partners and sides multiply it", {
+  tag: "@long",
+}, async ({ page }) => {
   await newDrill(page, "Gold at 18 m", "Gate");
   // As long as the two minutes that it was before, and never longer.
   await expect(words(page)).toHaveText("5 hits, at most 2:00");
@@ -75,7 +75,7 @@ test("a gate's time follows the chance of a hit and never passes its cap; partne
   await expect(page.getByText("5 of the last 7, at most 4:00", { exact: false })).toBeVisible();
 });
 
-test("lengths, counts, tempo and slots are set in whole steps", async ({ page }) => {
+test("lengths, counts, tempo and slots are set in whole steps", { tag: "@long" }, async ({ page }) => {
   await newDrill(page, "Lunges down the mat", "Lengths");
   await expect(words(page)).toHaveText("3 lengths of 25 m there and back, 150 m");
   await page.getByRole("radio", { name: "Walk back" }).click();
@@ -96,9 +96,9 @@ test("lengths, counts, tempo and slots are set in whole steps", async ({ page })
   await expectAccessible(page);
 });
 
-test("a slot for all of it, half seconds, the partner's set as the rest, and a circuit there and back", async ({
-  page,
-}) => {
+test("a slot for all of it, half seconds, the partner's set as the rest, and a circuit there and back", {
+  tag: "@long",
+}, async ({ page }) => {
   await newDrill(page, "Slow squats", "Reps");
   await page.getByRole("button", { name: /s a rep, .* rest$/ }).click();
   await page.getByRole("radio", { name: "To a tempo" }).click();
@@ -127,7 +127,7 @@ test("a slot for all of it, half seconds, the partner's set as the rest, and a c
   ).toBeVisible();
 });
 
-test("what needs boots waits for them, unless they are on already", async ({ page }) => {
+test("what needs boots waits for them, unless they are on already", { tag: "@long" }, async ({ page }) => {
   await makeStart(page, "Kaisa Lund", 60);
   await addDrills(page, "Boots on", "Edges and crossovers");
   // Boots take 6 min at least, and the wait 5.
@@ -207,9 +207,9 @@ test("drills are read before they are added, a ladder is made on the way, and no
   await sheet.getByRole("button", { name: "Close" }).click();
 });
 
-test("a quantity is one line with three marks: moved by keys and by hand, stepped, and typed", async ({
-  page,
-}) => {
+test("a quantity is one line with three marks: moved by keys and by hand, stepped, and typed", {
+  tag: "@long",
+}, async ({ page }) => {
   await newDrill(page, "Step-ups", "Reps");
   const dialog = page.getByRole("dialog");
   const read = dialog.getByTestId("under").last();

@@ -81,9 +81,9 @@ test("from the sign-up form to a filled warm-up under the finger in at most six 
   await expect(page.getByText("Easy jog", { exact: true })).toBeVisible();
 });
 
-test("with none of the sports it begins with general preparation, and can be left for later", async ({
-  page,
-}) => {
+test("with none of the sports it begins with general preparation, and can be left for later", {
+  tag: "@long",
+}, async ({ page }) => {
   await signUp(page);
   await page.getByRole("link", { name: "Later, straight to Today" }).click();
   await page.getByRole("button", { name: "Set up your first warm-up" }).click();
@@ -102,7 +102,7 @@ test("with none of the sports it begins with general preparation, and can be lef
   await expect(page.getByRole("group", { name: /^Odalys Brandt/ })).toHaveCount(1);
 });
 
-test("an empty shelf is filled from where filling needs it", async ({ page }) => {
+test("an empty shelf is filled from where filling needs it", { tag: "@long" }, async ({ page }) => {
   await signUp(page);
   await page.getByRole("link", { name: "Later, straight to Today" }).click();
   await page.getByRole("button", { name: "New start" }).last().click();

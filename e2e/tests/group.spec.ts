@@ -102,9 +102,9 @@ test("one press moves twenty-four on; who is missing, and who sat out what, is m
   await expect(group).toContainText("Child 02 of Harbour Hall sat out: Straight jumps.");
 });
 
-test("a group is chosen where the start is, and a link tells how many they are, not who", async ({
-  page,
-}) => {
+test("a group is chosen where the start is, and a link tells how many they are, not who", {
+  tag: "@long",
+}, async ({ page }) => {
   await openNewClub(page, "Harbour Juniors");
   const api = await clubApi(page);
   for (const name of ["Mirko Sand", "Ines Vantongeren"])
@@ -130,9 +130,9 @@ test("a group is chosen where the start is, and a link tells how many they are, 
   expect(shared).not.toContain("Mirko");
 });
 
-test("what is called in a drill is written on the shelf, and stands wherever the drill is read", async ({
-  page,
-}) => {
+test("what is called in a drill is written on the shelf, and stands wherever the drill is read", {
+  tag: "@long",
+}, async ({ page }) => {
   await openNewClub(page, "Harbour Juniors");
   const api = await clubApi(page);
   await page.request.post(`${api}/starters`, { data: { key: "general-preparation" } });

@@ -47,7 +47,9 @@ test("the dock says the state at the start and how much there is to look at, and
   await expect(line).not.toHaveText(/, sharp/);
 });
 
-test("the forecast has three lanes, what happens if it is late, and what it rests on", async ({ page }) => {
+test("the forecast has three lanes, what happens if it is late, and what it rests on", {
+  tag: "@long",
+}, async ({ page }) => {
   await openStart(page, "Ilse Marrow");
   await page.getByTestId("state-line").click();
   const sheet = page.getByRole("dialog", { name: "At the start" });
@@ -115,9 +117,9 @@ test("what there is to look at is shown, mended with one press and taken back, a
   await coach.context().close();
 });
 
-test("a hot day is set with a few presses, copied to the other starts, and changes what is said", async ({
-  page,
-}) => {
+test("a hot day is set with a few presses, copied to the other starts, and changes what is said", {
+  tag: "@long",
+}, async ({ page }) => {
   // Tomorrow at noon: one day, whatever the hour at which the story is told.
   const noon = new Date(Date.now() + 86_400_000).setHours(12, 0, 0, 0);
   const until = Math.round((noon - Date.now()) / 60_000);
@@ -153,7 +155,9 @@ test("a hot day is set with a few presses, copied to the other starts, and chang
   await expect(list.getByText(/Wet-bulb globe about 29 °C/)).toBeVisible();
 });
 
-test("a club's own figures hold at once, and go back to what is usual", async ({ page }) => {
+test("a club's own figures hold at once, and go back to what is usual", { tag: "@long" }, async ({
+  page,
+}) => {
   await page.goto("/club/figures");
   const row = page.getByRole("listitem").filter({ hasText: "Too short" });
   await row.getByRole("button", { name: "Work before any: more" }).click();
@@ -167,10 +171,9 @@ test("a club's own figures hold at once, and go back to what is usual", async ({
   expect(figures).toEqual([]);
 });
 
-test("Today and a shared page say the state at the start, and a shared page nothing of health", async ({
-  page,
-  browser,
-}) => {
+test("Today and a shared page say the state at the start, and a shared page nothing of health", {
+  tag: "@long",
+}, async ({ page, browser }) => {
   await page.goto("/");
   const card = page.getByRole("group", { name: /^Ilse Marrow/ });
   await expect(card.getByTestId("state")).toHaveText(/^At the start: warm/);
@@ -216,7 +219,9 @@ test("a run says how long they stay warm, and offers a top-up when the start sli
   await expect(page.getByText("Warm clothes on, until the top-up").first()).toBeVisible();
 });
 
-test("what concerns harm is shown once before it is run, and locks nothing", async ({ page }) => {
+test("what concerns harm is shown once before it is run, and locks nothing", { tag: "@long" }, async ({
+  page,
+}) => {
   await makeStart(page, "Ronja Field");
   await givePlan(
     page,

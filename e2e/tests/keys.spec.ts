@@ -23,9 +23,9 @@ test("the browser's Back closes what lies over the page, and leaves it only when
   await expect(page.getByTestId("stair")).toBeVisible();
 });
 
-test("keys of the warm-up: the keyboard follows the selection, Enter opens, and what does nothing says why", async ({
-  page,
-}) => {
+test("keys of the warm-up: the keyboard follows the selection, Enter opens, and what does nothing says why", {
+  tag: "@long",
+}, async ({ page }) => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await openFilledClub(page);
   await openStart(page, "Noor Whitlock");
@@ -52,7 +52,7 @@ test("keys of the warm-up: the keyboard follows the selection, Enter opens, and 
   await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("Choose a drill");
 });
 
-test("every place has its keys, and Tab begins with a way past them", async ({ page }) => {
+test("every place has its keys, and Tab begins with a way past them", { tag: "@long" }, async ({ page }) => {
   await openDemo(page);
   await page.goto("/");
   await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
@@ -82,7 +82,7 @@ test("every place has its keys, and Tab begins with a way past them", async ({ p
   await expect(page.locator("[role=main]")).toBeFocused();
 });
 
-test("in a run jumping, putting in, the start and the end have keys", async ({ page }) => {
+test("in a run jumping, putting in, the start and the end have keys", { tag: "@long" }, async ({ page }) => {
   await openFilledClub(page);
   await openStart(page, "Noor Whitlock");
   await beginRun(page);

@@ -3,7 +3,9 @@ import { withOwnServer } from "../ownServer";
 
 const ROWS = 2_000;
 
-test("a server that is killed in the middle of a start list has taken all of it or nothing, and takes it then", async () => {
+test("a server that is killed in the middle of a start list has taken all of it or nothing, and takes it then", {
+  tag: "@long",
+}, async () => {
   test.setTimeout(200_000);
   await withOwnServer(async ({ server, ask, club }) => {
     const rows = Array.from({ length: ROWS }, (_, i) => ({

@@ -44,7 +44,7 @@ test("a start is on paper: to look at, to print, as A4 and as a card; what draws
   await expect(page.getByRole("button", { name: "Print" })).toBeHidden();
 });
 
-test("whoever holds the link has the sheet too", async ({ page, browser }) => {
+test("whoever holds the link has the sheet too", { tag: "@long" }, async ({ page, browser }) => {
   await openDemo(page);
   const link = await shareStart(page, "Pia Sandgren");
   const other = await (await browser.newContext()).newPage();
@@ -53,7 +53,7 @@ test("whoever holds the link has the sheet too", async ({ page, browser }) => {
   expect(await pdfOf(other, "PDF, A4")).toMatch(/^%PDF-/);
 });
 
-test("a run of the log, and the club's tables, are files", async ({ page }) => {
+test("a run of the log, and the club's tables, are files", { tag: "@long" }, async ({ page }) => {
   await openDemo(page);
   await page.goto("/club");
   await page.getByRole("button", { name: "Export or import" }).click();
@@ -70,7 +70,9 @@ test("a run of the log, and the club's tables, are files", async ({ page }) => {
   }
 });
 
-test("a calendar subscribes to an address, which is withdrawn with one press", async ({ page }) => {
+test("a calendar subscribes to an address, which is withdrawn with one press", { tag: "@long" }, async ({
+  page,
+}) => {
   await openDemo(page);
   await page.goto("/club/calendars");
   await page.getByLabel("Whose days").selectOption("Pia Sandgren");

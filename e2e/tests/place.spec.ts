@@ -70,7 +70,9 @@ async function stillThere(at = home): Promise<void> {
 
 const secretOf = (at = home) => readFileSync(path.join(at, "database-password"), "utf8");
 
-test("a data folder says where its database is, keeps its password, and moves as a whole", async () => {
+test("a data folder says where its database is, keeps its password, and moves as a whole", {
+  tag: "@long",
+}, async () => {
   await filled();
   expect(readFileSync(path.join(home, "cluster-place"), "utf8").trim()).toBe("postgres");
   const secret = secretOf();
@@ -80,7 +82,7 @@ test("a data folder says where its database is, keeps its password, and moves as
   expect(secretOf(elsewhere)).toBe(secret);
 });
 
-test("a folder whose note of where its database is was lost is found", async () => {
+test("a folder whose note of where its database is was lost is found", { tag: "@long" }, async () => {
   await filled();
   rmSync(path.join(home, "cluster-place"));
   await stillThere();
@@ -125,7 +127,7 @@ if (isRoot) {
   );
 }
 for (const [name, break_, words] of wrong) {
-  test(`nothing is made, nor another database used, where ${name}`, async () => {
+  test(`nothing is made, nor another database used, where ${name}`, { tag: "@long" }, async () => {
     const dir = await filled();
     const secret = secretOf();
     const owner = statSync(dir);
@@ -148,7 +150,7 @@ for (const [name, break_, words] of wrong) {
   });
 }
 
-test("making it is taken up again where it was interrupted", async () => {
+test("making it is taken up again where it was interrupted", { tag: "@long" }, async () => {
   await filled();
   // After the files were put in place, before the password was.
   renameSync(path.join(home, "database-password"), path.join(home, "database-password.new"));
@@ -163,7 +165,9 @@ test("making it is taken up again where it was interrupted", async () => {
   expect(secretOf(second)).toBe("a".repeat(48));
 });
 
-test("a data folder has one master: nobody else starts, stops or prepares its database meanwhile", async () => {
+test("a data folder has one master: nobody else starts, stops or prepares its database meanwhile", {
+  tag: "@long",
+}, async () => {
   const script = `import { claim } from ${JSON.stringify(path.join(root, "scripts/lib/claim.mjs"))};
     claim(${JSON.stringify(home)}, "Another"); process.send("held"); setInterval(() => {}, 1000);`;
   const other = spawn(process.execPath, ["--input-type=module", "-e", script], {
@@ -180,7 +184,9 @@ test("a data folder has one master: nobody else starts, stops or prepares its da
   claim(home, "This test")();
 });
 
-test("a backup of a database that is busy leaves it alone, waits, and says so in words", async () => {
+test("a backup of a database that is busy leaves it alone, waits, and says so in words", {
+  tag: "@long",
+}, async () => {
   test.setTimeout(120_000);
   const cluster = await prepare();
   await cluster.start();
@@ -238,7 +244,9 @@ async function askDatabaseOpen(url: string) {
   );
 }
 
-test("the application is an ordinary role, its password stands in no process list, and the log quotes nobody", async () => {
+test("the application is an ordinary role, its password stands in no process list, and the log quotes nobody", {
+  tag: "@long",
+}, async () => {
   const cluster = await prepare();
   await cluster.start();
   const [role] = await askDatabase(cluster.url(), (ask) =>

@@ -23,7 +23,7 @@ test("a device whose clock is ten minutes fast is corrected by the server's, and
   expect(Math.abs(Date.parse(begin.at) - Date.now())).toBeLessThan(60_000);
 });
 
-test("a run that begins by itself counts down to it, and then begins", async ({ page }) => {
+test("a run that begins by itself counts down to it, and then begins", { tag: "@long" }, async ({ page }) => {
   await controlClock(page);
   await makeStart(page, "Una Berg", 12);
   await givePlan(page, [{ name: "Easy laps" }]);
@@ -45,7 +45,9 @@ test("a run that begins by itself counts down to it, and then begins", async ({ 
   await expect(page.getByText("1 of 1").first()).toBeVisible();
 });
 
-test("midnight and the end of summer time in between change nothing for a run", async ({ page }) => {
+test("midnight and the end of summer time in between change nothing for a run", { tag: "@long" }, async ({
+  page,
+}) => {
   await page.clock.install({ time: new Date("2026-10-24T21:50:00.000Z") });
   // The server's answers are of another day altogether: it is away, and only the device's clock counts.
   await page.goto("/");

@@ -88,7 +88,9 @@ test("the start moves: what is left is fitted anew, said in a line, applied at a
   await expect(offer).toHaveCount(0);
 });
 
-test("behind by more than is wished, a re-fit is offered; at once if that is wished", async ({ page }) => {
+test("behind by more than is wished, a re-fit is offered; at once if that is wished", {
+  tag: "@long",
+}, async ({ page }) => {
   await makeStart(page, "Odd Marren", 12);
   await givePlan(
     page,
@@ -133,7 +135,9 @@ test("back, jump, a drill put in, and taking back any of the last presses", asyn
   await expect(page.getByText("1 of 4").first()).toBeVisible();
 });
 
-test("two athletes at once: a strip to switch, and each keeps its time", async ({ page }) => {
+test("two athletes at once: a strip to switch, and each keeps its time", { tag: "@long" }, async ({
+  page,
+}) => {
   await makeStart(page, "Ada Brook", 60);
   await givePlan(page, [{ name: "Easy laps" }]);
   await beginRun(page);
@@ -149,7 +153,10 @@ test("two athletes at once: a strip to switch, and each keeps its time", async (
   await expectAccessible(page);
 });
 
-test("the athlete's own phone follows the run by the shared link", async ({ page, browser }) => {
+test("the athlete's own phone follows the run by the shared link", { tag: "@long" }, async ({
+  page,
+  browser,
+}) => {
   const link = await shareStart(page, "Pia Sandgren");
   const context = await browser.newContext();
   const phone = await context.newPage();
@@ -169,9 +176,9 @@ test("the athlete's own phone follows the run by the shared link", async ({ page
   await context.close();
 });
 
-test("a wait between is part of the run: it goes on by itself, and the wait before the start says what to do", async ({
-  page,
-}) => {
+test("a wait between is part of the run: it goes on by itself, and the wait before the start says what to do", {
+  tag: "@long",
+}, async ({ page }) => {
   await makeStart(page, "Una Fell", 30);
   await givePlan(page, [
     { name: "Easy laps", restAfter: { kind: "seconds", seconds: 60 } },
@@ -194,9 +201,9 @@ test("a wait between is part of the run: it goes on by itself, and the wait befo
   await expect(page.getByText("Cool-down").or(page.getByText("1 of")).first()).toBeVisible();
 });
 
-test("the stand-ins follow the run and say that they are simulated; a second screen has no presses", async ({
-  page,
-}) => {
+test("the stand-ins follow the run and say that they are simulated; a second screen has no presses", {
+  tag: "@long",
+}, async ({ page }) => {
   await makeStart(page, "Tyra Moss", 20);
   await givePlan(page, [{ name: "Easy laps" }, { name: "Skips" }]);
   await page.getByRole("button", { name: "Run", exact: true }).click();
@@ -223,7 +230,9 @@ test("the stand-ins follow the run and say that they are simulated; a second scr
   await expect(page.getByText(/^Heart rate \d+ to \d+ a minute \(simulated\)\.$/)).toBeVisible();
 });
 
-test("lying on its side and in big type everything for the moment is on the screen", async ({ page }) => {
+test("lying on its side and in big type everything for the moment is on the screen", {
+  tag: "@long",
+}, async ({ page }) => {
   await page.setViewportSize({ width: 844, height: 390 });
   await makeStart(page, "Ylva Strand", 20);
   await givePlan(page, [{ name: "Easy laps of the whole long corridor", focus: "Tall" }]);

@@ -98,10 +98,9 @@ test("a run goes on without the server, survives a reload, and is sent when the 
     .toBe(3);
 });
 
-test("a server that answers 500 for a minute is said in a line, and every press is in the log after it", async ({
-  page,
-  context,
-}) => {
+test("a server that answers 500 for a minute is said in a line, and every press is in the log after it", {
+  tag: "@long",
+}, async ({ page, context }) => {
   await controlClock(page);
   await makeStart(page, "Hedda Storm", 60);
   await addDrills(page, "Easy laps of the corridor", "Leg swings", "Walking lunges");
@@ -135,7 +134,7 @@ test("a server that answers 500 for a minute is said in a line, and every press 
   await expect.poll(kinds).toEqual(["begin", "extend", "done", "skip"]);
 });
 
-test("keys run it from a table", async ({ page }) => {
+test("keys run it from a table", { tag: "@long" }, async ({ page }) => {
   await makeStart(page, "Sunniva Rask", 60);
   await addDrills(page, "Easy laps of the corridor", "Leg swings");
   await saved(page);
@@ -152,7 +151,9 @@ test("keys run it from a table", async ({ page }) => {
   await expect(page.getByRole("dialog")).toContainText("Hold, and resume");
 });
 
-test("on a wide screen the log is a table with the chosen run beside it", async ({ page }) => {
+test("on a wide screen the log is a table with the chosen run beside it", { tag: "@long" }, async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto("/log");
   const table = page.getByRole("table", { name: "Runs" });

@@ -53,7 +53,7 @@ test("a drill is changed on the shelf; a warm-up keeps it as it was until it tak
   await expect(page.getByRole("button", { name: /^Corner hops, 20 %, 2:00/ })).toBeVisible();
 });
 
-test("a drill is copied, taken off the shelf and put back", async ({ page }) => {
+test("a drill is copied, taken off the shelf and put back", { tag: "@long" }, async ({ page }) => {
   await make(page, "Mirror steps");
   await open(page, "Mirror steps");
   await page.getByRole("button", { name: "Copy", exact: true }).click();
@@ -100,7 +100,9 @@ test("two who change one drill: the second is told, keeps what they typed, and d
   await other.close();
 });
 
-test("on a wide screen a drill stands beside the list, and is changed from there", async ({ page }) => {
+test("on a wide screen a drill stands beside the list, and is changed from there", { tag: "@long" }, async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto("/shelf");
   const beside = page.getByRole("region", { name: "The chosen drill" });

@@ -53,9 +53,9 @@ test("a list with faults is seen row by row, taken as a whole, and brought up to
   await expect(page.getByRole("group", { name: "Mira Lind, Novice free" })).toContainText("14:25");
 });
 
-test("columns that were not recognised are said by hand, for each or for all rows; a calendar is a list too", async ({
-  page,
-}) => {
+test("columns that were not recognised are said by hand, for each or for all rows; a calendar is a list too", {
+  tag: "@long",
+}, async ({ page }) => {
   await openNewClub(page, "Lists");
   await addAthletes(page, "Mira Lind");
   await paste(page, "Who it is,At\nMira Lind,9:05\n");
@@ -86,7 +86,9 @@ test("columns that were not recognised are said by hand, for each or for all row
   await expect(page.getByRole("group", { name: "Mira Lind, Heat 2" })).toContainText("Lakeside, door 2");
 });
 
-test("what is no list is refused with its line, and nothing is lost of what there is", async ({ page }) => {
+test("what is no list is refused with its line, and nothing is lost of what there is", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await page.goto("/start/list");
   await page.getByLabel("File with the start list").setInputFiles({
@@ -131,7 +133,9 @@ test("who is on now moves everybody after, at the pace of today so far", async (
   await expect(ours.getByRole("listitem").last()).toContainText("2 before");
 });
 
-test("an order is made by hand for a start, with groups, and others are put in", async ({ page }) => {
+test("an order is made by hand for a start, with groups, and others are put in", { tag: "@long" }, async ({
+  page,
+}) => {
   await openDemo(page);
   await page.goto("/");
   const card = page.getByRole("group").filter({ has: page.getByRole("link", { name: /^Day of / }) });

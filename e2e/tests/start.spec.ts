@@ -94,7 +94,9 @@ function clusterDir(): string {
 const elsewhere = () =>
   path.join("/var/lib/tonodrome", createHash("sha256").update(data).digest("hex").slice(0, 12));
 
-test("starts, recovers from kill -9 of database and server, keeps what was saved, and ends cleanly", async () => {
+test("starts, recovers from kill -9 of database and server, keeps what was saved, and ends cleanly", {
+  tag: "@long",
+}, async () => {
   test.setTimeout(180_000);
   const first = start();
   await expect.poll(ready, { timeout: 60_000 }).toBe(true);
@@ -136,7 +138,9 @@ test("starts, recovers from kill -9 of database and server, keeps what was saved
   expect(await ready()).toBe(false);
 });
 
-test("says what is wrong and what to do: a taken port, a port that is none, a second start, a broken cluster", async () => {
+test("says what is wrong and what to do: a taken port, a port that is none, a second start, a broken cluster", {
+  tag: "@long",
+}, async () => {
   const holder = createServer().listen(PORT, "127.0.0.1");
   await once(holder, "listening");
   const taken = start();

@@ -45,9 +45,9 @@ test("a start is deleted from its own sheet, which says what goes with it, and i
   await expect.poll(() => stairNames(page)).toEqual(["Leg swings"]);
 });
 
-test("a start is copied with its warm-up, and the copy moved to another day and another athlete", async ({
-  page,
-}) => {
+test("a start is copied with its warm-up, and the copy moved to another day and another athlete", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await makeStart(page, "Signe Halloran", 200);
   await addDrills(page, "Leg swings", "Landing holds");
@@ -73,9 +73,9 @@ test("a start is copied with its warm-up, and the copy moved to another day and 
   await expect(card(page, /^Noor Whitlock, Final/)).toContainText(/45 min available/);
 });
 
-test("the next round stands there as if through: one press says which it is, and not through is taken back", async ({
-  page,
-}) => {
+test("the next round stands there as if through: one press says which it is, and not through is taken back", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await makeStart(page, "Signe Halloran", 60);
   const addRound = async () => {
@@ -135,7 +135,10 @@ test("a time is taken when it is chosen, a whole move is taken back, also after 
   await expect(noor.getByRole("button", { name: "Undo" })).toBeDisabled();
 });
 
-test("an assistant who moves the start in a run moves it for everybody", async ({ page, browser }) => {
+test("an assistant who moves the start in a run moves it for everybody", { tag: "@long" }, async ({
+  page,
+  browser,
+}) => {
   await openFilledClub(page);
   await page.goto("/");
   await expect(card(page, /^Noor Whitlock/)).toContainText("30 min available");
@@ -162,9 +165,9 @@ test("an assistant who moves the start in a run moves it for everybody", async (
   await other.context().close();
 });
 
-test("places, windows and fixed points save themselves, also when the sheet is closed at once", async ({
-  page,
-}) => {
+test("places, windows and fixed points save themselves, also when the sheet is closed at once", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await makeStart(page, "Signe Halloran", 200);
   await page.getByRole("button", { name: "More", exact: true }).click();
@@ -207,9 +210,9 @@ test("what a role may not do is not there, also by its address; an assistant ope
   await assistant.context().close();
 });
 
-test("a run that is opened early says when to begin, and is in no log before it is begun", async ({
-  page,
-}) => {
+test("a run that is opened early says when to begin, and is in no log before it is begun", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await openStart(page, "Tamsin Okoro-Vale");
   await page.getByRole("button", { name: "Run", exact: true }).click();

@@ -45,9 +45,9 @@ test("the shelf goes out as a table and comes back changed: each drill is seen b
   await expect(page.getByText("Brand new drill", { exact: true })).toBeVisible();
 });
 
-test("what of the kit is there on arrival is ticked without a network, and stands on Today", async ({
-  page,
-}) => {
+test("what of the kit is there on arrival is ticked without a network, and stands on Today", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await openStart(page, "Noor Whitlock");
   await page.goto(`${page.url()}?sheet=start`);

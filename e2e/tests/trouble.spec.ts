@@ -41,9 +41,9 @@ test("the server goes away while saving: it is said, and the edits outlive a rel
   await expect(page.getByText("Changes from earlier", { exact: false })).toHaveCount(0);
 });
 
-test("a new start says what is missing or impossible, beside the field, and keeps what was filled in", async ({
-  page,
-}) => {
+test("a new start says what is missing or impossible, beside the field, and keeps what was filled in", {
+  tag: "@long",
+}, async ({ page }) => {
   await page.goto("/start/new");
   await page.getByRole("radio", { name: "Someone new" }).click();
   await page.getByLabel("Event", { exact: true }).fill("x".repeat(400));
@@ -69,7 +69,9 @@ test("a new start says what is missing or impossible, beside the field, and keep
   await expect(page.getByText(/Vienna time/)).toBeVisible();
 });
 
-test("one minute to go: it says what is short, and the application goes on working", async ({ page }) => {
+test("one minute to go: it says what is short, and the application goes on working", {
+  tag: "@long",
+}, async ({ page }) => {
   await makeStart(page, "Dagny Frost", 2);
   await addDrills(page, "Easy laps of the corridor", "Edges and crossovers");
   await expect(page.getByText("does not fit")).toBeVisible();
@@ -94,7 +96,7 @@ test("no connection is said on every screen, and is over when it is over", async
   await expect(page.getByTestId("offline")).toHaveCount(0, { timeout: 15_000 });
 });
 
-test("addresses that lead nowhere, and a list that cannot be loaded", async ({ page }) => {
+test("addresses that lead nowhere, and a list that cannot be loaded", { tag: "@long" }, async ({ page }) => {
   await page.goto("/nothing/here");
   await expect(page.getByText("There is nothing at this address")).toBeVisible();
   await page.goto("/start/00000000-0000-4000-8000-000000000000");
@@ -109,7 +111,7 @@ test("addresses that lead nowhere, and a list that cannot be loaded", async ({ p
   await expect(page.getByText("Ilse Marrow").first()).toBeVisible();
 });
 
-test("hall dark and the wide layout are accessible too", async ({ page }) => {
+test("hall dark and the wide layout are accessible too", { tag: "@long" }, async ({ page }) => {
   await page.emulateMedia({ colorScheme: "dark" });
   await page.setViewportSize({ width: 1280, height: 800 });
   await openStart(page, "Tamsin Okoro-Vale");

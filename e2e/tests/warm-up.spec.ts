@@ -65,7 +65,9 @@ test("the stair re-fits as the slider moves and says what was given up", async (
   await expectAccessible(page);
 });
 
-test("a whole warm-up is in sight, and a bar of its rise brings its strip", async ({ page }) => {
+test("a whole warm-up is in sight, and a bar of its rise brings its strip", { tag: "@long" }, async ({
+  page,
+}) => {
   await openStart(page, "Ilse Marrow");
   await expect(page.getByTestId("judgement")).toBeVisible();
   const stair = await page.getByTestId("stair").boundingBox();
@@ -159,9 +161,9 @@ test("a coach builds a warm-up from nothing, and it is all there later", async (
   await expect(page.getByRole("radio", { name: "Useful" })).toBeChecked();
 });
 
-test("a strip opens in its place with what is needed beside the hall, and the rest stays in sight", async ({
-  page,
-}) => {
+test("a strip opens in its place with what is needed beside the hall, and the rest stays in sight", {
+  tag: "@long",
+}, async ({ page }) => {
   await makeStart(page, "Solveig Aas");
   await addDrills(page, "Walking lunges", "Leg swings", "Landing holds");
   const strip = page.getByRole("button", { name: /^Walking lunges/ });
@@ -215,7 +217,7 @@ test("a strip is dragged to another place", async ({ page }) => {
   await expect.poll(() => stairNames(page)).toEqual(["Walking lunges", "Landing holds", "Leg swings"]);
 });
 
-test("by finger: a held strip is dragged into another part, and by keys back", async ({
+test("by finger: a held strip is dragged into another part, and by keys back", { tag: "@long" }, async ({
   browser,
   baseURL,
 }) => {
@@ -258,7 +260,7 @@ test("by finger: a held strip is dragged into another part, and by keys back", a
   await context.close();
 });
 
-test("a drill of one's own is made and added in one go", async ({ page }) => {
+test("a drill of one's own is made and added in one go", { tag: "@long" }, async ({ page }) => {
   await makeStart(page, "Ketil Moe");
   await page.getByRole("button", { name: "Add", exact: true }).click();
   await page.getByRole("button", { name: "Make a new drill" }).click();
@@ -275,7 +277,7 @@ test("a drill of one's own is made and added in one go", async ({ page }) => {
   await expectAccessible(page);
 });
 
-test("a step that is too steep is marked and left out, not climbed", async ({ page }) => {
+test("a step that is too steep is marked and left out, not climbed", { tag: "@long" }, async ({ page }) => {
   await makeStart(page, "Ines Falk");
   // Nothing is no fit, and there is nothing to run.
   await expect(page.getByText("nothing yet", { exact: true })).toBeVisible();

@@ -58,9 +58,9 @@ test("the day is counted back from the start, in both versions, and moves with i
   await expect.poll(async () => (1440 + (await beginOf(page, /On the way/)) - before) % 1440).toBe(20);
 });
 
-test("steps are changed, added, moved and taken out; it is saved by itself, and others' days begin with it", async ({
-  page,
-}) => {
+test("steps are changed, added, moved and taken out; it is saved by itself, and others' days begin with it", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await startTomorrow(page);
   await openDay(page);
@@ -101,7 +101,9 @@ test("steps are changed, added, moved and taken out; it is saved by itself, and 
   await expect(step(page, /Boots looked at/)).toBeVisible();
 });
 
-test("what cannot hold together is named with what may give, and a press lets it", async ({ page }) => {
+test("what cannot hold together is named with what may give, and a press lets it", { tag: "@long" }, async ({
+  page,
+}) => {
   await openDemo(page);
   await startTomorrow(page);
   await openDay(page);
@@ -191,9 +193,9 @@ test("whoever holds the link sees the day, ticks off its lists, and takes it alo
   await device.close();
 });
 
-test("two starts of one athlete are one day: from the first to the re-warm of the second", async ({
-  page,
-}) => {
+test("two starts of one athlete are one day: from the first to the re-warm of the second", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   const api = await clubApi(page);
   const { athletes } = await (await page.request.get(`${api}/athletes`)).json();
