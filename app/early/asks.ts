@@ -1,8 +1,8 @@
+import { MINUTE_MS } from "@tonodrome/core";
 /** What Today opens with, as it is asked: early, before the application is there, and by the application. */
 
 /** Starts are listed until so long after they have passed, milliseconds. */
 export const LOOK_BACK = 3 * 3_600_000;
-const MINUTE = 60_000;
 
 /** Longest wait for an answer, milliseconds. In a hall a hanging request is worse than a plain "not reached". */
 export const PATIENCE = 10_000;
@@ -17,7 +17,7 @@ export const ME = "/me";
 export function startsPath(now: number): string {
   const from = now - LOOK_BACK;
   // By the minute, so that what was asked a moment before is the same question.
-  return `/starts?from=${new Date(from - (from % MINUTE)).toISOString()}`;
+  return `/starts?from=${new Date(from - (from % MINUTE_MS)).toISOString()}`;
 }
 
 /** Some of them whole. */

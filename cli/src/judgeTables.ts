@@ -1,8 +1,6 @@
-import { formatMinus } from "@tonodrome/core";
+import { formatMinus, MINUTE_SECONDS } from "@tonodrome/core";
 import { type FindingAnswer, type ForecastAnswer, LANES } from "@tonodrome/core/judge-answers";
 import { tableText } from "./tableText";
-
-const MINUTE = 60;
 
 /** The forecast as a table to be read. */
 export function forecastTableText({
@@ -20,10 +18,10 @@ export function forecastTableText({
   ];
   const lines = tableText(rows);
   const wait = bestWait
-    ? `The wait that suits it best: ${Math.round(bestWait.fromSeconds / MINUTE)} to ${Math.round(bestWait.toSeconds / MINUTE)} min.`
+    ? `The wait that suits it best: ${Math.round(bestWait.fromSeconds / MINUTE_SECONDS)} to ${Math.round(bestWait.toSeconds / MINUTE_SECONDS)} min.`
     : "";
   const topUps = delays.flatMap((d) =>
-    d.topUp ? [`Late by ${d.delaySeconds / MINUTE} min: ${d.topUp.words}`] : [],
+    d.topUp ? [`Late by ${d.delaySeconds / MINUTE_SECONDS} min: ${d.topUp.words}`] : [],
   );
   return [sentence, "", ...lines, "", wait, ...topUps, ...unknown, note]
     .filter((l, i) => l !== "" || i < 9)

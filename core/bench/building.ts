@@ -1,8 +1,8 @@
 // How long building takes: a ladder, a fill from 500 drills, and finding among 2,000. `npm run bench`.
 import { APPROACHES } from "../src/approach/approaches";
+import { generateLadder, LADDER_SHAPES, type LadderShape } from "../src/doors/ladderMaker";
 import { fillPlan } from "../src/fill/fillPlan";
 import { approachName, findDrills, noFilter } from "../src/index";
-import { generateLadder, LADDER_SHAPES, type LadderShape } from "../src/ladderMaker";
 import { anyShelf, fillInput } from "../test/made/shelf";
 import { median } from "./median";
 

@@ -1,4 +1,5 @@
 import { gzipSync } from "node:zlib";
+import { DAY_MS } from "@tonodrome/core";
 import fc from "fast-check";
 import type { InjectOptions } from "fastify";
 import { QueryTypes } from "sequelize";
@@ -106,8 +107,6 @@ afterEach(() => {
   Date.now = realNow;
 });
 
-const DAY = 86_400_000;
-
 /** How a request comes besides what it says: its body compressed, and while the server's clock is days off. */
 const oddly = fc.record({
   pressed: fc.oneof(
@@ -116,8 +115,8 @@ const oddly = fc.record({
   ),
   clockOff: fc.oneof(
     { weight: 8, arbitrary: fc.constant(0) },
-    { weight: 1, arbitrary: fc.constant(40 * DAY) },
-    { weight: 1, arbitrary: fc.constant(-40 * DAY) },
+    { weight: 1, arbitrary: fc.constant(40 * DAY_MS) },
+    { weight: 1, arbitrary: fc.constant(-40 * DAY_MS) },
   ),
 });
 

@@ -1,3 +1,4 @@
+import { HOUR_MS } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { type DayStep, usualDay } from "@tonodrome/core/day";
 import { eventInput, makeStart } from "./make";
@@ -10,10 +11,9 @@ beforeAll(async () => {
 afterAll(() => server.close());
 
 const DEVICE = "11111111-1111-4111-8111-111111111111";
-const HOUR = 3_600_000;
 const at = (fromNow: number) => ({
   startsAt: new Date(Date.now() + fromNow).toISOString(),
-  readyAt: new Date(Date.now() + fromNow - HOUR / 2).toISOString(),
+  readyAt: new Date(Date.now() + fromNow - HOUR_MS / 2).toISOString(),
 });
 const open = async () => (await server.ask("GET", "/api/:club/open-lists")).body.lists;
 const tick = (start: Start, step: string, line: string, isOn = true) =>
@@ -24,7 +24,7 @@ const tick = (start: Start, step: string, line: string, isOn = true) =>
 it("a usual day's list counts once somebody begins to tick, and no more when all of it is ticked off", async () => {
   const event = (await server.ask("POST", "/api/:club/events", { ...eventInput("Short"), kit: ["Skates"] }))
     .body;
-  const start = await makeStart(server, { ...at(5 * HOUR), eventId: event.id });
+  const start = await makeStart(server, { ...at(5 * HOUR_MS), eventId: event.id });
   // What is to be there on arrival is told from the beginning.
   const arrival = { startId: start.id, name: "Kit on arrival", kind: "settle", open: ["Skates"], lines: 1 };
   expect(await open()).toEqual([arrival]);
@@ -52,7 +52,7 @@ it("a usual day's list counts once somebody begins to tick, and no more when all
 });
 
 it("a day of the start's own counts from the beginning, that of the athlete once it is begun; only of what is next", async () => {
-  const [soon, far] = [await makeStart(server, at(5 * HOUR)), await makeStart(server, at(60 * HOUR))];
+  const [soon, far] = [await makeStart(server, at(5 * HOUR_MS)), await makeStart(server, at(60 * HOUR_MS))];
   const usual = usualDay({
     startsAt: soon.startsAt,
     zone: soon.zone,

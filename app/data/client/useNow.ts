@@ -1,3 +1,4 @@
+import { MINUTE_MS } from "@tonodrome/core";
 import { useEffect, useState } from "react";
 import { useStable } from "~/ui/hooks/useStable";
 import { timeNow } from "./clock";
@@ -32,8 +33,6 @@ export function useNow(every = 1000): number {
   return useLooks(useStable((now) => every - (now % every)));
 }
 
-const MINUTE = 60_000;
-
 /**
  * The time, renewed only when a length of time to or from one of some moments reads differently: with each whole minute, and
  * with each second within the last. A list of starts is not drawn anew all the time.
@@ -41,12 +40,12 @@ const MINUTE = 60_000;
  */
 export function useNowNear(moments: (now: number) => readonly number[]): number {
   return useLooks(
-    useStable((now) => Math.min(MINUTE, ...moments(now).map((m) => untilOtherWords(m - now, now)))),
+    useStable((now) => Math.min(MINUTE_MS, ...moments(now).map((m) => untilOtherWords(m - now, now)))),
   );
 }
 
 /** Milliseconds until a length reads differently. */
 function untilOtherWords(left: number, now: number): number {
-  if (Math.abs(left) <= MINUTE) return 1000 - (now % 1000);
-  return left > 0 ? (left % MINUTE) + 1 : MINUTE - (-left % MINUTE);
+  if (Math.abs(left) <= MINUTE_MS) return 1000 - (now % 1000);
+  return left > 0 ? (left % MINUTE_MS) + 1 : MINUTE_MS - (-left % MINUTE_MS);
 }

@@ -1,8 +1,6 @@
-import { type FitContext, type FitProfile, type PlanBody, withTable } from "@tonodrome/core";
+import { type FitContext, type FitProfile, MINUTE_SECONDS, type PlanBody, withTable } from "@tonodrome/core";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { askFit } from "./askFit";
-
-const MINUTE = 60;
 
 interface EachTime {
   /** The best plan for a time available, seconds; null while it is not known. The same function while the same is known. */
@@ -60,7 +58,10 @@ export function useEachTime(
   }, [plan, context, mostSeconds]);
   const profiles = known?.plan === plan && known.context === context ? known.profiles : NONE;
   const progress = mostSeconds === null ? 1 : profiles.size / minutesUpTo(mostSeconds).length;
-  const at = useCallback((seconds: number) => profiles.get(seconds - (seconds % MINUTE)) ?? null, [profiles]);
+  const at = useCallback(
+    (seconds: number) => profiles.get(seconds - (seconds % MINUTE_SECONDS)) ?? null,
+    [profiles],
+  );
   return {
     at,
     progress: progress === 1 ? null : progress,
@@ -68,7 +69,7 @@ export function useEachTime(
 }
 
 function minutesUpTo(mostSeconds: number): number[] {
-  return Array.from({ length: Math.floor(mostSeconds / MINUTE) }, (_, i) => (i + 1) * MINUTE);
+  return Array.from({ length: Math.floor(mostSeconds / MINUTE_SECONDS) }, (_, i) => (i + 1) * MINUTE_SECONDS);
 }
 
 /** Takes what is nearest to a value out of a list; null when it is empty. */

@@ -1,4 +1,11 @@
-import { type FitContext, type FitProfile, type PlanBody, quickProfileAt, withTable } from "@tonodrome/core";
+import {
+  type FitContext,
+  type FitProfile,
+  MINUTE_SECONDS,
+  type PlanBody,
+  quickProfileAt,
+  withTable,
+} from "@tonodrome/core";
 import { useEffect, useMemo, useState } from "react";
 import { askFit } from "./askFit";
 
@@ -14,7 +21,6 @@ export interface ProfileNow {
 }
 
 /** A time counting down is asked for only once a minute: a plan that begins within the minute below holds too. */
-const MINUTE = 60;
 
 interface Answered {
   plan: PlanBody;
@@ -41,7 +47,7 @@ export function useFitAt(
     () => (everyTime ? null : quickProfileAt(plan, context, availableSeconds)),
     [everyTime, plan, context, availableSeconds],
   );
-  const seconds = availableSeconds - (availableSeconds % MINUTE);
+  const seconds = availableSeconds - (availableSeconds % MINUTE_SECONDS);
   const passes = quick !== null && !quick.isBest;
   const isKnown =
     answered?.plan === plan && answered.context === context && answered.seconds === seconds && passes;

@@ -1,16 +1,16 @@
+import { MINUTE_SECONDS } from "@tonodrome/core";
 import type { Forecast, Lane, StateAt } from "@tonodrome/core/forecast";
 import { Text, View } from "react-native";
 import { words } from "~/ui/words";
 
 const LANES: readonly Lane[] = ["warmth", "sharpness", "tiredness"];
-const MINUTE = 60;
 
 /** The words at the start, and if it comes early or late: what got worse stands out. */
 export function LateTable({ forecast }: { forecast: Forecast }) {
   const rows: [string, StateAt][] = [
     ["on time", forecast.atStart],
     ...forecast.delays.map(({ delaySeconds, state }): [string, StateAt] => [
-      `${delaySeconds < 0 ? "−" : "+"}${Math.abs(delaySeconds) / MINUTE} min`,
+      `${delaySeconds < 0 ? "−" : "+"}${Math.abs(delaySeconds) / MINUTE_SECONDS} min`,
       state,
     ]),
   ];

@@ -1,3 +1,4 @@
+import { MINUTE_SECONDS } from "@tonodrome/core";
 import type { CurvePoint, Lane, StateAt } from "@tonodrome/core/forecast";
 
 /** What a lane is called, and up to what it is drawn. */
@@ -15,15 +16,13 @@ export const POINTS = 41;
 export const EARLIEST = -5;
 export const LATEST = 40;
 
-const MINUTE = 60;
-
 /** The moments that are drawn, evenly from the beginning on, and those that the start may be moved to, seconds from it. */
 export function momentsOf(beginSeconds: number): { grid: number[]; starts: number[] } {
-  const from = Math.min(beginSeconds, EARLIEST * MINUTE);
-  const step = (LATEST * MINUTE - from) / (POINTS - 1);
+  const from = Math.min(beginSeconds, EARLIEST * MINUTE_SECONDS);
+  const step = (LATEST * MINUTE_SECONDS - from) / (POINTS - 1);
   return {
     grid: Array.from({ length: POINTS }, (_, i) => from + i * step),
-    starts: Array.from({ length: LATEST - EARLIEST + 1 }, (_, i) => (EARLIEST + i) * MINUTE),
+    starts: Array.from({ length: LATEST - EARLIEST + 1 }, (_, i) => (EARLIEST + i) * MINUTE_SECONDS),
   };
 }
 

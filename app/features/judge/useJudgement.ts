@@ -1,4 +1,4 @@
-import { type Fit, type FitContext, noProfile, type PlanBody } from "@tonodrome/core";
+import { type Fit, type FitContext, MINUTE_SECONDS, noProfile, type PlanBody } from "@tonodrome/core";
 import type { Athlete, ClubEvent, ShelfDrill, Start } from "@tonodrome/core/api";
 import type {
   ClubFigures,
@@ -28,8 +28,6 @@ export interface Judged {
   untilStart: number;
 }
 
-const MINUTE = 60;
-
 /** What the worker is given to judge; the same object as long as nothing of it changes. */
 export function useJudgeInput({
   start,
@@ -44,7 +42,7 @@ export function useJudgeInput({
   untilStart,
 }: Judged): JudgeInput {
   // By the minute: nothing that is said of a plan turns on a second.
-  const minutes = Math.ceil(untilStart / MINUTE) * MINUTE;
+  const minutes = Math.ceil(untilStart / MINUTE_SECONDS) * MINUTE_SECONDS;
   return useMemo(
     () => ({
       plan,

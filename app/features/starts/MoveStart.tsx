@@ -1,4 +1,4 @@
-import { nearestInstant, wallClock } from "@tonodrome/core";
+import { MINUTE_MS, nearestInstant, wallClock } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useEffect, useRef, useState } from "react";
 import { Text, View } from "react-native";
@@ -12,7 +12,6 @@ import { useStaysPut } from "~/ui/hooks/useStaysPut";
 import { listedTime } from "./listedTime";
 import { undoMove, undoWords } from "./undoMove";
 
-const MINUTE = 60_000;
 const SHIFTS = [-5, -1, 1, 5];
 const signed = (minutes: number) => `${minutes > 0 ? "+" : "−"}${Math.abs(minutes)}`;
 
@@ -62,7 +61,7 @@ export function MoveStart({ start, before, onMoved }: MoveStartProps) {
             label={`${signed(minutes)} min`}
             short={signed(minutes)}
             className="flex-1"
-            onPress={() => moveTo(Date.parse(start.startsAt) + minutes * MINUTE)}
+            onPress={() => moveTo(Date.parse(start.startsAt) + minutes * MINUTE_MS)}
           />
         ))}
       </div>

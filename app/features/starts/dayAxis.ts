@@ -1,3 +1,4 @@
+import { HOUR_MS } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { dayName } from "~/ui/dates";
 
@@ -9,12 +10,11 @@ export interface DayAxis {
   marks: readonly number[];
 }
 
-const HOUR = 3_600_000;
 /** Marks are as far apart as leaves at most so many of them. Custom. */
-const STEPS = [HOUR / 4, HOUR / 2, HOUR, 2 * HOUR, 4 * HOUR];
+const STEPS = [HOUR_MS / 4, HOUR_MS / 2, HOUR_MS, 2 * HOUR_MS, 4 * HOUR_MS];
 const MOST_MARKS = 9;
 /** A day longer than this is no day of one clock: the pictures would be specks. Custom. */
-const LONGEST = 12 * HOUR;
+const LONGEST = 12 * HOUR_MS;
 
 /**
  * The clock of the first day among starts: from the earliest that somebody is ready, to the last start.
@@ -30,7 +30,7 @@ export function dayAxisOf(ahead: readonly Start[], now: number): DayAxis | null 
   const from = Math.min(...same.map((s) => Date.parse(s.readyAt)));
   const to = Math.max(...same.map((s) => Date.parse(s.startsAt)));
   if (to - from > LONGEST) return null;
-  const step = STEPS.find((s) => (to - from) / s <= MOST_MARKS) ?? HOUR;
+  const step = STEPS.find((s) => (to - from) / s <= MOST_MARKS) ?? HOUR_MS;
   const marks: number[] = [];
   for (let at = Math.ceil(from / step) * step; at <= to; at += step) marks.push(at);
   return { from, to, marks };

@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { hashOf } from "@tonodrome/core";
+import { hashOf, MINUTE_SECONDS } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import type { Glance } from "@tonodrome/core/judge";
 import { useEffect, useState } from "react";
@@ -15,7 +15,6 @@ import { useStable } from "~/ui/hooks/useStable";
 const NOTHING: readonly StartBefore[] = [];
 
 /** A time counting down is fitted anew only once a minute: a plan that begins within the minute below holds too. */
-const MINUTE = 60;
 
 /**
  * How a start stands: fitted in a worker, one start after the other, and kept on the device, so that a list that is opened
@@ -36,7 +35,7 @@ export function useGlance(
   const training = athletes?.find((a) => a.id === start.athlete.id)?.profile ?? null;
   const found = startsBefore(start, others);
   const before = found.key ? found.starts(events) : NOTHING;
-  const seconds = availableSeconds === null ? null : availableSeconds - (availableSeconds % MINUTE);
+  const seconds = availableSeconds === null ? null : availableSeconds - (availableSeconds % MINUTE_SECONDS);
   const of =
     seconds === null
       ? null

@@ -1,4 +1,4 @@
-import { nearestInstant, type VenuePlace, type VenueWindow, wallClock } from "@tonodrome/core";
+import { MINUTE_MS, nearestInstant, type VenuePlace, type VenueWindow, wallClock } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useState } from "react";
 import { View } from "react-native";
@@ -7,8 +7,6 @@ import { Button } from "~/ui/Button";
 import { Choice } from "~/ui/fields/Choice";
 import { Field } from "~/ui/fields/Field";
 import { RangePair } from "~/ui/fields/RangePair";
-
-const MINUTE = 60_000;
 
 interface WindowsProps {
   start: Start;
@@ -61,8 +59,8 @@ interface EndsProps {
 function Ends({ start, name, window, onChange }: EndsProps) {
   const startsAt = Date.parse(start.startsAt);
   // Minutes from the start: an hour more than the time available, and a little beyond the start.
-  const minutes = (instant: string) => Math.round((Date.parse(instant) - startsAt) / MINUTE);
-  const instant = (m: number) => new Date(startsAt + m * MINUTE).toISOString();
+  const minutes = (instant: string) => Math.round((Date.parse(instant) - startsAt) / MINUTE_MS);
+  const instant = (m: number) => new Date(startsAt + m * MINUTE_MS).toISOString();
   const from = minutes(window.opens);
   const to = minutes(window.closes);
   const least = Math.min(minutes(start.readyAt) - 60, from);
@@ -135,7 +133,7 @@ function clock(instant: string, start: Start): string {
   return wallClock(instant, start.zone).time;
 }
 
-const TEN = 10 * MINUTE;
+const TEN = 10 * MINUTE_MS;
 
 /** A window of ten minutes: after the last one, or half an hour before the start. */
 export function newWindow(start: Start, windows: readonly VenueWindow[]): VenueWindow {

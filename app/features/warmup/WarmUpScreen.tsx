@@ -1,3 +1,4 @@
+import { MINUTE_SECONDS } from "@tonodrome/core";
 import type { Start } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { lazy, memo, Suspense, useMemo } from "react";
@@ -29,7 +30,6 @@ import { type OpenSheet, useWarmUp, type WarmUpModel } from "./model/useWarmUp";
 import { WarmUpSheets } from "./WarmUpSheets";
 
 /** Now moves on the line so often, seconds. */
-const MINUTE = 60;
 
 // Once in a club's life.
 const FirstFill = lazy(() => import("~/features/first/FirstFill"));
@@ -178,7 +178,7 @@ function WarmUp({ start, sheet, fillsFirst }: { start: Start; sheet: OpenSheet; 
               progress={model.progress}
               failed={model.fitFailure !== null}
               cappedBy={model.isCapped ? model.untilStart : null}
-              nowSeconds={-MINUTE * Math.round(model.untilStart / MINUTE)}
+              nowSeconds={-MINUTE_SECONDS * Math.round(model.untilStart / MINUTE_SECONDS)}
               windows={windows}
               onExplain={openGivenUp}
               selectedId={model.selected?.item.id ?? null}

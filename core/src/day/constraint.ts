@@ -1,3 +1,4 @@
+import { MINUTE_SECONDS } from "../time/units";
 import { wallClock, zonedInstant } from "../time/zone";
 import type { DayStep, Edge } from "./step";
 
@@ -35,11 +36,9 @@ export interface DayConstraint {
   why: DayReason;
 }
 
-const MINUTE = 60;
-
 /** How long a step takes in a version of the day, whole seconds. */
 export function secondsOf({ minutes }: DayStep, version: DayVersion): number {
-  return MINUTE * (version === "bad" ? (minutes.bad ?? minutes.usual) : minutes.usual);
+  return MINUTE_SECONDS * (version === "bad" ? (minutes.bad ?? minutes.usual) : minutes.usual);
 }
 
 /** The place of the start in a day's list; -1 where there is none. */
@@ -96,8 +95,8 @@ export function constraintsOf(day: DayFrame, version: DayVersion): DayConstraint
       } else if (rule.kind === "before") {
         const of = placeOf(rule.of);
         const [own, others] = [after(i, rule.edge), after(of, rule.ofEdge)];
-        add(i, of, rule.leastMinutes * MINUTE + own - others, why);
-        if (rule.mostMinutes !== undefined) add(of, i, others - own - rule.mostMinutes * MINUTE, why);
+        add(i, of, rule.leastMinutes * MINUTE_SECONDS + own - others, why);
+        if (rule.mostMinutes !== undefined) add(of, i, others - own - rule.mostMinutes * MINUTE_SECONDS, why);
       } else {
         const own = after(i, rule.edge);
         if (rule.notBefore) add(start, i, clockAt(rule.day, rule.notBefore) - own, why);

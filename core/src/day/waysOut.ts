@@ -1,4 +1,5 @@
 import { spokenLength } from "../time/clock";
+import { MINUTE_SECONDS } from "../time/units";
 import { constraintsOf, type DayConstraint, type DayFrame, type DayVersion, secondsOf } from "./constraint";
 import type { DayContradiction } from "./contradiction";
 import { dayPlan } from "./day";
@@ -15,8 +16,6 @@ export interface WayOut {
   missingSeconds: number;
 }
 
-const MINUTE = 60;
-
 /**
  * What may give of steps that cannot hold together: a rule let go of, a step made shorter by what is missing, or one that goes
  * on beside the others. Each of them undoes this contradiction; where another one is behind it, it comes after those that
@@ -24,7 +23,7 @@ const MINUTE = 60;
  */
 export function waysOut(day: DayFrame, contradiction: DayContradiction, version: DayVersion): WayOut[] {
   const { constraints, missingSeconds } = contradiction;
-  const missing = Math.ceil(missingSeconds / MINUTE);
+  const missing = Math.ceil(missingSeconds / MINUTE_SECONDS);
   const change = (id: string, by: (step: DayStep) => DayStep) =>
     day.steps.map((step) => (step.id === id ? by(step) : step));
   const found = new Map<string, WayOut>();
@@ -33,14 +32,14 @@ export function waysOut(day: DayFrame, contradiction: DayContradiction, version:
     found.set(words, { words, steps, missingSeconds: plan.holds ? 0 : plan.contradiction.missingSeconds });
   };
   const shorten = (step: DayStep) => {
-    if (step.kind === "warm-up" || secondsOf(step, version) < missing * MINUTE) return;
+    if (step.kind === "warm-up" || secondsOf(step, version) < missing * MINUTE_SECONDS) return;
     const { usual, bad = usual } = step.minutes;
     const minutes =
       version === "bad"
         ? { usual: Math.min(usual, bad - missing), bad: bad - missing }
         : { usual: usual - missing, bad: Math.max(usual, bad) - missing };
     const steps = change(step.id, (s) => ({ ...s, minutes }));
-    if (holds(steps)) offer(`“${step.name}” ${spokenLength(missing * MINUTE)} shorter`, steps);
+    if (holds(steps)) offer(`“${step.name}” ${spokenLength(missing * MINUTE_SECONDS)} shorter`, steps);
   };
   /** Whether what could not hold together does, where the steps only take other times. */
   const key = (c: DayConstraint) => JSON.stringify([c.earlier, c.later, c.why]);

@@ -15,6 +15,7 @@ import { idsFrom } from "../maths/idsFrom";
 import { editedPlan, editedSetting } from "../plan/edit/editedPlan";
 import type { Edit } from "../plan/planEdit";
 import { wholeDay } from "../rewarm/wholeDay";
+import { MINUTE_SECONDS } from "../time/units";
 import { pathText } from "../words/fault";
 import { type FitFile, judgedFile } from "./fitFile";
 
@@ -52,7 +53,6 @@ interface TopUpAnswer {
 }
 
 /** Points of the curves: every minute, over so long at the most. */
-const MINUTE = 60;
 const MOST_POINTS = 240;
 const AFTER = 2400;
 
@@ -72,7 +72,7 @@ export function forecastAnswer(file: FitFile): ForecastAnswer {
   const { forecast, line, topUps } = judgement;
   const pieces = piecesOf(input.fit);
   const from = pieces[0]?.fromSeconds ?? 0;
-  const step = MINUTE * Math.max(1, Math.ceil((AFTER - from) / MINUTE / MOST_POINTS));
+  const step = MINUTE_SECONDS * Math.max(1, Math.ceil((AFTER - from) / MINUTE_SECONDS / MOST_POINTS));
   const times = Array.from({ length: Math.floor((AFTER - from) / step) + 1 }, (_, i) => from + i * step);
   return {
     line,

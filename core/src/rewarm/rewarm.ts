@@ -1,3 +1,4 @@
+import { HOUR_MINUTES } from "../time/units";
 import { wordKey } from "../words/sameWord";
 import type { DoneBefore } from "./doneBefore";
 
@@ -23,7 +24,6 @@ export interface Rewarm {
 
 /** Rests that coaches have a figure for, and the one after which a warm-up is one like any other, minutes. */
 const SOON = 20;
-const HOUR = 60;
 const LONG = 180;
 const LIKE_ANY = 360;
 
@@ -46,13 +46,13 @@ export function rewarmAfter(done: readonly DoneBefore[], figures: RewarmFigures)
     restSeconds,
     raise: share([
       [SOON, soon],
-      [HOUR, hour],
+      [HOUR_MINUTES, hour],
       [LONG, easy],
       [LIKE_ANY, 100],
     ]),
     others: share([
       [SOON, soon],
-      [HOUR, hour],
+      [HOUR_MINUTES, hour],
       [LONG, 100],
     ]),
   };

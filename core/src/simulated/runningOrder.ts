@@ -1,4 +1,5 @@
 import { random } from "../maths/random";
+import { HOUR_MS } from "../time/units";
 import { wallClock, zonedInstant } from "../time/zone";
 
 /** What a running order says of one start. */
@@ -31,11 +32,10 @@ export interface Listed {
 
 /** A competition day begins at this time of the place's own clock; who starts after midnight is still of the day before. */
 const DAY_BEGINS = { hour: 4, time: "04:00" };
-const HOUR = 3_600_000;
 
 /** The simulated list that a start stands on: the same for all of one place and day. */
 export function simulatedList(seed: number, { listedAt, venue, zone }: Listed): StartList {
-  const early = new Date(Date.parse(listedAt) - DAY_BEGINS.hour * HOUR).toISOString();
+  const early = new Date(Date.parse(listedAt) - DAY_BEGINS.hour * HOUR_MS).toISOString();
   const { date } = wallClock(early, zone);
   const opens = Date.parse(zonedInstant(date, DAY_BEGINS.time, zone).instant);
   return { seed: mixed(seed, `${venue.trim().toLowerCase()} ${date}`), opens };

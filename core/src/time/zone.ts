@@ -1,4 +1,5 @@
 import { tzOffset } from "@date-fns/tz";
+import { DAY_MS, HOUR_MS, MINUTE_MS } from "./units";
 
 /** How a wall-clock time stands on its day: once, never (clocks go forward) or twice (clocks go back). */
 export type WallClockKind = "once" | "never" | "twice";
@@ -15,13 +16,10 @@ export interface ZonedInstant {
 
 const DATE = /^(\d{4})-(\d{2})-(\d{2})$/;
 const TIME = /^([01]\d|2[0-3]):([0-5]\d)$/;
-const MINUTE = 60_000;
-const HOUR = 60 * MINUTE;
-const DAY = 24 * HOUR;
 
 /** Clocks are at most so far behind and ahead of UTC; between two changes of a zone lies more than the sum of both. */
-const BEHIND = 12 * HOUR;
-const AHEAD = 14 * HOUR;
+const BEHIND = 12 * HOUR_MS;
+const AHEAD = 14 * HOUR_MS;
 
 /** Names that were found to be zones: a list asks for the same one thousands of times, and each asking takes a while. */
 const zones = new Set<string>();
@@ -66,7 +64,7 @@ export function zonedInstant(date: string, time: string, zone: string): ZonedIns
 }
 
 /** How far the zone's clock is ahead of UTC at an instant, milliseconds. */
-const offsetAt = (at: number, zone: string) => tzOffset(zone, new Date(at)) * MINUTE;
+const offsetAt = (at: number, zone: string) => tzOffset(zone, new Date(at)) * MINUTE_MS;
 
 /** What a zone's clock shows at an instant, as if it were UTC, milliseconds. */
 const shownAt = (at: number, zone: string) => at + offsetAt(at, zone);
@@ -106,9 +104,9 @@ export function nearestInstant(time: string, zone: string, around: string): stri
   // Checks the words, and nothing else.
   zonedInstant("2000-01-01", time, zone);
   const [hour = 0, minute = 0] = time.split(":").map(Number);
-  const today = Math.floor(shownAt(at, zone) / DAY) * DAY;
+  const today = Math.floor(shownAt(at, zone) / DAY_MS) * DAY_MS;
   const nearest = [-1, 0, 1]
-    .flatMap((days) => instantsAt(today + days * DAY + hour * HOUR + minute * MINUTE, zone).instants)
+    .flatMap((days) => instantsAt(today + days * DAY_MS + hour * HOUR_MS + minute * MINUTE_MS, zone).instants)
     .reduce((best, instant) => (Math.abs(instant - at) < Math.abs(best - at) ? instant : best));
   return new Date(nearest).toISOString();
 }
@@ -119,7 +117,7 @@ export function nearestInstant(time: string, zone: string, around: string): stri
  * @returns ISO 8601: the next day's first moment
  */
 export function endOfDay(instant: string, zone: string): string {
-  const today = Math.floor(shownAt(Date.parse(instant), zone) / DAY) * DAY;
-  const [first = Number.NaN] = instantsAt(today + DAY, zone).instants;
+  const today = Math.floor(shownAt(Date.parse(instant), zone) / DAY_MS) * DAY_MS;
+  const [first = Number.NaN] = instantsAt(today + DAY_MS, zone).instants;
   return new Date(first).toISOString();
 }

@@ -3,10 +3,10 @@ import { dayPlan } from "../../src/day/day";
 import { dayStepSchema, MOST_LINES } from "../../src/day/step";
 import { usualDay } from "../../src/day/usualDay";
 import type { EventType } from "../../src/event/eventType";
+import { HOUR_MINUTES } from "../../src/time/units";
 import { zonedInstant } from "../../src/time/zone";
 import { SPORTS } from "../sign/starters";
 
-const HOUR = 60;
 const travel = { usual: 25, bad: 40 };
 const zone = "Europe/Vienna";
 
@@ -23,8 +23,8 @@ function dayAt(event: EventType | null, time: string, version: "usual" | "bad" =
 }
 
 const TIMES = Array.from({ length: 27 }, (_, i) => {
-  const minutes = 8 * HOUR + i * 30;
-  return `${String(Math.floor(minutes / HOUR)).padStart(2, "0")}:${minutes % HOUR === 0 ? "00" : "30"}`;
+  const minutes = 8 * HOUR_MINUTES + i * 30;
+  return `${String(Math.floor(minutes / HOUR_MINUTES)).padStart(2, "0")}:${minutes % HOUR_MINUTES === 0 ? "00" : "30"}`;
 });
 const EVENTS = [null, ...SPORTS.map((s) => s.event)];
 
@@ -46,9 +46,9 @@ it("is one that a coach would sign: there in time, fed in time, slept enough, an
       expect(at("snack").to).toBeLessThanOrEqual(begin - 60);
       expect(at("snack").from).toBeGreaterThanOrEqual(at("wake").to);
       expect(at("wake").from).toBeLessThanOrEqual(begin - 90);
-      expect(at("sleep").to - at("sleep").from).toBeGreaterThanOrEqual(8 * HOUR);
+      expect(at("sleep").to - at("sleep").from).toBeGreaterThanOrEqual(8 * HOUR_MINUTES);
       expect(at("sleep").to).toBeLessThanOrEqual(at("wake").from);
-      expect(at("drink").from).toBeLessThanOrEqual(-12 * HOUR);
+      expect(at("drink").from).toBeLessThanOrEqual(-12 * HOUR_MINUTES);
       // Nobody gets up in the night to drink, and whoever has come settles in.
       expect(at("drink").to).toBeLessThanOrEqual(at("sleep").from);
       expect(at("settle").from).toBe(at("travel").to);
@@ -83,9 +83,13 @@ it("leaves nobody without food for half a day, and has two meals never straight 
       const pauses = [day?.get("wake")?.to ?? Number.NaN, ...meals.map((m) => m.to)].map(
         (from, i) => (meals[i]?.from ?? begin) - from,
       );
-      expect([event?.name, time, pauses.every((p) => p <= 8 * HOUR)]).toEqual([event?.name, time, true]);
+      expect([event?.name, time, pauses.every((p) => p <= 8 * HOUR_MINUTES)]).toEqual([
+        event?.name,
+        time,
+        true,
+      ]);
       const between = meals.slice(1).map((m, i) => m.from - (meals[i]?.to ?? Number.NaN));
-      expect([event?.name, time, between.every((p) => p >= HOUR)]).toEqual([event?.name, time, true]);
+      expect([event?.name, time, between.every((p) => p >= HOUR_MINUTES)]).toEqual([event?.name, time, true]);
     }
 });
 
@@ -103,8 +107,8 @@ it("has them get up in the morning, whenever they start", () => {
   for (const event of EVENTS)
     for (const time of TIMES) {
       const [hours = 0, minutes = 0] = time.split(":").map(Number);
-      const wake = hours * HOUR + minutes + (dayAt(event, time)?.get("wake")?.from ?? 0);
-      expect([time, wake >= 4.5 * HOUR && wake <= 7 * HOUR]).toEqual([time, true]);
+      const wake = hours * HOUR_MINUTES + minutes + (dayAt(event, time)?.get("wake")?.from ?? 0);
+      expect([time, wake >= 4.5 * HOUR_MINUTES && wake <= 7 * HOUR_MINUTES]).toEqual([time, true]);
     }
 });
 
@@ -123,17 +127,17 @@ it("of a start after midnight began the morning before: nobody goes to bed and s
   for (const event of EVENTS)
     for (const time of ["00:00", "00:40", "01:30", "03:30"]) {
       const day = dayAt(event, time);
-      const start = Number(time.slice(0, 2)) * HOUR + Number(time.slice(3));
+      const start = Number(time.slice(0, 2)) * HOUR_MINUTES + Number(time.slice(3));
       const clock = (id: string, edge: "from" | "to" = "from") =>
         start + (day?.get(id)?.[edge] ?? Number.NaN);
       // On the clock of the day before.
       expect([
         event?.name,
         time,
-        clock("wake") + 24 * HOUR >= 4.5 * HOUR,
-        clock("wake") + 24 * HOUR <= 7 * HOUR,
+        clock("wake") + 24 * HOUR_MINUTES >= 4.5 * HOUR_MINUTES,
+        clock("wake") + 24 * HOUR_MINUTES <= 7 * HOUR_MINUTES,
       ]).toEqual([...[event?.name, time], ...[true, true]]);
-      expect(clock("midday") + 24 * HOUR).toBeLessThanOrEqual(13.5 * HOUR);
+      expect(clock("midday") + 24 * HOUR_MINUTES).toBeLessThanOrEqual(13.5 * HOUR_MINUTES);
       expect(clock("sleep", "to")).toBeLessThanOrEqual(clock("wake"));
     }
 });

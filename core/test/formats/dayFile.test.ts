@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { type DayStep, dayFileText, readDayFile, usualDay, withStep } from "../../src/day";
+import { type DayStep, dayFileText, readDayFile, usualDay, withStep } from "../../src/doors/day";
 
 const frame = { startsAt: "2026-12-05T13:20:00.000Z", zone: "Europe/Vienna", warmUpSeconds: 2425 };
 const travel = { usual: 25, bad: 40 };

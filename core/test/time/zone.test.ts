@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { IANAZone } from "luxon";
+import { DAY_MS, HOUR_MS, MINUTE_MS } from "../../src/time/units";
 import { endOfDay, nearestInstant, wallClock, zonedInstant } from "../../src/time/zone";
 import { cases } from "../made/cases";
 
@@ -8,25 +9,22 @@ import { cases } from "../made/cases";
  * by minute: what is asked of the zone's rules is looked up there, and nothing is reckoned.
  */
 
-const MINUTE = 60_000;
-const HOUR = 60 * MINUTE;
-const DAY = 24 * HOUR;
 const FROM = Date.UTC(2020, 0, 1);
 const TO = Date.UTC(2030, 0, 1);
 
 const zones = Intl.supportedValuesOf("timeZone");
-const offsetOf = (zone: IANAZone, at: number) => zone.offset(at) * MINUTE;
+const offsetOf = (zone: IANAZone, at: number) => zone.offset(at) * MINUTE_MS;
 
 /** When a zone's clock changes: found by looking every few days, and then ever closer. */
 function changesOf(name: string): number[] {
   const zone = IANAZone.create(name);
   const found: number[] = [];
-  for (let at = FROM; at < TO; at += 5 * DAY) {
-    let [low, high] = [at, at + 5 * DAY];
+  for (let at = FROM; at < TO; at += 5 * DAY_MS) {
+    let [low, high] = [at, at + 5 * DAY_MS];
     const offset = offsetOf(zone, low);
     if (offset === offsetOf(zone, high)) continue;
-    while (high - low > MINUTE) {
-      const middle = low + Math.floor((high - low) / 2 / MINUTE) * MINUTE;
+    while (high - low > MINUTE_MS) {
+      const middle = low + Math.floor((high - low) / 2 / MINUTE_MS) * MINUTE_MS;
       if (offsetOf(zone, middle) === offset) low = middle;
       else high = middle;
     }
@@ -48,7 +46,7 @@ const SPAN = 28 * 60;
 
 /** What the clock shows so many minutes after the change, as if it were UTC. */
 const shown = ({ change, before, after }: Night, minute: number) =>
-  change + minute * MINUTE + (minute < 0 ? before : after);
+  change + minute * MINUTE_MS + (minute < 0 ? before : after);
 
 /** The minutes of a night, from its change on, at which something is shown, looked for one by one. */
 function minutesOf(night: Night, is: (shown: number) => boolean, span = SPAN): number[] {
@@ -72,21 +70,21 @@ function onceFor<A extends unknown[], R>(
 const nights: Night[] = zones.flatMap((zone) =>
   changesOf(zone).map((change) => {
     const luxon = IANAZone.create(zone);
-    return { zone, change, before: offsetOf(luxon, change - MINUTE), after: offsetOf(luxon, change) };
+    return { zone, change, before: offsetOf(luxon, change - MINUTE_MS), after: offsetOf(luxon, change) };
   }),
 );
 const iso = (at: number) => new Date(at).toISOString();
 /** Minutes since midnight of what is shown. */
-const minuteOf = (shown: number) => (((shown % DAY) + DAY) % DAY) / MINUTE;
+const minuteOf = (shown: number) => (((shown % DAY_MS) + DAY_MS) % DAY_MS) / MINUTE_MS;
 /** Days since the epoch of what is shown. */
-const dayOf = (shown: number) => Math.floor(shown / DAY);
+const dayOf = (shown: number) => Math.floor(shown / DAY_MS);
 const dateOf = (shown: number) => iso(shown).slice(0, 10);
 const timeOf = (shown: number) => iso(shown).slice(11, 16);
 
 it("knows every zone, and many nights on which clocks change, by half an hour and by two hours among them", () => {
   expect(zones.length).toBeGreaterThan(400);
   expect(nights.length).toBeGreaterThan(2_000);
-  const widths = new Set(nights.map(({ before, after }) => Math.abs(after - before) / MINUTE));
+  const widths = new Set(nights.map(({ before, after }) => Math.abs(after - before) / MINUTE_MS));
   for (const width of [30, 60, 120]) expect(widths).toContain(width);
 });
 
@@ -97,12 +95,12 @@ it.each([-180, -61, -60, -31, -1, 0, 1, 29, 59, 60, 119, 180])(
     for (const night of nights) {
       const { zone, change, before } = night;
       // On the clock as it was before the change, so that what is left out is asked for too.
-      const asked = change + before + minutes * MINUTE;
+      const asked = change + before + minutes * MINUTE_MS;
       const [first, ...more] = minutesOf(night, (s) => s === asked, 8 * 60);
       const { instant, kind } = zonedInstant(dateOf(asked), timeOf(asked), zone);
       const wanted = first === undefined ? "never" : more.length > 0 ? "twice" : "once";
       // What is left out stands as far after the change as it lies within that.
-      const at = change + (first ?? minutes) * MINUTE;
+      const at = change + (first ?? minutes) * MINUTE_MS;
       if (kind !== wanted || instant !== iso(at)) faults.push([zone, iso(change), kind, instant]);
       const read = wallClock(instant, zone);
       if (first !== undefined && (read.date !== dateOf(asked) || read.time !== timeOf(asked)))
@@ -135,16 +133,16 @@ it("the nearest moment at which a clock shows a time is the nearest there is, on
       [300, -290],
       [-600, 590],
     ] as const) {
-      const at = change + around * MINUTE;
-      const asked = shown(night, around) + ahead * MINUTE;
+      const at = change + around * MINUTE_MS;
+      const asked = shown(night, around) + ahead * MINUTE_MS;
       const all = minutesShowing(night, minuteOf(asked));
-      const nearest = Math.min(...all.map((minute) => Math.abs(minute - around))) * MINUTE;
+      const nearest = Math.min(...all.map((minute) => Math.abs(minute - around))) * MINUTE_MS;
       const found = Date.parse(nearestInstant(timeOf(asked), zone, iso(at)));
-      const isShown = minuteOf(shown(night, (found - change) / MINUTE)) === minuteOf(asked);
+      const isShown = minuteOf(shown(night, (found - change) / MINUTE_MS)) === minuteOf(asked);
       // A time that is left out that night stands for the moment after it, and is nearer than another day's.
       const far = Math.abs(found - at);
       const isRight = isShown ? far === nearest : far < nearest;
-      if (!isRight || far > 13 * HOUR) faults.push([zone, iso(at), iso(found)]);
+      if (!isRight || far > 13 * HOUR_MS) faults.push([zone, iso(at), iso(found)]);
     }
   }
   expect(faults).toEqual([]);
@@ -161,7 +159,7 @@ it("moves a start by minutes and not by a day: the cases that were wrong", () =>
     ["2026-03-29T21:55:00.000Z", "00:05", 10],
   ] as const) {
     const moved = Date.parse(nearestInstant(time, "Europe/Vienna", around)) - Date.parse(around);
-    expect([around, moved / MINUTE]).toEqual([around, minutes]);
+    expect([around, moved / MINUTE_MS]).toEqual([around, minutes]);
   }
 });
 
@@ -174,7 +172,7 @@ it("a day ends when the next one begins, also where midnight is left out or come
       const later = minutesAfterDay(night, today);
       // Where the clock goes back over midnight the day is entered twice: it ends the first time.
       const ends = [later[0], later.find((minute) => minute > around)];
-      const end = (Date.parse(endOfDay(iso(change + around * MINUTE), zone)) - change) / MINUTE;
+      const end = (Date.parse(endOfDay(iso(change + around * MINUTE_MS), zone)) - change) / MINUTE_MS;
       if (!ends.includes(end)) faults.push([zone, iso(change), around, end]);
     }
   }
@@ -185,9 +183,9 @@ it("agrees with the other library on any minute of ten years in any zone", () =>
   fc.assert(
     fc.property(
       fc.constantFrom(...zones),
-      fc.integer({ min: FROM / MINUTE, max: TO / MINUTE }),
+      fc.integer({ min: FROM / MINUTE_MS, max: TO / MINUTE_MS }),
       (zone, minute) => {
-        const at = minute * MINUTE;
+        const at = minute * MINUTE_MS;
         const shown = at + offsetOf(IANAZone.create(zone), at);
         expect(wallClock(iso(at), zone)).toEqual({ date: dateOf(shown), time: timeOf(shown) });
         const { instant, kind } = zonedInstant(dateOf(shown), timeOf(shown), zone);

@@ -1,4 +1,5 @@
 import { createHmac } from "node:crypto";
+import { HOUR_SECONDS } from "@tonodrome/core";
 import { RateLimiterMemory, RateLimiterPostgres, RateLimiterRes } from "rate-limiter-flexible";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
@@ -36,7 +37,6 @@ export interface RateLimits {
 }
 
 const QUARTER = 900;
-const HOUR = 3_600;
 
 /**
  * Most failures in a quarter of an hour. Eight at one address from one machine: nobody mistypes more. From anywhere else
@@ -80,9 +80,9 @@ export function makeRateLimits(
   const device = counter("device", FAILURES.knownDevice, QUARTER);
   const address = counter("address", FAILURES.address, QUARTER);
   const machine = counter("machine", FAILURES.machine, QUARTER);
-  const accounts = counter("account", config.accountsPerHour, HOUR);
-  const joins = counter("join", INVITED, HOUR);
-  const demos = counter("demo", config.demosPerHour, HOUR);
+  const accounts = counter("account", config.accountsPerHour, HOUR_SECONDS);
+  const joins = counter("join", INVITED, HOUR_SECONDS);
+  const demos = counter("demo", config.demosPerHour, HOUR_SECONDS);
   const writes = new RateLimiterMemory({ keyPrefix: "write", points: config.writesPerMinute, duration: 60 });
   const reads = new RateLimiterMemory({ keyPrefix: "read", points: config.readsPerMinute, duration: 60 });
   const judged = new RateLimiterMemory({ keyPrefix: "judge", points: JUDGED, duration: 60 });

@@ -1,4 +1,4 @@
-import { endOfDay } from "@tonodrome/core";
+import { DAY_MS, endOfDay, MINUTE_MS } from "@tonodrome/core";
 import { LONGEST_SHARE_DAYS } from "@tonodrome/core/api";
 import { QueryTypes, type Transaction } from "sequelize";
 import type { Database } from "../db/connect";
@@ -68,15 +68,12 @@ export type Lasting = Pick<ShareRow, "expiresAt"> &
   Pick<StartRow, "startsAt" | "zone"> &
   Pick<DayRow, "steps">;
 
-const DAY = 86_400_000;
-const MINUTE = 60_000;
-
 /** So long after its start the usual day has its last step over, minutes: easing in, cooling down, eating. Custom. */
 const USUAL_AFTER = 180;
 
 /** When a link of a start ends at the latest. */
 export function latestEnd(startsAt: Date): Date {
-  return new Date(startsAt.getTime() + LONGEST_SHARE_DAYS * DAY);
+  return new Date(startsAt.getTime() + LONGEST_SHARE_DAYS * DAY_MS);
 }
 
 /**
@@ -84,7 +81,7 @@ export function latestEnd(startsAt: Date): Date {
  * has after it; or when it was said; and never long after the start.
  */
 export function endOf({ expiresAt, startsAt, zone, steps }: Lasting): Date {
-  const lastStep = startsAt.getTime() + minutesAfter(steps) * MINUTE;
+  const lastStep = startsAt.getTime() + minutesAfter(steps) * MINUTE_MS;
   const day = Math.max(lastStep, Date.parse(endOfDay(startsAt.toISOString(), zone)));
   return new Date(Math.min(expiresAt?.getTime() ?? day, latestEnd(startsAt).getTime()));
 }

@@ -1,3 +1,4 @@
+import { DAY_MS } from "@tonodrome/core";
 import { MOST } from "@tonodrome/core/api";
 import { type DayStep, previousStart, USUAL_TRAVEL, usualDay } from "@tonodrome/core/day";
 import { Op } from "sequelize";
@@ -6,7 +7,6 @@ import type { StartRow } from "../db/models/rows";
 import { toEvent } from "./event";
 
 /** A second start of a day is looked for so far back, milliseconds. */
-const DAY = 86_400_000;
 
 type Steps = readonly DayStep[];
 type StartOfDay = Pick<StartRow, "id" | "athleteId" | "eventId" | "startsAt" | "readyAt" | "zone">;
@@ -44,7 +44,7 @@ export async function usualSteps(
   if (starts.length === 0) return found;
   const athleteId = [...new Set(starts.map((s) => s.athleteId))];
   const eventId = [...new Set(starts.flatMap((s) => s.eventId ?? []))];
-  const earliest = Math.min(...starts.map((s) => s.startsAt.getTime())) - DAY;
+  const earliest = Math.min(...starts.map((s) => s.startsAt.getTime())) - DAY_MS;
   const latest = Math.max(...starts.map((s) => s.startsAt.getTime()));
   const [days, athletes, others] = await Promise.all([
     models.Day.findAll({ where: { clubId, [Op.or]: [{ athleteId }, { eventId }] } }),

@@ -1,10 +1,10 @@
+import { MINUTE_SECONDS } from "@tonodrome/core";
 import { MOST, type Start } from "@tonodrome/core/api";
 import type { Glance } from "@tonodrome/core/judge";
 import type { Threads } from "../threads/threads";
 
 /** So many are remembered, of all clubs. Custom. */
 const REMEMBERED = 2_000;
-const MINUTE = 60;
 
 /** The glances that were last taken, the oldest first, by what they are of; those that are being taken among them. */
 const taken = new Map<string, Promise<Glance | null>>();
@@ -31,7 +31,7 @@ function glanceAt(threads: Threads, start: Start, seconds: number): Promise<Glan
 export async function warmUpSecondsOf(threads: Threads, start: Start): Promise<number> {
   const seconds = Math.floor((Date.parse(start.startsAt) - Date.parse(start.readyAt)) / 1000);
   if (start.plan.body.items.length === 0) return seconds;
-  const glance = await glanceAt(threads, start, seconds - (seconds % MINUTE));
+  const glance = await glanceAt(threads, start, seconds - (seconds % MINUTE_SECONDS));
   return glance ? -glance.beginSeconds : seconds;
 }
 
@@ -51,7 +51,7 @@ export async function glancesOf(
     next.map(async (start) => {
       const from = Math.max(now, Date.parse(start.readyAt));
       const seconds = Math.max(0, Math.floor((Date.parse(start.startsAt) - from) / 1000));
-      const glance = await glanceAt(threads, start, seconds - (seconds % MINUTE));
+      const glance = await glanceAt(threads, start, seconds - (seconds % MINUTE_SECONDS));
       return glance ? [{ id: start.id, stamp: start.stamp, glance }] : [];
     }),
   );

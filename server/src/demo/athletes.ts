@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { type AthleteProfile, noProfile, type ScaleItem } from "@tonodrome/core";
+import { type AthleteProfile, DAY_MS, noProfile, type ScaleItem } from "@tonodrome/core";
 
 const jumps = (chances: (number | null)[]): ScaleItem[] =>
   ["Waltz jump", "Single loop", "Single Axel", "Double Salchow", "Double Lutz"].map((name, i) => ({
@@ -14,8 +14,6 @@ const spins: ScaleItem[] = [
   { name: "Combination spin", intensity: 60, chancePercent: 85 },
 ];
 
-const DAY = 86_400_000;
-
 /**
  * What the demo's coaches know of their skaters, by name. All of it is invented.
  * @param eventIds the club's events by name
@@ -27,7 +25,7 @@ export function demoProfiles(eventIds: Map<string, string>, now: Date): Record<s
   ];
   const events = (...names: string[]) =>
     names.map((name) => eventIds.get(name)).filter((id) => id !== undefined);
-  const inTenDays = new Date(now.getTime() + 10 * DAY).toISOString().slice(0, 10);
+  const inTenDays = new Date(now.getTime() + 10 * DAY_MS).toISOString().slice(0, 10);
   const usual = { ...noProfile(), usualMinutes: 75, usualReps: 120, equipment: ["band"] };
   return {
     "Ilse Marrow": {

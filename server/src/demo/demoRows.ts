@@ -1,9 +1,11 @@
 import { randomUUID } from "node:crypto";
 import {
+  DAY_MS,
   drillContent,
   emptyPlan,
   type Fit,
   fitPlan,
+  MINUTE_MS,
   noProfile,
   type PlanBody,
   type RunEvent,
@@ -19,8 +21,6 @@ import { demoDrills } from "./drills";
 import { demoEvents } from "./events";
 import { type DemoStart, demoAthletes, demoStarts, demoVenue, demoWays, ICE_MINUTES } from "./scenario";
 
-const MINUTE = 60_000;
-const DAY = 86_400_000;
 /** A week of competitions and trial runs is in the log. */
 const DAYS_OF_LOG = 7;
 
@@ -58,9 +58,9 @@ export function prepareDemo(): Prepared {
 export function demoRows(clubId: string, now: Date) {
   const { drills, events, athletes } = prepareDemo();
   const profiles = demoProfiles(new Map(events.map((e) => [e.name, e.id])), now);
-  const begins = Math.ceil(now.getTime() / MINUTE) * MINUTE;
+  const begins = Math.ceil(now.getTime() / MINUTE_MS) * MINUTE_MS;
   const day = demoStarts.map((start) =>
-    startRows(clubId, start, start.title, new Date(begins + start.inMinutes * MINUTE)),
+    startRows(clubId, start, start.title, new Date(begins + start.inMinutes * MINUTE_MS)),
   );
   const log = Array.from({ length: DAYS_OF_LOG }, (_, i) => logged(clubId, DAYS_OF_LOG - i, now));
   return {
@@ -115,7 +115,7 @@ function startRows(clubId: string, start: DemoStart, title: string, startsAt: Da
       venue: demoVenue,
       zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
       startsAt,
-      readyAt: new Date(startsAt.getTime() - start.availableMinutes * MINUTE),
+      readyAt: new Date(startsAt.getTime() - start.availableMinutes * MINUTE_MS),
       listedAt: null,
       eventId: event?.id ?? null,
       setting: settingOf(start, startsAt, event?.body.places ?? []),
@@ -139,10 +139,10 @@ function settingOf(start: DemoStart, startsAt: Date, places: readonly string[]):
     kitReady: start.kitReady,
   };
   if (start.iceMinutesBefore === undefined) return setting;
-  const opens = startsAt.getTime() - start.iceMinutesBefore * MINUTE;
+  const opens = startsAt.getTime() - start.iceMinutesBefore * MINUTE_MS;
   const window = {
     opens: new Date(opens).toISOString(),
-    closes: new Date(opens + ICE_MINUTES * MINUTE).toISOString(),
+    closes: new Date(opens + ICE_MINUTES * MINUTE_MS).toISOString(),
     room: "all" as const,
     turns: 1,
   };
@@ -157,7 +157,7 @@ function settingOf(start: DemoStart, startsAt: Date, places: readonly string[]):
 function logged(clubId: string, daysAgo: number, now: Date) {
   const demoStart = demoStarts[daysAgo % demoStarts.length] as DemoStart;
   const startsAt = new Date(
-    Math.floor(now.getTime() / DAY) * DAY - daysAgo * DAY + (9 + daysAgo) * 60 * MINUTE,
+    Math.floor(now.getTime() / DAY_MS) * DAY_MS - daysAgo * DAY_MS + (9 + daysAgo) * 60 * MINUTE_MS,
   );
   const title = `Trial run, ${demoStart.title.toLowerCase()}`;
   const { start, plan: planRow } = startRows(clubId, demoStart, title, startsAt);

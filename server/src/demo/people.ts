@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { HOUR_MS } from "@tonodrome/core";
 import type { Role } from "@tonodrome/core/api";
 import type { Deed } from "../access/audit";
 
@@ -18,8 +19,6 @@ const people: Person[] = [
   { name: "Ilse Marrow", email: "ilse@demo.invalid", role: "athlete", athlete: "Ilse Marrow" },
 ];
 
-const HOUR = 3_600_000;
-
 /** The people of one demo club, who are in no other, and an audit trail of what they did to lay the day. */
 export function peopleRows(
   clubId: string,
@@ -35,7 +34,7 @@ export function peopleRows(
     demo: true,
   }));
   const [owner, coach] = users as [(typeof users)[0], (typeof users)[0]];
-  const ago = (hours: number) => new Date(now.getTime() - hours * HOUR);
+  const ago = (hours: number) => new Date(now.getTime() - hours * HOUR_MS);
   const deed = (
     action: Deed,
     userId: string,

@@ -1,4 +1,4 @@
-import { runDrills, spokenLength, weatherCaution } from "@tonodrome/core";
+import { MINUTE_SECONDS, runDrills, spokenLength, weatherCaution } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import type { FaceModel } from "./faceModel";
 import { Timer } from "./Timer";
@@ -6,8 +6,7 @@ import { Timer } from "./Timer";
 /** So long before it begins by itself it counts down, seconds. */
 const COUNT = 10;
 
-const MINUTE = 60;
-const roundly = (seconds: number) => Math.round(seconds / MINUTE) * MINUTE;
+const roundly = (seconds: number) => Math.round(seconds / MINUTE_SECONDS) * MINUTE_SECONDS;
 
 /** Before the first drill: what is to come, when it begins, and what is above any plan. */
 export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
@@ -17,7 +16,7 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
   const first = drills[0]?.[0]?.drill;
   const until = Math.ceil(clock.ahead);
   const weather = weatherCaution(model.plan);
-  const early = until > MINUTE ? spokenLength(roundly(until)) : null;
+  const early = until > MINUTE_SECONDS ? spokenLength(roundly(until)) : null;
   const counts = settings.beginsItself && until > 0 && until <= COUNT;
   return (
     <View>

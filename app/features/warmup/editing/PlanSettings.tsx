@@ -1,8 +1,7 @@
-import { type Limits, orderedWait, type PlanBody, spokenLength } from "@tonodrome/core";
+import { type Limits, MINUTE_SECONDS, orderedWait, type PlanBody, spokenLength } from "@tonodrome/core";
 import { Text, View } from "react-native";
 import { Amount } from "~/features/fields/fields";
 
-const MINUTE = 60;
 const LONGEST = 4 * 3600;
 
 interface PlanSettingsProps {
@@ -76,11 +75,11 @@ function Minutes({ label, seconds, most = LONGEST, onChange }: MinutesProps) {
   return (
     <Amount
       label={label}
-      value={seconds / MINUTE}
+      value={seconds / MINUTE_SECONDS}
       least={0}
-      most={most / MINUTE}
-      show={(n) => spokenLength(n * MINUTE)}
-      onChange={(n) => onChange(n * MINUTE)}
+      most={most / MINUTE_SECONDS}
+      show={(n) => spokenLength(n * MINUTE_SECONDS)}
+      onChange={(n) => onChange(n * MINUTE_SECONDS)}
     />
   );
 }

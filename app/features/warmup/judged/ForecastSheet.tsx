@@ -1,4 +1,4 @@
-import { roundLength } from "@tonodrome/core";
+import { MINUTE_SECONDS, roundLength } from "@tonodrome/core";
 import { LANES, stateSentence, topUpLine } from "@tonodrome/core/forecast";
 import type { DoneBefore } from "@tonodrome/core/judge";
 import { useMemo, useState } from "react";
@@ -16,8 +16,6 @@ import { Fold } from "~/ui/layout/Fold";
 import { Loading } from "~/ui/layout/Loading";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
-
-const MINUTE = 60;
 
 /** What state they will be in: three lanes over the warm-up's own time, and what happens if the start slips. Loaded when it is first opened. */
 export default function ForecastSheet({ model }: { model: WarmUpModel }) {
@@ -41,14 +39,14 @@ export default function ForecastSheet({ model }: { model: WarmUpModel }) {
   const from = moments.grid[0] ?? 0;
   const span = (moments.grid.at(-1) ?? 0) - from;
   const shown = (points && stateIf(points, slip)) ?? forecast.atStart;
-  const when = clockTime(Date.parse(start.startsAt) + slip * MINUTE * 1000, start.zone);
+  const when = clockTime(Date.parse(start.startsAt) + slip * MINUTE_SECONDS * 1000, start.zone);
   const moved = slip === 0 ? "on time" : slip < 0 ? `${-slip} min early` : `${slip} min late`;
   /** The start follows the finger across the lanes. */
   const drag = (event: { clientX: number; currentTarget: HTMLElement; buttons: number }) => {
     if (event.buttons === 0 || width === 0) return;
     const { left } = event.currentTarget.getBoundingClientRect();
     const share = ((event.clientX - left) / width) * (POINTS / (POINTS - 1));
-    setSlip(Math.round(Math.min(LATEST, Math.max(EARLIEST, (from + share * span) / MINUTE))));
+    setSlip(Math.round(Math.min(LATEST, Math.max(EARLIEST, (from + share * span) / MINUTE_SECONDS))));
   };
   return (
     <View className="gap-4">
@@ -80,7 +78,7 @@ export default function ForecastSheet({ model }: { model: WarmUpModel }) {
                 lane={lane}
                 points={points.slice(0, POINTS)}
                 width={width}
-                startAt={(slip * MINUTE - from) / span}
+                startAt={(slip * MINUTE_SECONDS - from) / span}
               />
             ) : null}
           </View>
@@ -110,8 +108,8 @@ export default function ForecastSheet({ model }: { model: WarmUpModel }) {
       <TopUps model={model} judgement={judgement} slip={slip} />
       {forecast.best ? (
         <Text className="font-text text-body text-ink">
-          The wait that suits this plan best is {Math.round(forecast.best.wait.fromSeconds / MINUTE)} to{" "}
-          {Math.round(forecast.best.wait.toSeconds / MINUTE)} min;{" "}
+          The wait that suits this plan best is {Math.round(forecast.best.wait.fromSeconds / MINUTE_SECONDS)}{" "}
+          to {Math.round(forecast.best.wait.toSeconds / MINUTE_SECONDS)} min;{" "}
           {forecast.best.isNear ? "the start lies within it." : "the start does not lie within it."} Schools
           say: hot, about 5 min; rested, five times the hard work.
         </Text>
@@ -151,10 +149,10 @@ function TopUps({
         actions={[{ label: "Put it in", onPress: () => model.applyEdits(mend.edits) }]}
       />
     );
-  const wanted = slip > 0 ? slip * MINUTE : 1200;
+  const wanted = slip > 0 ? slip * MINUTE_SECONDS : 1200;
   const near = judgement?.topUps.find((t) => t.delaySeconds >= wanted) ?? judgement?.topUps.at(-1);
   if (!near) return null;
-  const lead = `Late by ${near.delaySeconds / MINUTE} min? `;
+  const lead = `Late by ${near.delaySeconds / MINUTE_SECONDS} min? `;
   if (!near.isNeeded) return <Notice text={`${lead}Nothing more is needed.`} />;
   return (
     <Notice

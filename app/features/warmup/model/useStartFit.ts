@@ -1,4 +1,4 @@
-import { contextOf, type Fit, type FitContext, type PlanBody } from "@tonodrome/core";
+import { contextOf, type Fit, type FitContext, MINUTE_MS, type PlanBody } from "@tonodrome/core";
 import { LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
 import type { Explanation } from "@tonodrome/core/fitting";
 import { useCallback, useMemo, useState } from "react";
@@ -39,8 +39,6 @@ export interface StartFit {
   setMinutes: (minutes: number) => void;
 }
 
-const MINUTE = 60_000;
-
 /** Fits a plan to the time before a start: the time that is saved, or another that is tried. */
 export function useStartFit(
   start: Start,
@@ -54,7 +52,7 @@ export function useStartFit(
   const minutes = wanted ?? saved;
   const mostMinutes = Math.max(SLIDER_MINUTES, saved);
   // Every second counts only once there is less time than was chosen.
-  const shortFrom = startsAt - minutes * MINUTE;
+  const shortFrom = startsAt - minutes * MINUTE_MS;
   const now = useNowNear((at) => (at > shortFrom && at < startsAt ? [at] : [shortFrom, startsAt]));
   const untilStart = Math.floor((startsAt - now) / 1000);
   const isCapped = untilStart > 0 && untilStart < minutes * 60;

@@ -1,6 +1,6 @@
 // Lists that are ticked off, wherever they are shown.
 
-export { KIT_STEP } from "./day/step";
+export { KIT_STEP } from "../day/step";
 export {
   kitThere,
   type ListStand,
@@ -9,4 +9,4 @@ export {
   mergeTicks,
   type Tick,
   tickSchema,
-} from "./lists/tick";
+} from "../lists/tick";

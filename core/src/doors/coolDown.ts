@@ -1,16 +1,16 @@
 // What follows the start: the usual cool-down after an event, one's own, and its run.
 
-export { coolDownRun } from "./coolDown/coolDownRun";
+export { coolDownRun } from "../coolDown/coolDownRun";
 export {
   coolDownFor,
   coolDownStepOf,
   isForCoolDown,
   plainCoolDownStep,
   type Went,
-} from "./coolDown/usualCoolDown";
+} from "../coolDown/usualCoolDown";
 export {
   COOL_DOWN_STEP,
   type CoolDownStep,
   coolDownSeconds,
   MOST_COOL_DOWN_STEPS,
-} from "./plan/coolDown";
+} from "../plan/coolDown";

@@ -1,6 +1,6 @@
 // Running orders that are followed by hand: whatever shows one, and the server that moves their starts.
 
-export { type OrderForm, orderSlots } from "./order/orderSlots";
+export { type OrderForm, orderSlots } from "../order/orderSlots";
 export {
   expectedAt,
   isNear,
@@ -9,4 +9,4 @@ export {
   type OrderSlot,
   paceOf,
   withCall,
-} from "./order/runningOrder";
+} from "../order/runningOrder";
