@@ -253,7 +253,7 @@ const mutants = [
   [
     "a list looks at the clock when it reads differently",
     "app/data/client/useNow.ts",
-    "(left % MINUTE) + 1",
+    "(left % MINUTE_MS) + 1",
     "1000",
   ],
   ["kept apart for everybody", "app/data/queries/keptQueries.ts", "`${personId} ${clubId}`", "`${clubId}`"],

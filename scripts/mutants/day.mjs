@@ -15,11 +15,11 @@ const mutants = [
     "add(start, i, -2 * warmUpSeconds,",
   ],
   ["straight before is not long before", `${DAY}constraint.ts`, "add(of, i, -long(i), why);", ""],
-  ["its own end counts", `${DAY}constraint.ts`, "MINUTE + own - others", "MINUTE - others"],
+  ["its own end counts", `${DAY}constraint.ts`, "MINUTE_SECONDS + own - others", "MINUTE_SECONDS - others"],
   [
     "at most so long before",
     `${DAY}constraint.ts`,
-    "others - own - rule.mostMinutes * MINUTE",
+    "others - own - rule.mostMinutes * MINUTE_SECONDS",
     "Number.NEGATIVE_INFINITY",
   ],
   [
