@@ -12,6 +12,8 @@ import { main, say } from "./lib/say.mjs";
 
 const bin = (name) => inRoot("node_modules", ".bin", name);
 const hall = (...args) => [process.execPath, inRoot("scripts", "hall.mjs"), ...args];
+/** Jest with every processor. */
+const jest = [bin("jest"), "-w", String(availableParallelism())];
 const stories = (...args) => [bin("playwright"), "test", "--config", "e2e/playwright.config.ts", ...args];
 /** Long: generated days against brute force and another solver, and every starter filled and judged. */
 const PROOF = "core/test/(?:proof|sign)/";
@@ -22,6 +24,10 @@ const rooms = ["core", "cli", "server", "app", "e2e"];
 
 /** What each check of `npm test` runs, one after the other. */
 const SHORT = {
+  build: async () => {
+    await ensureBuilt();
+    return [];
+  },
   types: () => rooms.map((room) => [bin("tsc"), "-p", room]),
   lint: () => [
     [bin("biome"), "check", "."],
@@ -30,20 +36,12 @@ const SHORT = {
   arrows: () => [[process.execPath, inRoot("scripts", "arrows.mjs")]],
   unused: () => [[bin("knip")]],
   unit: () => [
-    [bin("jest"), "--selectProjects", "core", "cli", "app", "app-plain", "--testPathIgnorePatterns", PROOF],
+    [...jest, "--selectProjects", "core", "cli", "app", "app-plain", "--testPathIgnorePatterns", PROOF],
   ],
-  api: () => [[bin("jest"), "--selectProjects", "server"]],
+  api: () => [[...jest, "--selectProjects", "server"]],
   // A sample of the long proofs.
   proof: () => [
-    [
-      bin("jest"),
-      "--selectProjects",
-      "core",
-      "--testPathPattern",
-      PROOF,
-      "--testPathIgnorePatterns",
-      MUTANTS,
-    ],
+    [...jest, "--selectProjects", "core", "--testPathPattern", PROOF, "--testPathIgnorePatterns", MUTANTS],
   ],
   // Competition days, always the same ones.
   hall: () => [hall("--seed", "1", "--courses", "6")],
@@ -59,9 +57,9 @@ const LONG = {
     await ensureBuilt();
     return [stories("--grep", "@long")];
   },
-  cases: () => [[bin("jest"), "--selectProjects", "core", "app-plain", "--testPathIgnorePatterns", MUTANTS]],
-  fuzz: () => [[bin("jest"), "--selectProjects", "server"]],
-  mutants: () => [[bin("jest"), "--selectProjects", "core", "--testPathPattern", MUTANTS]],
+  cases: () => [[...jest, "--selectProjects", "core", "app-plain", "--testPathIgnorePatterns", MUTANTS]],
+  fuzz: () => [[...jest, "--selectProjects", "server"]],
+  mutants: () => [[...jest, "--selectProjects", "core", "--testPathPattern", MUTANTS]],
   // Competition days, others each time.
   hall: () => [hall("--seed", String(Math.floor(Date.now() / 1000)), "--seconds", "600")],
 };
@@ -133,14 +131,12 @@ async function inTurn(names) {
   return results;
 }
 
-/** The longest first, after what is told soonest; the browser, which mostly waits for clocks, goes beside them. */
-const ORDER = isLong
-  ? ["stories", "cases", "fuzz", "mutants", "hall"]
-  : ["browser", "lint", "arrows", "unused", "api", "unit", "proof", "types", "hall"];
+/** What uses one processor, and is done two at a time; the rest has both to itself, which is sooner than beside one another. */
+const SMALL = ["types", "lint", "arrows", "unused", "build"];
 
-/** Two at a time, each in a line: all that one said is shown only where it failed. */
-async function twoAtATime(names) {
-  const queue = ORDER.filter((name) => names.includes(name));
+/** So many checks at a time, each in a line: all that one said is shown only where it failed. */
+async function inLanes(names, lanes) {
+  const queue = [...names];
   const results = [];
   const lane = async () => {
     for (let name = queue.shift(); name; name = queue.shift()) {
@@ -150,7 +146,7 @@ async function twoAtATime(names) {
       results.push(result);
     }
   };
-  await Promise.all([lane(), lane()]);
+  await Promise.all(Array.from({ length: lanes }, lane));
   return results;
 }
 
@@ -160,7 +156,19 @@ main(async () => {
   const names = asked.length > 0 ? asked : Object.keys(checks);
   const began = Date.now();
   await prepare(names);
-  const results = await (names.length > 1 && availableParallelism() > 1 ? twoAtATime(names) : inTurn(names));
+  const results =
+    names.length === 1
+      ? await inTurn(names)
+      : [
+          ...(await inLanes(
+            names.filter((name) => SMALL.includes(name)),
+            Math.min(2, availableParallelism()),
+          )),
+          ...(await inLanes(
+            names.filter((name) => !SMALL.includes(name)),
+            1,
+          )),
+        ];
   say("\n── Summary");
   for (const name of names) {
     const result = results.find((r) => r.name === name);

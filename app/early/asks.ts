@@ -1,4 +1,4 @@
-import { MINUTE_MS } from "@tonodrome/core";
+import { MINUTE_MS } from "@tonodrome/core/units";
 /** What Today opens with, as it is asked: early, before the application is there, and by the application. */
 
 /** Starts are listed until so long after they have passed, milliseconds. */

@@ -1,0 +1,1 @@
+export { DAY_MS, HOUR_MINUTES, HOUR_MS, HOUR_SECONDS, MINUTE_MS, MINUTE_SECONDS } from "../time/units";
