@@ -6,5 +6,6 @@ module.exports = require("../scripts/jest/node-project.cjs")({
   name: "app-plain",
   rootDir: __dirname,
   testEnvironment: "jsdom",
+  globalSetup: require.resolve("../scripts/jest/app-plain-up.mjs"),
   testMatch: testsOf(path.join(__dirname, "test"), true),
 });
