@@ -134,7 +134,7 @@ export { type RunDrill, type RunPlan, stepKey } from "./run/steps/runPlan";
 export { simulatedStrap } from "./simulated/heartRate";
 export { type OrderNews, simulatedList, simulatedOrder } from "./simulated/runningOrder";
 export { formatLength, formatMinus, roundLength, spokenLength } from "./time/clock";
-export { DAY_MS, HOUR_MINUTES, HOUR_MS, HOUR_SECONDS, MINUTE_MS, MINUTE_SECONDS } from "./time/units";
+export * from "./time/units";
 export {
   endOfDay,
   isTimeZone,

@@ -1,4 +1,4 @@
-import { readFileSync, rmSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import path from "node:path";
 import { files } from "../lib/files.mjs";
 import { dataDir, root } from "../lib/paths.mjs";
@@ -28,9 +28,14 @@ const asWritten = (realm, mutant) => ({
 
 /** Packages that Jest cannot read as they are, or whose default means another thing to `require`. */
 const INSIDE = /^(?:@tonodrome\/|zod$|zod\/|@date-fns\/|fastify-type-provider-zod$|ical-generator$)/;
+/** What stands in a package's place within tests. */
+const INSTEAD = { "@node-rs/argon2": path.join(root, "server", "test", "quickHashes.ts") };
 const packagesOutside = {
   name: "packages-outside",
   setup(build) {
+    build.onResolve({ filter: /^[^./~]/ }, ({ path: name }) =>
+      INSTEAD[name] ? { path: INSTEAD[name] } : null,
+    );
     build.onResolve({ filter: /^[^./~]/ }, ({ path: name, kind }) =>
       kind === "entry-point" || INSIDE.test(name) || path.isAbsolute(name)
         ? null
@@ -45,6 +50,7 @@ const packagesOutside = {
  */
 export async function buildBundles({ testPathPattern }, { rootDir }) {
   const { build } = await import("esbuild");
+  removeOld();
   process.env.TEST_BUNDLES ??= path.join(dataDir, `bundles-${process.pid}`);
   const folder = path.join(rootDir, "test");
   const wanted = new RegExp(testPathPattern || ".");
@@ -57,10 +63,7 @@ export async function buildBundles({ testPathPattern }, { rootDir }) {
     mainFields: ["module", "main"],
     conditions: ["import"],
     sourcemap: "linked",
-    alias: {
-      "~": path.join(root, "app"),
-      "@node-rs/argon2": path.join(root, "server", "test", "quickHashes.ts"),
-    },
+    alias: { "~": path.join(root, "app") },
     plugins: [asWritten(realm, process.env.MUTANT ? JSON.parse(process.env.MUTANT) : null), packagesOutside],
     logLevel: "error",
   };
@@ -84,6 +87,16 @@ export async function buildBundles({ testPathPattern }, { rootDir }) {
         outfile: realm,
       }),
   ]);
+}
+
+/** Removes what runs that were killed left behind. */
+function removeOld() {
+  if (!existsSync(dataDir)) return;
+  for (const name of readdirSync(dataDir)) {
+    const pid = /^bundles-(\d+)$/.exec(name)?.[1];
+    if (pid && !existsSync(`/proc/${pid}`))
+      rmSync(path.join(dataDir, name), { recursive: true, force: true });
+  }
 }
 
 /** Removes what was built. */

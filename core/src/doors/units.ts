@@ -1,1 +1,3 @@
-export { DAY_MS, HOUR_MINUTES, HOUR_MS, HOUR_SECONDS, MINUTE_MS, MINUTE_SECONDS } from "../time/units";
+// Lengths of time alone: what runs before the application is there takes nothing else of the core.
+
+export * from "../time/units";

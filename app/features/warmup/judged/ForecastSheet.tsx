@@ -1,4 +1,4 @@
-import { MINUTE_SECONDS, roundLength } from "@tonodrome/core";
+import { MINUTE_MS, MINUTE_SECONDS, roundLength } from "@tonodrome/core";
 import { LANES, stateSentence, topUpLine } from "@tonodrome/core/forecast";
 import type { DoneBefore } from "@tonodrome/core/judge";
 import { useMemo, useState } from "react";
@@ -39,7 +39,7 @@ export default function ForecastSheet({ model }: { model: WarmUpModel }) {
   const from = moments.grid[0] ?? 0;
   const span = (moments.grid.at(-1) ?? 0) - from;
   const shown = (points && stateIf(points, slip)) ?? forecast.atStart;
-  const when = clockTime(Date.parse(start.startsAt) + slip * MINUTE_SECONDS * 1000, start.zone);
+  const when = clockTime(Date.parse(start.startsAt) + slip * MINUTE_MS, start.zone);
   const moved = slip === 0 ? "on time" : slip < 0 ? `${-slip} min early` : `${slip} min late`;
   /** The start follows the finger across the lanes. */
   const drag = (event: { clientX: number; currentTarget: HTMLElement; buttons: number }) => {
