@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import path from "node:path";
 import { chromium, expect, type Page } from "@playwright/test";
-import { usualSetting } from "@tonodrome/core";
+import { MINUTE_MS, usualSetting, wallClock } from "@tonodrome/core";
 import { chromium as launch } from "./browser";
 import { showCard } from "./card";
 import {
@@ -91,54 +91,46 @@ async function wholeDay(page: Page): Promise<void> {
   await expect(page.getByRole("button", { name: /^Warm-up, .*leaves no room/ })).toBeVisible();
 }
 
-/** A start list of this evening, with a fault, somebody who is known and somebody who is not. */
-async function startList(page: Page): Promise<void> {
-  const day = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
-  const row = (number: number, name: string, time: string) =>
-    `${number};${name};Novice free skate;${day};${time};Aldermere Ice Hall`;
+const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+const TOMORROW = new Date(new Date().setHours(24 + 14, 0, 0, 0)).getTime();
+
+/** A start list from so late on, one every four minutes, with a fault, somebody who is known and somebody who is not. */
+async function startList(page: Page, from = TOMORROW): Promise<void> {
+  const row = (number: number, name: string, time?: string) => {
+    const at = wallClock(new Date(from + (number - 1) * 4 * MINUTE_MS).toISOString(), ZONE);
+    return `${number};${name};Novice free skate;${at.date};${time ?? at.time};Aldermere Ice Hall`;
+  };
   await page.goto("/start/list");
   await page
     .getByLabel("Or paste it, heads first")
     .fill(
       [
         "No.;Name;Event;Date;Time;Rink",
-        row(1, "Odalys Fenn", "14:00"),
-        row(2, "SANDGREN Pia", "14:04"),
+        row(1, "Odalys Fenn"),
+        row(2, "SANDGREN Pia"),
         row(3, "Marit Holloway", "14:88"),
-        row(4, "Whitlock, Noor", "14:12"),
-        row(5, "Ilse Marrow", "14:16"),
-        row(6, "Bastian Thorne", "14:20"),
+        row(4, "Whitlock, Noor"),
+        row(5, "Ilse Marrow"),
+        row(6, "Bastian Thorne"),
       ].join("\n"),
     );
   await page.getByRole("button", { name: "Read what was pasted" }).click();
   await page.getByText(/^\d+ new, /).waitFor();
 }
 
-/** The order that comes of it, while number 2 is on, six minutes late. */
+/** The order that comes of it, while number 2 is on, three minutes late. */
 async function order(page: Page): Promise<void> {
-  await startList(page);
+  await startList(page, Math.floor(Date.now() / MINUTE_MS - 14) * MINUTE_MS);
   await page.getByRole("button", { name: "Leave them out" }).click();
   await page.getByRole("button", { name: /^Make \d/ }).click();
   await page.getByRole("link", { name: "Running order, number 2" }).click();
   const id = page.url().split("/").at(-1);
-  const me = await (await page.request.get("/api/me")).json();
-  const address = `/api/clubs/${me.clubs[0].id}/orders/${id}`;
-  const { calls: _, starts, ...rest } = await (await page.request.get(address)).json();
-  // The list of an hour ago, so that it goes on now.
-  const from = Date.now() - 14 * 60_000;
-  const slots = rest.slots.map((slot: { number: number }) => ({
-    ...slot,
-    at: new Date(from + (slot.number - 1) * 240_000).toISOString(),
-  }));
-  const members = starts.map((s: { id: string; number: number }) => ({ startId: s.id, number: s.number }));
-  const { id: __, ...write } = rest;
-  await page.request.put(address, { data: { ...write, slots, starts: members } });
   for (const [number, minutes] of [
     [1, 13],
     [2, 7],
   ] as const)
-    await page.request.post(`${address}/now`, {
-      data: { number, at: new Date(Date.now() - minutes * 60_000).toISOString() },
+    await page.request.post(`${await clubApi(page)}/orders/${id}/now`, {
+      data: { number, at: new Date(Date.now() - minutes * MINUTE_MS).toISOString() },
     });
   await page.reload();
   await page.getByText(/so far today/).waitFor();

@@ -217,7 +217,15 @@ test("a run that is opened early says when to begin, and is in no log before it 
   await openStart(page, "Tamsin Okoro-Vale");
   await page.getByRole("button", { name: "Run", exact: true }).click();
   // Its windows are waited for: begun now, it would only be waited for longer.
-  await expect(page.getByText(/^Begins in \d+ min$/).first()).toBeVisible();
+  const head = page.getByText(/^Begins in \d+ min$/).first();
+  await expect(head).toBeVisible();
+  // The face says the same minutes as its head.
+  await expect(async () => {
+    const minutes = /\d+/.exec(await head.innerText())?.[0];
+    await expect(page.getByTestId("too-early")).toHaveText(new RegExp(`^Begin in ${minutes} min;`), {
+      timeout: 1_000,
+    });
+  }).toPass();
   await page.getByRole("button", { name: "Leave" }).click();
   await page.goto("/log");
   await expect(page.getByRole("heading", { name: "Log" })).toBeVisible();

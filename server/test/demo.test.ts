@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { contextOf, fitPlan } from "@tonodrome/core";
+import { contextOf, fitPlan, wallClock } from "@tonodrome/core";
 import { demoRows } from "../src/demo/demoRows";
 import { clearDemos } from "../src/demo/layDemo";
 import { purge } from "../src/upkeep/purge";
@@ -37,6 +37,16 @@ it("is an invented club on its competition day: it fits, is tight, and does not 
   });
   // The demo shows all three words, and no warm-up that only a mended ladder could save.
   expect(new Set(states)).toEqual(new Set(["fits", "tight", "short"]));
+});
+
+it("has trial runs in its log by day, wherever it is", () => {
+  for (const zone of ["UTC", "Pacific/Auckland", "America/Los_Angeles"])
+    for (const { startsAt } of demoRows(randomUUID(), new Date("2026-12-02T03:14:00.000Z"), zone).runs) {
+      const hour = Number(wallClock(startsAt.toISOString(), zone).time.slice(0, 2));
+      expect(hour).toBeGreaterThanOrEqual(10);
+      expect(hour).toBeLessThanOrEqual(16);
+      expect(startsAt.getTime()).toBeLessThan(Date.parse("2026-12-02T03:14:00.000Z"));
+    }
 });
 
 it("is each visitor's own: what one does, nobody else sees, and signing out everywhere signs out nobody else", async () => {

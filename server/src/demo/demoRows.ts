@@ -14,6 +14,8 @@ import {
   type Setting,
   shelfOrigin,
   usualSetting,
+  wallClock,
+  zonedInstant,
 } from "@tonodrome/core";
 import { demoProfiles } from "./athletes";
 import { demoInstead } from "./details";
@@ -55,14 +57,14 @@ export function prepareDemo(): Prepared {
 }
 
 /** The rows of a demo club as it is at a moment: shelf, skaters, a week of log, and a day that begins within the hour. */
-export function demoRows(clubId: string, now: Date) {
+export function demoRows(clubId: string, now: Date, zone = Intl.DateTimeFormat().resolvedOptions().timeZone) {
   const { drills, events, athletes } = prepareDemo();
   const profiles = demoProfiles(new Map(events.map((e) => [e.name, e.id])), now);
   const begins = Math.ceil(now.getTime() / MINUTE_MS) * MINUTE_MS;
   const day = demoStarts.map((start) =>
-    startRows(clubId, start, start.title, new Date(begins + start.inMinutes * MINUTE_MS)),
+    startRows(clubId, start, start.title, new Date(begins + start.inMinutes * MINUTE_MS), zone),
   );
-  const log = Array.from({ length: DAYS_OF_LOG }, (_, i) => logged(clubId, DAYS_OF_LOG - i, now));
+  const log = Array.from({ length: DAYS_OF_LOG }, (_, i) => logged(clubId, DAYS_OF_LOG - i, now, zone));
   return {
     drills: drills.map((drill) => ({ clubId, ...drill })),
     events: events.map((event) => ({ clubId, version: 1, archived: false, ...event })),
@@ -101,7 +103,7 @@ function planBody(start: DemoStart, shelf: Prepared["drills"]): PlanBody {
   return { ...emptyPlan(), items, wait: start.wait };
 }
 
-function startRows(clubId: string, start: DemoStart, title: string, startsAt: Date) {
+function startRows(clubId: string, start: DemoStart, title: string, startsAt: Date, zone: string) {
   const { events, athletes, starts } = prepareDemo();
   const event = events.find((e) => e.name === start.event);
   const id = randomUUID();
@@ -113,7 +115,7 @@ function startRows(clubId: string, start: DemoStart, title: string, startsAt: Da
       athleteId: athletes.get(start.athlete) as string,
       title,
       venue: demoVenue,
-      zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      zone,
       startsAt,
       readyAt: new Date(startsAt.getTime() - start.availableMinutes * MINUTE_MS),
       listedAt: null,
@@ -154,13 +156,13 @@ function settingOf(start: DemoStart, startsAt: Date, places: readonly string[]):
 }
 
 /** A day of the log, a little off its plan in a way that does not change from time to time. */
-function logged(clubId: string, daysAgo: number, now: Date) {
+function logged(clubId: string, daysAgo: number, now: Date, zone: string) {
   const demoStart = demoStarts[daysAgo % demoStarts.length] as DemoStart;
-  const startsAt = new Date(
-    Math.floor(now.getTime() / DAY_MS) * DAY_MS - daysAgo * DAY_MS + (9 + daysAgo) * 60 * MINUTE_MS,
-  );
+  // From ten in the morning to four in the afternoon where the demo is.
+  const { date } = wallClock(new Date(now.getTime() - daysAgo * DAY_MS).toISOString(), zone);
+  const startsAt = new Date(zonedInstant(date, `${9 + daysAgo}:00`, zone).instant);
   const title = `Trial run, ${demoStart.title.toLowerCase()}`;
-  const { start, plan: planRow } = startRows(clubId, demoStart, title, startsAt);
+  const { start, plan: planRow } = startRows(clubId, demoStart, title, startsAt, zone);
   const { fit } = prepareDemo().starts.get(demoStart) as { fit: Fit };
   const plan = runPlanOf(fit, startsAt.toISOString());
   const beganAt = startsAt.getTime() + fit.beginSeconds * 1000;

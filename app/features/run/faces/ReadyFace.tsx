@@ -1,12 +1,11 @@
 import { MINUTE_SECONDS, runDrills, spokenLength, weatherCaution } from "@tonodrome/core";
 import { Text, View } from "react-native";
+import { roughLength } from "~/ui/dates";
 import type { FaceModel } from "./faceModel";
 import { Timer } from "./Timer";
 
 /** So long before it begins by itself it counts down, seconds. */
 const COUNT = 10;
-
-const roundly = (seconds: number) => Math.round(seconds / MINUTE_SECONDS) * MINUTE_SECONDS;
 
 /** Before the first drill: what is to come, when it begins, and what is above any plan. */
 export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
@@ -16,7 +15,7 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
   const first = drills[0]?.[0]?.drill;
   const until = Math.ceil(clock.ahead);
   const weather = weatherCaution(model.plan);
-  const early = until > MINUTE_SECONDS ? spokenLength(roundly(until)) : null;
+  const early = clock.ahead >= MINUTE_SECONDS ? roughLength(clock.ahead) : null;
   const counts = settings.beginsItself && until > 0 && until <= COUNT;
   return (
     <View>
@@ -36,8 +35,8 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
       ) : null}
       {early && model.forecast?.ifBegunNow ? (
         <Text className={`pt-2 font-strong text-lead ${text}`} testID="too-early">
-          Begin in {early}; begun now, {spokenLength(roundly(model.forecast.ifBegunNow.waitSeconds))} of
-          waiting: {model.forecast.ifBegunNow.line}.
+          Begin in {early}; begun now, {roughLength(model.forecast.ifBegunNow.waitSeconds)} of waiting:{" "}
+          {model.forecast.ifBegunNow.line}.
         </Text>
       ) : null}
       {weather ? (
