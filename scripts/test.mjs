@@ -1,10 +1,12 @@
 // The checks, in one command from a fresh clone: `npm test`, or some of them: `npm test -- unit browser`. `npm run test:long` is
 // what takes too long to wait for: all generated cases, every starter filled for every age and length, the solver's mutants.
+import { readFileSync } from "node:fs";
 import { availableParallelism } from "node:os";
 import { ensureBuilt } from "./lib/build.mjs";
 import { ensureServerBuilt } from "./lib/buildServer.mjs";
 import { ensureChromium } from "./lib/chromium.mjs";
 import { runQuietly } from "./lib/command.mjs";
+import { files } from "./lib/files.mjs";
 import { ensurePackages } from "./lib/install.mjs";
 import { inRoot } from "./lib/paths.mjs";
 import { Cluster } from "./lib/postgres.mjs";
@@ -20,6 +22,14 @@ const PROOF = "core/test/(?:proof|sign)/";
 /** The solver's lines, broken one by one. */
 const MUTANTS = "core/test/proof/mutants";
 
+/** The tests of some rooms that try more cases in the long run than in `npm test`. */
+const withCases = (...of) => {
+  const tests = of
+    .flatMap((room) => [...files(inRoot(room, "test"))])
+    .filter((file) => /\.test\.tsx?$/.test(file) && readFileSync(file, "utf8").includes('made/cases"'));
+  return ["--testPathPattern", `(?:${tests.map((file) => file.slice(inRoot().length + 1)).join("|")})$`];
+};
+
 const rooms = ["core", "cli", "server", "app", "e2e"];
 
 /** What each check of `npm test` runs, one after the other. */
@@ -32,6 +42,7 @@ const SHORT = {
   lint: () => [
     [bin("biome"), "check", "."],
     [process.execPath, inRoot("scripts", "mutantLines.mjs")],
+    [process.execPath, inRoot("server", "openapi", "lint.mjs")],
   ],
   arrows: () => [[process.execPath, inRoot("scripts", "arrows.mjs")]],
   unused: () => [[bin("knip")]],
@@ -57,11 +68,11 @@ const LONG = {
     await ensureBuilt();
     return [stories("--grep", "@long")];
   },
-  cases: () => [[...jest, "--selectProjects", "core", "app-plain", "--testPathIgnorePatterns", MUTANTS]],
-  fuzz: () => [[...jest, "--selectProjects", "server"]],
+  cases: () => [[...jest, "--selectProjects", "core", "app-plain", ...withCases("core", "app")]],
+  fuzz: () => [[...jest, "--selectProjects", "server", ...withCases("server")]],
   mutants: () => [[...jest, "--selectProjects", "core", "--testPathPattern", MUTANTS]],
   // Competition days, others each time.
-  hall: () => [hall("--seed", String(Math.floor(Date.now() / 1000)), "--seconds", "600")],
+  hall: () => [hall("--seed", String(Math.floor(Date.now() / 1000)), "--seconds", "300")],
 };
 
 const isLong = process.argv.includes("--long");

@@ -1,8 +1,6 @@
 import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import path from "node:path";
-import { checksText } from "../src/checksText";
-import { SCHEMAS, schemaText } from "../src/schemaText";
 import { bin, root, tonodrome } from "./tonodrome";
 
 const example = path.join(root, "docs", "examples", "six-minutes.json");
@@ -132,15 +130,6 @@ it("answers for no drills at all", () => {
   );
   expect(none.status).toBe(0);
   expect(JSON.parse(none.stdout)).toMatchObject({ fits: true, drills: [], beginSeconds: 0 });
-});
-
-it("is published as JSON Schema as it is read: npm run schema", () => {
-  for (const name of Object.keys(SCHEMAS) as (keyof typeof SCHEMAS)[])
-    expect(readFileSync(path.join(root, "docs", "schema", name), "utf8")).toBe(schemaText(name));
-});
-
-it("has every check on the page of checks, as it is: npm run schema", () => {
-  expect(readFileSync(path.join(root, "docs", "checks.md"), "utf8")).toBe(checksText());
 });
 
 it("says time as time, with the seconds, in the table too", () => {

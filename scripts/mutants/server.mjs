@@ -1,7 +1,7 @@
 const write = "server/src/write/writeVersioned.ts";
 const answer = "server/src/errors/answerError.ts";
-const starts = "server/src/resources/starts.ts";
-const shared = "server/src/resources/shared.ts";
+const starts = "server/src/resources/starts/starts.ts";
+const shared = "server/src/resources/starts/shared.ts";
 const link = "server/src/access/sharedLink.ts";
 const session = "server/src/access/session/session.ts";
 const in_ = (...names) => `server/test/(${names.join("|")})`;
@@ -74,7 +74,7 @@ export default {
     ],
     [
       "an import tells every kind of change",
-      "server/src/resources/clubFile.ts",
+      "server/src/resources/club/clubFile.ts",
       "of TOPICS)",
       "of TOPICS.slice(1))",
       in_("operation"),
@@ -97,28 +97,28 @@ export default {
     ],
     [
       "a drill is the club's",
-      "server/src/resources/drills.ts",
+      "server/src/resources/shelf/drills.ts",
       "models.Drill.findOne({ where: { id, clubId }, ...locked })",
       "models.Drill.findOne({ where: { id }, ...locked })",
       in_("access", "drills"),
     ],
     [
       "an athlete is the club's",
-      "server/src/resources/athletes.ts",
+      "server/src/resources/club/athletes.ts",
       "models.Athlete.findOne({ where: { id, clubId }, ...locked })",
       "models.Athlete.findOne({ where: { id }, ...locked })",
       in_("access", "building"),
     ],
     [
       "events named are the club's",
-      "server/src/resources/events.ts",
+      "server/src/resources/club/events.ts",
       "if (found < wanted.length)",
       "if (false)",
       in_("building", "starts-and-plans"),
     ],
     [
       "alternatives may not go round",
-      "server/src/resources/drills.ts",
+      "server/src/resources/shelf/drills.ts",
       "  if (fault)\n    throw new Refusal",
       "  if (false)\n    throw new Refusal",
       in_("drills", "building"),
@@ -164,21 +164,21 @@ export default {
     ],
     [
       "who saved is named",
-      "server/src/resources/plans.ts",
+      "server/src/resources/starts/plans.ts",
       "whoWrote: () => lastSaver(clubId, id, transaction),",
       "",
       in_("starts-and-plans"),
     ],
     [
       "an ended run is not open",
-      "server/src/resources/openRuns.ts",
+      "server/src/resources/runs/openRuns.ts",
       "AND r.summary ->> 'endedAt' IS NULL",
       "",
       in_("openRuns"),
     ],
     [
       "an athlete hears of their own runs",
-      "server/src/resources/openRuns.ts",
+      "server/src/resources/runs/openRuns.ts",
       "AND ($2::uuid IS NULL OR r.athlete_id = $2)",
       "AND ($2::uuid IS NULL OR true)",
       in_("openRuns"),
@@ -199,7 +199,7 @@ export default {
     ],
     [
       "earlier versions of a warm-up go after so many",
-      "server/src/resources/plans.ts",
+      "server/src/resources/starts/plans.ts",
       'await forgetOldest(clubId, id, "saved", transaction);',
       "",
       in_("most", "conflicts", "starts-and-plans", "hostile"),

@@ -1,9 +1,9 @@
 import fastifyCompress from "@fastify/compress";
 import fastifyCookie from "@fastify/cookie";
 import fastifyHelmet from "@fastify/helmet";
-import fastifySwagger from "@fastify/swagger";
 import Fastify, { type FastifyInstance, type RouteOptions } from "fastify";
-import { jsonSchemaTransform, serializerCompiler } from "fastify-type-provider-zod";
+import { serializerCompiler } from "fastify-type-provider-zod";
+import openapi from "../../docs/openapi.json";
 import { guard } from "./access/access";
 import { checkHost } from "./access/host";
 import { makeRateLimits } from "./access/rateLimits";
@@ -18,39 +18,9 @@ import type { Config } from "./process/config";
 import { endConnections } from "./process/connections";
 import { type LogOptions, logAnswers, logOptions } from "./process/log";
 import { saysVersion } from "./process/saysVersion";
-import { athletes } from "./resources/athletes";
-import { auditTrail } from "./resources/auditTrail";
-import { auth } from "./resources/auth";
-import { calendars } from "./resources/calendars";
-import { changes } from "./resources/changes";
-import { club } from "./resources/club";
-import { clubFile } from "./resources/clubFile";
-import { clubTables } from "./resources/clubTables";
 import type { Context } from "./resources/context";
-import { days } from "./resources/days";
-import { drills } from "./resources/drills";
-import { earlierRuns } from "./resources/earlierRuns";
-import { events } from "./resources/events";
-import { figures } from "./resources/figures";
 import { health } from "./resources/health";
-import { invites } from "./resources/invites";
-import { judge } from "./resources/judge";
-import { me } from "./resources/me";
-import { members } from "./resources/members";
-import { openLists } from "./resources/openLists";
-import { openRuns } from "./resources/openRuns";
-import { orders } from "./resources/orders";
-import { plans } from "./resources/plans";
-import { runningOrder } from "./resources/runningOrder";
-import { runs } from "./resources/runs";
-import { shared } from "./resources/shared";
-import { shares } from "./resources/shares";
-import { shelfTable } from "./resources/shelfTable";
-import { starters } from "./resources/starters";
-import { startList } from "./resources/startList";
-import { starts } from "./resources/starts";
-import { templates } from "./resources/templates";
-import { ticks } from "./resources/ticks";
+import { resources } from "./routes";
 import { makeThreads } from "./threads/threads";
 import { answerUnreadable } from "./unreadable";
 import { validatorCompiler } from "./validation/validate";
@@ -77,40 +47,6 @@ declare module "fastify" {
     routeTable: readonly RouteOptions[];
   }
 }
-
-const resources = [
-  auth,
-  me,
-  club,
-  members,
-  invites,
-  auditTrail,
-  clubFile,
-  clubTables,
-  calendars,
-  changes,
-  athletes,
-  days,
-  drills,
-  events,
-  templates,
-  ticks,
-  starters,
-  shelfTable,
-  startList,
-  starts,
-  plans,
-  openLists,
-  openRuns,
-  orders,
-  runs,
-  earlierRuns,
-  figures,
-  judge,
-  runningOrder,
-  shared,
-  shares,
-];
 
 /** A whole request, the largest import included, has to be there by then, milliseconds. */
 const REQUEST_PATIENCE = 600_000;
@@ -141,10 +77,6 @@ export async function buildApp(database: Database, options: AppOptions): Promise
   await app.register(fastifyHelmet, contentPolicy(options.hstsDays));
   // Answers are pressed; what is asked is never inflated.
   await app.register(fastifyCompress, { threshold: 1024, globalDecompression: false });
-  await app.register(fastifySwagger, {
-    openapi: { info: { title: "Tonodrome", version: "0.1.0", description: "See docs/api.md." } },
-    transform: jsonSchemaTransform,
-  });
 
   const threads = makeThreads(options.worker);
   app.addHook("onClose", () => threads.close());
@@ -164,9 +96,7 @@ export async function buildApp(database: Database, options: AppOptions): Promise
     async (api) => {
       guard(api, database, context.rateLimits);
       for (const resource of resources) await api.register(resource(context));
-      api.get("/openapi.json", { config: { access: "anybody" }, schema: { hide: true } }, () =>
-        app.swagger(),
-      );
+      api.get("/openapi.json", { config: { access: "anybody" } }, () => openapi);
     },
     { prefix: "/api" },
   );

@@ -7,6 +7,7 @@ import { hashOf } from "../src/access/session/token";
 import { type AppOptions, buildApp } from "../src/app";
 import { connect, type Database } from "../src/db/connect";
 import { migrate } from "../src/db/migrate";
+import { documentedRefusals } from "./documentedRefusals";
 
 /** A request's method, address and body; `:club` in the address stands for the asker's club. */
 export type Ask = (
@@ -123,12 +124,15 @@ export async function testServer(more: Partial<AppOptions> = {}, poolSize = 10):
   const app = await buildApp(database, testOptions(url, more));
   const others: FastifyInstance[] = [];
 
-  const send = (request: InjectOptions, cookie?: string) =>
-    app.inject({
+  const send = async (request: InjectOptions, cookie?: string) => {
+    const answer = await app.inject({
       ...request,
       // Every person comes from a machine of their own, so that one test's tries do not use up another's.
       headers: { "x-forwarded-for": machineOf(cookie), ...(cookie ? { cookie } : {}), ...request.headers },
     });
+    checkRefusal(request, answer);
+    return answer;
+  };
 
   const askWith =
     (cookie?: string, clubId = ""): Ask =>
@@ -181,6 +185,15 @@ export async function testServer(more: Partial<AppOptions> = {}, poolSize = 10):
       await database.sequelize.close();
     },
   };
+}
+
+/** Whatever is refused is refused as the description of the API says. @throws Error where it does not say so */
+function checkRefusal({ method = "GET", url }: InjectOptions, answer: LightMyRequestResponse): void {
+  if (answer.statusCode < 400 || typeof url !== "string") return;
+  const { code } = answer.json();
+  const documented = documentedRefusals(method, url);
+  if (documented && !documented.has(code))
+    throw new Error(`${method} ${url} is refused with ${code}, which docs/openapi.json does not say.`);
 }
 
 /** The session's cookie as a browser would send it back. */

@@ -59,7 +59,7 @@ it("many runs, pressed at random, offline at times, sent twice and out of order:
     device.reopen();
   }
   expect(pressed).toBe(BATCHES * TOGETHER * 2 * 6);
-}, 120_000);
+}, 600_000);
 
 function anyPress(chance: () => number): Parameters<typeof device.runs.pressRun>[1] {
   const startsAt = new Date(Date.parse(start.startsAt) + Math.floor(chance() * 600) * 1000).toISOString();

@@ -40,6 +40,7 @@ const FORMAT = z.literal("tonodrome-club", { error: "This is not an export of a 
 /** The first line of a club's file. */
 export const clubHeadSchema = z.strictObject({
   format: FORMAT,
+  /** The version of the file's format. */
   version: z.literal(READ_VERSIONS, {
     error: `This server reads exports of version ${listOf(READ_VERSIONS.map(String))}. Export the club again where it came from with a Tonodrome of the same version as this one.`,
   }),

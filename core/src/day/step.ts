@@ -36,7 +36,7 @@ const clockSchema = z
   .regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: "Give the time as HH:MM, 00:00 to 23:59." });
 
 /** How long the way to a venue takes, minutes. */
-export const travelSchema = minutesSchema(LONGEST_STEP);
+export const journeyMinutesSchema = minutesSchema(LONGEST_STEP);
 
 /** The step whose list is the event's kit: what of it is there and in order on arrival. */
 export const KIT_STEP = "kit";

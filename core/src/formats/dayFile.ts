@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { dayStepsSchema } from "../day/daySteps";
-import { type DayStep, travelSchema } from "../day/step";
+import { type DayStep, journeyMinutesSchema } from "../day/step";
 import { USUAL_TRAVEL, usualDay } from "../day/usualDay";
 import { eventTypeSchema } from "../event/eventType";
 import { instantSchema } from "../time/instant";
@@ -13,6 +13,7 @@ import { readJson } from "./readJson";
 /** A day to be counted back away from the application. docs/schema has it as JSON Schema. */
 export const dayFileSchema = z.strictObject({
   format: z.literal("tonodrome-day", { error: 'The format is "tonodrome-day".' }),
+  /** The version of the file's format. */
   version: z.literal(1, { error: "This reads version 1." }),
   /** The start's own id, by which a calendar knows its steps again. */
   id: z.uuid({ error: "The id is not a UUID." }).optional(),
@@ -32,7 +33,7 @@ export const dayFileSchema = z.strictObject({
   event: eventTypeSchema.optional(),
   /** The way to the venue, minutes, for the usual day. */
   travel: z
-    .strictObject({ usual: travelSchema, bad: travelSchema })
+    .strictObject({ usual: journeyMinutesSchema, bad: journeyMinutesSchema })
     .refine((t) => t.usual <= t.bad, { path: ["bad"], error: "If it goes badly it takes no less." })
     .default(USUAL_TRAVEL),
   /** Left out, the usual day of the event. */

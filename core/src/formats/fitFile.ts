@@ -28,6 +28,7 @@ const earlierRunSchema = z.strictObject({
 /** One plan with its day, to be fitted away from the application. docs/schema has it as JSON Schema. */
 export const fitFileSchema = z.strictObject({
   format: z.literal("tonodrome-fit", { error: 'The format is "tonodrome-fit".' }),
+  /** The version of the file's format. */
   version: z.literal(1, { error: "This reads version 1." }),
   /** Whole seconds between the earliest beginning and the start. */
   availableSeconds: z

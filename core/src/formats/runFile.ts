@@ -15,6 +15,7 @@ const MOST_PRESSES = 10_000;
 /** A run by itself: what was to be done, and every press of it. docs/schema has it as JSON Schema. */
 export const runFileSchema = z.strictObject({
   format: z.literal("tonodrome-run", { error: 'The format is "tonodrome-run".' }),
+  /** The version of the file's format. */
   version: z.literal(1, { error: "This reads version 1." }),
   athlete: nameSchema,
   title: nameSchema,

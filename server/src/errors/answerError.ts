@@ -1,26 +1,7 @@
-import type { ErrorCode } from "@tonodrome/core/api";
 import type { FastifyError, FastifyReply, FastifyRequest } from "fastify";
 import { ConnectionError, DatabaseError } from "sequelize";
 import { apiErrorOf, notFound, Refusal } from "./refusal";
-
-const STATUS: Record<ErrorCode, number> = {
-  invalid_input: 400,
-  signed_out: 401,
-  wrong_password: 401,
-  forbidden: 403,
-  not_found: 404,
-  version_conflict: 409,
-  taken: 409,
-  last_owner: 409,
-  not_empty: 409,
-  full: 409,
-  link_over: 410,
-  too_large: 413,
-  unsupported_media_type: 415,
-  too_many: 429,
-  unavailable: 503,
-  internal: 500,
-};
+import { STATUS } from "./status";
 
 /** Turns whatever was thrown while answering a request into the one documented shape. */
 export function answerError(error: FastifyError | Error, request: FastifyRequest, reply: FastifyReply): void {

@@ -16,6 +16,7 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
   const until = Math.ceil(clock.ahead);
   const weather = weatherCaution(model.plan);
   const early = clock.ahead >= MINUTE_SECONDS ? roughLength(clock.ahead) : null;
+  const begunNow = model.forecast?.ifBegunNow;
   const counts = settings.beginsItself && until > 0 && until <= COUNT;
   return (
     <View>
@@ -33,10 +34,10 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
       {settings.beginsItself && until > COUNT ? (
         <Text className={`pt-2 font-text text-lead ${text}`}>Begins by itself in {spokenLength(until)}.</Text>
       ) : null}
-      {early && model.forecast?.ifBegunNow ? (
+      {early ? (
         <Text className={`pt-2 font-strong text-lead ${text}`} testID="too-early">
-          Begin in {early}; begun now, {roughLength(model.forecast.ifBegunNow.waitSeconds)} of waiting:{" "}
-          {model.forecast.ifBegunNow.line}.
+          Begin in {early}
+          {begunNow ? `; begun now, ${roughLength(begunNow.waitSeconds)} of waiting: ${begunNow.line}` : ""}.
         </Text>
       ) : null}
       {weather ? (

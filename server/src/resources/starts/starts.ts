@@ -1,0 +1,443 @@
+import { randomUUID } from "node:crypto";
+import { isDeepStrictEqual } from "node:util";
+import { copyPlan, emptyPlan, groupOf, type PlanBody } from "@tonodrome/core";
+import {
+  clubParamsSchema,
+  doneSchema,
+  idParamsSchema,
+  MOST,
+  movedStart,
+  type Start,
+  type StartRow as StartInList,
+  type StartInput,
+  type StartWrite,
+  startDeletionSchema,
+  startInputSchema,
+  startListQuerySchema,
+  startListSchema,
+  startMoveSchema,
+  startSchema,
+  startWriteSchema,
+  wholeStartsQuerySchema,
+  wholeStartsSchema,
+} from "@tonodrome/core/api";
+import type { FastifyReply, FastifyRequest } from "fastify";
+import { Op, type Transaction, type WhereOptions } from "sequelize";
+import { type Place, placeOf } from "../../access/access";
+import { audit } from "../../access/audit";
+import { checkRoom } from "../../access/quota";
+import { glancesOf } from "../../answers/glances";
+import { toPlan } from "../../answers/plan";
+import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../../db/models/rows";
+import { notFound, Refusal, versionConflict } from "../../errors/refusal";
+import type { Change } from "../../live/changes";
+import { type Moved, noteMoves } from "../../write/noteMoves";
+import { listedTime, startTimes } from "../../write/startTimes";
+import { write } from "../../write/write";
+import { writeVersioned } from "../../write/writeVersioned";
+import { checkAthlete, checkGroup } from "../club/athletes";
+import { checkEvents } from "../club/events";
+import type { Context, Resource } from "../context";
+
+/** A change of a start. */
+interface Rewrite {
+  /** The version it was made against. */
+  against: number;
+  /** Whether what stands already reads so. */
+  isSame: (before: Start) => boolean;
+  /** The press that moves it, where it has an id. */
+  press?: Pick<Moved, "id" | "simulated">;
+  /** What is written. @throws Refusal where it names what is not there */
+  wanted: (before: Start, clubId: string, transaction: Transaction) => object | Promise<object>;
+}
+
+/** Starts with their plans. */
+export const starts: Resource = (context) => (app, _options, done) => {
+  const { sequelize, models, changes } = context;
+  const params = idParamsSchema;
+  const after = (clubId: string, id: string) => ({
+    after: () => changes.publish({ clubId, topic: "starts", id }),
+  });
+
+  async function findWhole(place: Place, where: WhereOptions, transaction?: Transaction): Promise<Start[]> {
+    const rows = await models.Start.findAll({
+      where: { [Op.and]: [ownOf(place), where] },
+      include: joined(place),
+      order: ["startsAt", "id"],
+      transaction,
+    });
+    return withGroups(
+      place,
+      rows.map((row) => toStart(row as unknown as Joined)),
+      transaction,
+    );
+  }
+
+  /** Names who warms up with whom; not for athletes themselves: their start tells of nobody else. */
+  async function withGroups(place: Place, found: Start[], transaction?: Transaction): Promise<Start[]> {
+    const id = [...new Set(found.flatMap(({ setting }) => setting.group ?? []))];
+    if (id.length === 0 || place.onlyAthlete) return found;
+    const { clubId } = place;
+    const athletes = await models.Athlete.findAll({
+      where: { clubId, id },
+      attributes: ["id", "name"],
+      transaction,
+    });
+    return found.map((start) => ({ ...start, group: groupOf(start, athletes) }));
+  }
+
+  async function read(id: string, place: Place, transaction?: Transaction): Promise<Start> {
+    const [start] = await findWhole(place, { id }, transaction);
+    if (!start) throw notFound("start");
+    return start;
+  }
+
+  /** The plan of another start, with ids of its own. @throws Refusal `invalid_input` where there is no such start */
+  async function copyOfPlan(place: Place, id: string, transaction: Transaction): Promise<PlanBody> {
+    const [start] = await findWhole(place, { id }, transaction);
+    if (!start)
+      throw new Refusal("invalid_input", "The start whose warm-up is to be copied is not there any more.", {
+        path: "planOf",
+      });
+    return copyPlan(start.plan.body, randomUUID);
+  }
+
+  /** Gives a start the day of another one, where that has one. */
+  async function copyDay(clubId: string, from: string, startId: string, transaction: Transaction) {
+    const day = await models.Day.findOne({ where: { clubId, startId: from }, transaction });
+    if (!day?.steps) return;
+    await models.Day.create(
+      { id: randomUUID(), clubId, startId, version: 1, steps: day.steps },
+      { transaction },
+    );
+  }
+
+  /** Writes some of a start as its next version, and keeps in the trail what reads differently. */
+  function rewrite(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    id: string,
+    { against, isSame, wanted, press }: Rewrite,
+  ) {
+    const place = placeOf(request);
+    const { clubId } = place;
+    let runs: Change[] = [];
+    const change = (transaction: Transaction) =>
+      writeVersioned(transaction, {
+        what: "start",
+        against,
+        find: (locked) => models.Start.findOne({ where: { id, clubId }, ...locked }),
+        answer: (): Promise<Start> => read(id, place, transaction),
+        isSame: (_, before) => isSame(before),
+        change: async (row, next, before) => {
+          const written = await wanted(before, clubId, transaction);
+          await row.update({ ...written, version: next }, { transaction });
+          const now = await read(id, place, transaction);
+          const changed = changedFields(before, now);
+          if (changed.includes("startsAt")) {
+            const moved = { startId: id, startsAt: now.startsAt, ...press };
+            runs = await noteMoves(context, clubId, [moved], transaction);
+          }
+          const detail = { version: next, changed };
+          await audit(context, transaction, request, "start.change", { clubId, id, detail });
+          return now;
+        },
+      });
+    return write(context, reply, change, {
+      after: () => {
+        changes.publish({ clubId, topic: "starts", id });
+        for (const run of runs) changes.publish(run);
+      },
+    });
+  }
+
+  /** Of deleted starts beyond the most that can be had back the oldest are gone for good. */
+  async function forgetDeleted(clubId: string, transaction: Transaction): Promise<void> {
+    await sequelize.query(
+      `DELETE FROM starts WHERE club_id = $1 AND id IN (
+        SELECT id FROM starts WHERE club_id = $1 AND deleted_at IS NOT NULL ORDER BY deleted_at DESC, id OFFSET $2)`,
+      { bind: [clubId, MOST.deletedStarts], transaction },
+    );
+  }
+
+  app.get(
+    "/clubs/:clubId/starts",
+    {
+      config: { access: "see" },
+      schema: {
+        params: clubParamsSchema,
+        querystring: startListQuerySchema,
+        response: { 200: startListSchema },
+      },
+    },
+    async (request) => {
+      const place = placeOf(request);
+      const { from, before, athleteId } = request.query;
+      const startsAt = {
+        ...(from ? { [Op.gte]: new Date(from) } : {}),
+        ...(before ? { [Op.lt]: new Date(before) } : {}),
+      };
+      const rows = await models.Start.findAll({
+        where: {
+          // An athlete who asks for another's starts still gets none but their own.
+          [Op.and]: [ownOf(place), athleteId ? { athleteId } : {}, from || before ? { startsAt } : {}],
+        },
+        // What is large is read apart, when it changed.
+        attributes: { exclude: ["setting"] },
+        include: joined(place, true),
+        order: before ? [["startsAt", "DESC"], "id"] : ["startsAt", "id"],
+        limit: before ? MOST.listedBefore : MOST.listedStarts,
+      });
+      return { starts: rows.map((row) => toRow(row as unknown as Joined)) };
+    },
+  );
+
+  app.get(
+    "/clubs/:clubId/starts/whole",
+    {
+      config: { access: "see" },
+      schema: {
+        params: clubParamsSchema,
+        querystring: wholeStartsQuerySchema,
+        response: { 200: wholeStartsSchema },
+      },
+    },
+    async (request) => {
+      const id = [...new Set(request.query.ids.split(","))];
+      const whole = await findWhole(placeOf(request), { id });
+      return { starts: whole, glances: await glancesOf(context.threads, whole, Date.now()) };
+    },
+  );
+
+  app.get(
+    "/clubs/:clubId/starts/:id",
+    { config: { access: "see" }, schema: { params, response: { 200: startSchema } } },
+    (request) => read(request.params.id, placeOf(request)),
+  );
+
+  app.post(
+    "/clubs/:clubId/starts",
+    {
+      config: { access: "build" },
+      schema: { params: clubParamsSchema, body: startInputSchema, response: { 201: startSchema } },
+    },
+    async (request, reply) => {
+      const place = placeOf(request);
+      const { clubId } = place;
+      const { id = randomUUID(), planOf, ...input } = request.body;
+      const make = async (transaction: Transaction) => {
+        if ((await models.Start.count({ where: { id, clubId }, transaction })) > 0)
+          return read(id, place, transaction);
+        await checkRoom(context, models.Start, "starts", clubId, { clubId }, transaction);
+        await checkAthlete(context, input.athleteId, clubId, transaction);
+        await checkGroup(context, input.setting.group, clubId, transaction);
+        await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
+        const body = planOf ? await copyOfPlan(place, planOf, transaction) : emptyPlan();
+        await models.Start.create({ id, clubId, version: 1, ...columns(input) }, { transaction });
+        await models.Plan.create(
+          { id: randomUUID(), clubId, startId: id, version: 1, body },
+          { transaction },
+        );
+        if (planOf) await copyDay(clubId, planOf, id, transaction);
+        await audit(context, transaction, request, "start.make", { clubId, id });
+        return read(id, place, transaction);
+      };
+      return write(context, reply, make, { status: 201, ...after(clubId, id) });
+    },
+  );
+
+  app.put(
+    "/clubs/:clubId/starts/:id",
+    {
+      config: { access: "build" },
+      schema: { params, body: startWriteSchema, response: { 200: startSchema } },
+    },
+    (request, reply) => {
+      const { version, ...input } = request.body;
+      return rewrite(request, reply, request.params.id, {
+        against: version,
+        isSame: (before) => saysTheSame(before, input),
+        wanted: async (before, clubId, transaction) => {
+          await checkAthlete(context, input.athleteId, clubId, transaction);
+          await checkGroup(context, input.setting.group, clubId, transaction);
+          await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
+          return columns({ listedAt: before.listedAt, ...input });
+        },
+      });
+    },
+  );
+
+  app.post(
+    "/clubs/:clubId/starts/:id/move",
+    {
+      // Whoever may run it learns first that it moved.
+      config: { access: "run" },
+      schema: { params, body: startMoveSchema, response: { 200: startSchema } },
+    },
+    (request, reply) => {
+      const { version, startsAt, readyAt, id, simulated } = request.body;
+      return rewrite(request, reply, request.params.id, {
+        against: version,
+        press: { id, simulated },
+        isSame: (before) => Date.parse(before.startsAt) === Date.parse(startsAt),
+        wanted: (before) =>
+          startTimes({
+            ...before,
+            ...movedStart({ readyAt: readyAt ?? before.readyAt }, Date.parse(startsAt)),
+          }),
+      });
+    },
+  );
+
+  app.post(
+    "/clubs/:clubId/starts/:id/restore",
+    { config: { access: "build" }, schema: { params, response: { 200: startSchema } } },
+    async (request, reply) => {
+      const place = placeOf(request);
+      const { clubId } = place;
+      const { id } = request.params;
+      const restore = async (transaction: Transaction) => {
+        const row = await models.Start.findOne({
+          where: { id, clubId },
+          paranoid: false,
+          transaction,
+          lock: true,
+        });
+        if (!row) throw notFound("start");
+        // Asked for again because the answer was lost, it is there once.
+        if (row.deletedAt === null) return read(id, place, transaction);
+        await checkRoom(context, models.Start, "starts", clubId, { clubId }, transaction);
+        await row.restore({ transaction });
+        await row.update({ version: row.version + 1 }, { transaction });
+        await audit(context, transaction, request, "start.restore", { clubId, id });
+        return read(id, place, transaction);
+      };
+      return write(context, reply, restore, after(clubId, id));
+    },
+  );
+
+  app.delete(
+    "/clubs/:clubId/starts/:id",
+    {
+      config: { access: "build" },
+      schema: { params, querystring: startDeletionSchema, response: { 200: doneSchema } },
+    },
+    async (request, reply) => {
+      const place = placeOf(request);
+      const { clubId } = place;
+      const { id } = request.params;
+      const { version } = request.query;
+      const remove = async (transaction: Transaction) => {
+        const row = await models.Start.findOne({ where: { id, clubId }, transaction, lock: true });
+        if (!row) throw notFound("start");
+        if (version !== undefined && row.version !== version)
+          return versionConflict("start", await read(id, place, transaction));
+        await row.destroy({ transaction });
+        await forgetDeleted(clubId, transaction);
+        await audit(context, transaction, request, "start.delete", { clubId, id });
+        return { done: true as const };
+      };
+      return write(context, reply, remove, after(clubId, id));
+    },
+  );
+  done();
+};
+
+/** An athlete's starts, or all of a club's, whole, from a moment on. */
+export async function wholeStarts(
+  { models }: Pick<Context, "models">,
+  clubId: string,
+  { athleteId, from, most }: { athleteId: string | null; from: Date; most: number },
+): Promise<Start[]> {
+  const rows = await models.Start.findAll({
+    where: { clubId, startsAt: { [Op.gte]: from }, ...(athleteId ? { athleteId } : {}) },
+    include: joined({ clubId }),
+    order: ["startsAt", "id"],
+    limit: most,
+  });
+  return rows.map((row) => toStart(row as unknown as Joined));
+}
+
+/** Starts that somebody in this place may know of. */
+function ownOf({ clubId, onlyAthlete }: Place) {
+  return { clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) };
+}
+
+/** Ids are unique within a club only, so what is joined is scoped to it too. A list has of each what tells its version. */
+function joined({ clubId }: Pick<Place, "clubId">, listed = false) {
+  const ofClub = (association: string, attributes: string[]) => ({
+    association,
+    where: { clubId },
+    ...(listed ? { attributes } : {}),
+  });
+  return [
+    ofClub("athlete", ["id", "name", "version"]),
+    ofClub("plan", ["id", "version"]),
+    { ...ofClub("event", ["id", "version"]), required: false },
+  ];
+}
+
+type Joined = StartRow & { athlete: AthleteRow; plan: PlanRow; event: EventTypeRow | null };
+
+/** A start without what is large. */
+function toRow(row: Joined): StartInList {
+  const { id, version, athlete, title, venue, zone, startsAt, readyAt, eventId, plan, event } = row;
+  const { orderId, orderNumber } = row;
+  return {
+    id,
+    version,
+    stamp: [version, plan.version, athlete.version, event?.version ?? 0].join("."),
+    athlete: { id: athlete.id, name: athlete.name },
+    title,
+    venue,
+    zone,
+    startsAt: startsAt.toISOString(),
+    readyAt: readyAt.toISOString(),
+    listedAt: listedTime(row),
+    eventId,
+    order: orderId && orderNumber ? { id: orderId, number: orderNumber } : null,
+  };
+}
+
+function toStart(row: Joined): Start {
+  const { athlete, setting, plan, event } = row;
+  return { ...toRow(row), setting, facts: factsOf(event, athlete.profile), plan: toPlan(plan) };
+}
+
+/** What the fit has to know of an event and an athlete, and nothing more. */
+export function factsOf(
+  event: Pick<EventTypeRow, "body"> | null,
+  { usualReps }: Pick<AthleteRow["profile"], "usualReps">,
+): Start["facts"] {
+  return { points: event?.body.fixedPoints ?? [], places: event?.body.places ?? [], usualReps };
+}
+
+type Wanted = Omit<StartInput, "id">;
+
+const columns = (input: Wanted) => ({ ...input, ...startTimes(input) });
+
+const eventsOf = ({ eventId }: Pick<StartInput, "eventId">) => (eventId ? [eventId] : []);
+
+/** Names of the fields that read differently. */
+function changedFields(before: Start, after: Start): string[] {
+  const fields = ["title", "venue", "zone", "startsAt", "readyAt", "listedAt", "eventId"] as const;
+  const changed: string[] = fields.filter((name) => before[name] !== after[name]);
+  if (!isDeepStrictEqual(before.order, after.order)) changed.push("order");
+  if (!isDeepStrictEqual(before.setting, after.setting)) changed.push("setting");
+  return before.athlete.id === after.athlete.id ? changed : ["athlete", ...changed];
+}
+
+function saysTheSame(start: Start, input: Omit<StartWrite, "version">): boolean {
+  const sameTime = (a: string, b: string) => Date.parse(a) === Date.parse(b);
+  return (
+    start.athlete.id === input.athleteId &&
+    start.title === input.title &&
+    start.venue === input.venue &&
+    start.zone === input.zone &&
+    sameTime(start.startsAt, input.startsAt) &&
+    sameTime(start.readyAt, input.readyAt) &&
+    (input.listedAt === undefined || sameTime(start.listedAt, input.listedAt)) &&
+    start.eventId === input.eventId &&
+    isDeepStrictEqual(start.setting, input.setting)
+  );
+}
