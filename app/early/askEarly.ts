@@ -1,4 +1,4 @@
-import { ME, PATIENCE, startsPath, TOGETHER, wholePath } from "./asks";
+import { ME, PATIENCE_MS, STARTS_AT_A_TIME, startsPath, wholePath } from "./asks";
 
 /** An answer that is on its way or there: null where there is none. */
 export type Early = Promise<Response | null>;
@@ -11,7 +11,7 @@ export interface Asked {
 }
 
 async function ask(path: string, { answers, bodies }: Asked): Promise<unknown> {
-  const answer = fetch(`/api${path}`, { signal: AbortSignal.timeout(PATIENCE) }).catch(() => null);
+  const answer = fetch(`/api${path}`, { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => null);
   // It is read here as well as by whoever takes it.
   answers.set(
     path,
@@ -37,7 +37,7 @@ export function askEarly(chosen: string | null): Asked {
     if (!club) return;
     const at = `/clubs/${club.id}`;
     const list = (await ask(at + startsPath(Date.now()), asked)) as { starts?: { id: string }[] } | null;
-    const ids = (list?.starts ?? []).map((s) => s.id).slice(0, TOGETHER);
+    const ids = (list?.starts ?? []).map((s) => s.id).slice(0, STARTS_AT_A_TIME);
     if (ids.length > 0) await ask(at + wholePath(ids), asked);
   };
   void go().catch(() => undefined);

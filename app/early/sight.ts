@@ -13,7 +13,7 @@ export interface Sight {
 }
 
 /** The application is there long before, or not at all: then what is below has the word, milliseconds. */
-const LONGEST = 10_000;
+const LONGEST_MS = 10_000;
 
 const isSight = (kept: unknown): kept is Sight => {
   const { html, css, fonts, wide, until } = (kept ?? {}) as Partial<Sight>;
@@ -42,6 +42,6 @@ export function showSight(kept: unknown, theme: unknown, now: number): ShadowRoo
   const files = [...document.querySelectorAll("link[rel=stylesheet]")].map((link) => link.cloneNode());
   root.prepend(styleOf(`${kept.css}\n:host>div{height:100%}`), ...files);
   document.body.append(host);
-  setTimeout(() => host.remove(), LONGEST);
+  setTimeout(() => host.remove(), LONGEST_MS);
   return root;
 }

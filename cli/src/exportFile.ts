@@ -11,7 +11,7 @@ import {
 import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
 import { readRunFile, runFileText, runInTableOf } from "@tonodrome/core/run-file";
 import { type PrintedSheet, printedSheet, type SheetPaper } from "@tonodrome/core/sheet";
-import { logCsv, stepsCsv } from "@tonodrome/core/tables";
+import { logCsv, stepsCsv, withoutMark } from "@tonodrome/core/tables";
 import { type ClubTable, clubTableText, isClubFile } from "./clubTable";
 import { pdfOf } from "./pdf";
 
@@ -58,7 +58,7 @@ export async function exportFile(text: string, options: ExportOptions): Promise<
 /** What a file of JSON says that it is; undefined where it is none, which whoever reads it says better. */
 function formatOf(text: string): unknown {
   try {
-    return (JSON.parse(text.replace(/^\ufeff/, "")) as { format?: unknown } | null)?.format;
+    return (JSON.parse(withoutMark(text)) as { format?: unknown } | null)?.format;
   } catch {
     return undefined;
   }

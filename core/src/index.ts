@@ -107,7 +107,7 @@ export type { Edit } from "./plan/planEdit";
 export { protectedOn } from "./plan/protect";
 export { topUpShelf } from "./plan/topUpShelf";
 export { type Circumstances, circumstancesOn } from "./plan/usable";
-export { REMEMBERED } from "./rewarm/memory";
+export { REMEMBERED_SECONDS } from "./rewarm/memory";
 export type { RunForecast } from "./run/judge/runForecast";
 export { automaticPress } from "./run/live/automaticPress";
 export { BREATH, type BreathNow, breathAt } from "./run/live/breath";

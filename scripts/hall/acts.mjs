@@ -1,6 +1,6 @@
 // What people do on a competition day, and what happens to them, with how often; drawn by a seed. Each is a line of a story.
 
-const MINUTE = 60_000;
+const MINUTE_MS = 60_000;
 
 /** A repeatable random number (mulberry32). */
 export function randomOf(seed) {
@@ -137,7 +137,7 @@ export const ACTS = {
     weight: 1,
     draw: (r) => ({ minutes: r.pick([-10, -4, 3, 10]) }),
     do: ({ device }, { minutes }) => {
-      device.off = minutes * MINUTE;
+      device.off = minutes * MINUTE_MS;
     },
     words: ({ minutes }) => `has its clock set ${minutes} min off`,
   },
@@ -218,7 +218,7 @@ const RARELY = 0.03;
 const LATE = 0.3;
 
 /** How long after the act before it one comes, the same again and another, milliseconds. */
-const SOON = [50, 200, 600, 900];
+const GAPS_MS = [50, 200, 600, 900];
 const LATER = [50, 200, 600, 2_000, 8_000, 15_000];
 
 /** The course of a seed: who does what, and how long after the one before. */
@@ -233,7 +233,7 @@ export function courseOf(seed, length) {
     // A thumb presses the same several times, also while the first press is on its way.
     const isAgain = before && chance() < AGAIN;
     const name = isAgain ? before.name : r.pick(HAT);
-    const after = r.pick(isAgain ? SOON : chance() < RARELY ? [60_000] : LATER);
+    const after = r.pick(isAgain ? GAPS_MS : chance() < RARELY ? [60_000] : LATER);
     const drawn = ACTS[name].draw(r);
     if (isAgain && "start" in drawn) drawn.start = before.with.start;
     const device = isAgain || (before && chance() < STAYS) ? before.device : below(devices);

@@ -2,7 +2,7 @@
 import { randomUUID } from "node:crypto";
 
 export const PASSWORD = "a long enough password";
-const HOUR = 3_600_000;
+const HOUR_MS = 3_600_000;
 
 /** Asks the server as somebody, outside of every device. */
 export async function ask(base, cookie, method, path, body) {
@@ -48,11 +48,11 @@ export async function makeClub(base, begins) {
     athletes.push((await ask(base, cookie, "POST", `${at}/athletes`, { name })).data);
   const starts = [];
   for (const [i, athlete] of athletes.entries()) {
-    const startsAt = begins + (i + 1) * HOUR;
+    const startsAt = begins + (i + 1) * HOUR_MS;
     const { data } = await ask(base, cookie, "POST", `${at}/starts`, {
       ...{ athleteId: athlete.id, title: `Start ${i + 1}`, venue: "Hall", zone: "Europe/Vienna" },
       startsAt: new Date(startsAt).toISOString(),
-      readyAt: new Date(startsAt - HOUR / 2).toISOString(),
+      readyAt: new Date(startsAt - HOUR_MS / 2).toISOString(),
     });
     const body = { ...data.plan.body, items: [item(), item(), item()] };
     await ask(base, cookie, "PUT", `${at}/plans/${data.plan.id}`, { version: 1, body });

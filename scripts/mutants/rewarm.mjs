@@ -30,7 +30,7 @@ const mutants = [
     "fromSeconds: fromSeconds - agoSeconds",
     "fromSeconds",
   ],
-  ["half a day is remembered", `${ROOM}doneBefore.ts`, "d.fromSeconds >= -REMEMBERED", "true"],
+  ["half a day is remembered", `${ROOM}doneBefore.ts`, "d.fromSeconds >= -REMEMBERED_SECONDS", "true"],
   [
     "the forecast goes by the whole day",
     `${CHECKS}terms/situation.ts`,

@@ -231,7 +231,7 @@ const mutants = [
   ["six breaths a minute", `${LIVE}breath.ts`, "outSeconds: 6", "outSeconds: 5"],
   ["a cue when a step begins", `${LIVE}cues.ts`, "now.key !== before.key ||", ""],
   ["a cue when time is over", `${LIVE}cues.ts`, "before.remaining > 0 && now.remaining <= 0", "false"],
-  ["a cue ten seconds before", `${LIVE}cues.ts`, "const SOON = 10;", "const SOON = 5;"],
+  ["a cue ten seconds before", `${LIVE}cues.ts`, "const CUE_SECONDS = 10;", "const CUE_SECONDS = 5;"],
   ["a cue for the next part", `${LIVE}cues.ts`, "now.part !== before.part", "false"],
   ["a wait that is over ends", `${LIVE}automaticPress.ts`, "remaining <= 0 &&", "remaining <= 5 &&"],
   ["unless it is held", `${LIVE}automaticPress.ts`, "heldSince === null", "true"],

@@ -82,7 +82,7 @@ export const OPERATIONS: Readonly<
   club: {
     about: "A club, its members and all that it has.",
     operations: {
-      "POST /api/clubs": operation("makeClub", "Makes another club.", { refusals: ["full"] }),
+      "POST /api/clubs": operation("makeClub", "Makes another club.", { refusals: ["full", "not_found"] }),
       "GET /api/clubs/{clubId}": operation("getClub", "Reads a club."),
       "PUT /api/clubs/{clubId}": operation("renameClub", "Changes a club's name."),
       "DELETE /api/clubs/{clubId}": operation("deleteClub", "Deletes a club with all that it has."),

@@ -4,7 +4,7 @@ import { Refusal } from "./errors/refusal";
 import { type LeastRate, USUAL_RATE } from "./live/slowReader";
 
 /** A request's body has to be there so soon after its head, milliseconds: a slow one holds nothing up for longer. Custom. */
-const PATIENCE = 30_000;
+const PATIENCE_MS = 30_000;
 
 /** What was answered before its body had come is not waited for longer than this, milliseconds. Custom. */
 const LINGER = 3_000;
@@ -21,7 +21,11 @@ declare module "fastify" {
  * waited for without end, and what was refused before it was read keeps no connection.
  * @throws Refusal `unsupported_media_type`
  */
-export function guardBodies(app: FastifyInstance, patience = PATIENCE, rate: LeastRate = USUAL_RATE): void {
+export function guardBodies(
+  app: FastifyInstance,
+  patience = PATIENCE_MS,
+  rate: LeastRate = USUAL_RATE,
+): void {
   app.addHook("onRequest", async (request) => {
     const encoding = request.headers["content-encoding"];
     if (encoding && encoding.toLowerCase() !== "identity") {

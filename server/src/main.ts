@@ -8,7 +8,7 @@ import { readConfig } from "./process/config";
 import { keepPurged } from "./upkeep/purge";
 
 /** Requests that are not answered this long after the server was told to stop are given up, milliseconds. */
-const PATIENCE = 10_000;
+const PATIENCE_MS = 10_000;
 
 const config = readConfig(process.env);
 await migrate(config.databaseUrl);
@@ -27,7 +27,7 @@ let stopping = false;
 async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
-  setTimeout(() => process.exit(1), PATIENCE).unref();
+  setTimeout(() => process.exit(1), PATIENCE_MS).unref();
   endPurging();
   await app.close();
   await database.sequelize.close();

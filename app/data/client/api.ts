@@ -1,6 +1,6 @@
 import { ERROR_CODES, type ErrorCode, HEADERS } from "@tonodrome/core/api";
 import { isRecord } from "~/data/device/storage";
-import { PATIENCE } from "~/early/asks";
+import { PATIENCE_MS } from "~/early/asks";
 import { type AnswerName, type AnswerOf, bodyFrom, ChecksMissing, checked } from "./answers";
 import { type Asked, askedNow, hearServerTime } from "./clock";
 import { takeEarly } from "./early";
@@ -73,7 +73,7 @@ async function request<Name extends AnswerName>(
   name: Name,
   path: string,
   init: RequestInit,
-  { patience = PATIENCE, atSight = false }: Asking,
+  { patience = PATIENCE_MS, atSight = false }: Asking,
 ): Promise<AnswerOf<Name>> {
   const asked = askedNow();
   const early = init.method === "GET" ? takeEarly(path) : null;
@@ -116,7 +116,7 @@ export const bodyOf: typeof bodyFrom = (name, from) => here(bodyFrom(name, from)
  */
 export async function askTime(): Promise<void> {
   const asked = askedNow();
-  const answer = await fetch("/health", { signal: AbortSignal.timeout(PATIENCE) }).catch(() => null);
+  const answer = await fetch("/health", { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => null);
   heard(answer !== null);
   if (!answer) throw unreachable();
   hearTime(answer, asked);

@@ -2,10 +2,10 @@ import { type Change, TOPICS } from "@tonodrome/core/api";
 import { isRecord } from "~/data/device/storage";
 
 /** A stream that was refused is asked for again after this long, milliseconds: the server may only be starting. */
-const PATIENCE = 10_000;
+const RETRY_MS = 10_000;
 
 /** A stream that takes longer to open comes too late for what changed since the page was read, milliseconds. Custom. */
-const SOON = 1_000;
+const QUICK_MS = 1_000;
 
 /** A change, where what was sent is one that is understood here. */
 function changeIn(sent: unknown): Change | null {
@@ -38,7 +38,7 @@ export function followChanges(
     const fresh = new EventSource(`/api${path}`);
     const asked = performance.now();
     fresh.onopen = () => {
-      if (!isFirst || performance.now() - asked > SOON) onMissed();
+      if (!isFirst || performance.now() - asked > QUICK_MS) onMissed();
       isFirst = false;
     };
     fresh.onmessage = ({ data }) => {
@@ -50,7 +50,7 @@ export function followChanges(
       if (fresh.readyState !== EventSource.CLOSED) return;
       onMissed();
       stream = null;
-      timer = setTimeout(follow, PATIENCE);
+      timer = setTimeout(follow, RETRY_MS);
     };
     return fresh;
   };

@@ -5,7 +5,7 @@ import { ask, bodyOf } from "~/data/client/api";
 import { makeDrafts } from "~/data/outbox/drafts";
 
 /** How long after the last edit a day is saved by itself, and how long after no answer it is tried again, milliseconds. */
-const PAUSE = 1200;
+const PAUSE_MS = 1200;
 const RETRY = 8000;
 
 /** The steps of a day; null where it is the usual one. */
@@ -26,7 +26,7 @@ export const dayDrafts = makeDrafts<Steps, Day, (typeof BOTH)[number]>({
   },
   meet: ({ value }) => ({ together: value, meetings: BOTH }),
   upon: ({ value }, theirs, side) => (side === "mine" ? value : theirs.steps),
-  pause: PAUSE,
+  pause: PAUSE_MS,
   retry: RETRY,
   words: (count) => (count === 1 ? "1 day" : `${count} days`),
 });

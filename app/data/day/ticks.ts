@@ -19,7 +19,7 @@ const DEVICE = "device";
 /** How long after no answer it is tried again, milliseconds. */
 const RETRY = 8_000;
 /** Ticks in one request, as the server takes them. */
-const TOGETHER = 200;
+const TICKS_AT_A_TIME = 200;
 
 const keptSchema = z.array(tickSchema);
 const NONE: readonly Tick[] = [];
@@ -49,7 +49,7 @@ export const shownTicks = (path: string, read: readonly Tick[]): readonly Tick[]
 
 /** Sends what a device has of one start's lists. @param path where they are sent: what they are kept under says it */
 async function send(all: readonly Tick[], path: string): Promise<void> {
-  const sent = all.slice(0, TOGETHER);
+  const sent = all.slice(0, TICKS_AT_A_TIME);
   try {
     const { ticks } = await ask("ticks", "POST", path, { ticks: sent });
     answeredTicks.setState(new Map(answeredTicks.getState()).set(path, ticks), true);

@@ -12,7 +12,7 @@ import { keptKeys } from "~/data/device/storage";
 import { type Conflict, type Draft, makeDrafts } from "~/data/outbox/drafts";
 
 /** How long after the last edit a warm-up is saved by itself, and how long after no answer it is tried again, milliseconds. */
-const PAUSE = 1200;
+const PAUSE_MS = 1200;
 const RETRY = 8000;
 
 /** Before every edit that is kept, of whatever. */
@@ -56,7 +56,7 @@ export const planDrafts = makeDrafts<PlanBody, Plan, Meeting>({
     return { together: body, meetings: base ? meetings : WHOLE };
   },
   upon: ({ base, value }, theirs, side) => planUpon(base, value, theirs, side),
-  pause: PAUSE,
+  pause: PAUSE_MS,
   retry: RETRY,
   words: (count) => (count === 1 ? "1 warm-up" : `${count} warm-ups`),
 });

@@ -14,7 +14,7 @@ import { KEPT } from "./keys";
  */
 
 /** Answers older than this are not shown as if they were today's, milliseconds. */
-const LONGEST = 36 * 3_600_000;
+const KEPT_MS = 36 * 3_600_000;
 
 /** Changes come in bursts; they are kept at most so often, milliseconds. */
 const EVERY = 500;
@@ -72,7 +72,7 @@ export function keepQueries(queryClient: QueryClient, whose: KeptFor): () => voi
   const [unsubscribe, restored] = persistQueryClient({
     queryClient,
     persister: persisterOf(whose, () => isEnded || forgotten !== begun),
-    maxAge: LONGEST,
+    maxAge: KEPT_MS,
     dehydrateOptions: {
       shouldDehydrateQuery: (q) => q.state.status === "success" && KEPT.has(String(q.queryKey[0])),
       shouldDehydrateMutation: () => false,

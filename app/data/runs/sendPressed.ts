@@ -9,7 +9,7 @@ import { get, put, sendBy } from "./store";
 const FINAL: ReadonlySet<string> = new Set(["not_found", "invalid_input", "full"]);
 
 /** Presses sent in one request. */
-const TOGETHER = 200;
+const PRESSES_AT_A_TIME = 200;
 
 /** Presses that were sent and not answered: the server may have them as they were then. */
 const unsure = new Set<string>();
@@ -32,7 +32,7 @@ export async function sendPressed(id: string): Promise<void> {
     }
     const { events, recorded } = get(id) as KeptRun;
     const known = new Set(recorded);
-    const unsent = events.filter((e) => !known.has(e.id)).slice(0, TOGETHER);
+    const unsent = events.filter((e) => !known.has(e.id)).slice(0, PRESSES_AT_A_TIME);
     if (unsent.length > 0) await sendPresses(id, base, unsent);
   } catch (error) {
     if (!(error instanceof ApiFailure) || !FINAL.has(error.code)) throw error;

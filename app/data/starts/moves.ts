@@ -14,7 +14,7 @@ import { makeOutbox } from "~/data/outbox/outbox";
  */
 
 /** So long after the last press a move is sent, and after no answer again, milliseconds. */
-const PAUSE = 500;
+const PAUSE_MS = 500;
 const RETRY = 3_000;
 
 /** Sent without an answer, so many are remembered. Custom. */
@@ -124,7 +124,7 @@ export const moves = makeOutbox<Move>({
   isUnsent: () => true,
   clubOf: ({ clubId }) => clubId,
   send,
-  pause: PAUSE,
+  pause: PAUSE_MS,
   retry: RETRY,
   words: (count) => (count === 1 ? "1 moved start" : `${count} moved starts`),
 });

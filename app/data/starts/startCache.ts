@@ -4,7 +4,7 @@ import type { AnswerName, AnswerOf } from "~/data/client/answers";
 import { earlyBody } from "~/data/client/early";
 import type { ClubAsk } from "~/data/queries/clubAsk";
 import { putGlance } from "~/data/queries/glances";
-import { LOOK_BACK, startsPath, wholePath } from "~/early/asks";
+import { LOOK_BACK_MS, startsPath, wholePath } from "~/early/asks";
 
 /** Today opens with them. */
 const AT_SIGHT = { atSight: true };
@@ -18,7 +18,7 @@ export function putStart(client: QueryClient, start: Start): void {
   client.setQueryData<Start[]>(["starts"], (starts) => {
     if (!starts) return undefined;
     const others = starts.filter((s) => s.id !== start.id);
-    const isListed = Date.parse(start.startsAt) >= Date.now() - LOOK_BACK;
+    const isListed = Date.parse(start.startsAt) >= Date.now() - LOOK_BACK_MS;
     return [...others, ...(isListed ? [start] : [])].sort(
       (a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt),
     );

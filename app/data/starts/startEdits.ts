@@ -11,7 +11,7 @@ import { makeOutbox } from "~/data/outbox/outbox";
  */
 
 /** How long after the last change a start is saved by itself, and how long after no answer it is tried again, milliseconds. */
-const PAUSE = 800;
+const PAUSE_MS = 800;
 const RETRY = 8_000;
 
 /** What was changed of a start and is not on the server. */
@@ -87,7 +87,7 @@ export const startEdits = makeOutbox<StartEdit>({
   mayGo: ({ theirs }) => theirs === undefined,
   clubOf: ({ clubId }) => clubId,
   send,
-  pause: PAUSE,
+  pause: PAUSE_MS,
   retry: RETRY,
   words: (count) => (count === 1 ? "1 edited start" : `${count} edited starts`),
 });

@@ -39,7 +39,7 @@ function Armed({ id }: { id: string }) {
 const TOO_LATE = 120_000;
 
 /** Timers of a browser hold at most about so long, milliseconds: nobody leaves a page open for longer. */
-const LONGEST = 2_000_000_000;
+const LONGEST_TIMER_MS = 2_000_000_000;
 
 /** Calls that have been made here, so that none comes twice. */
 const made = new Set<string>();
@@ -70,7 +70,7 @@ function Calls({ start, read }: { start: Start; read: Day }) {
     const next = alarmsOf(frame).find(
       (alarm) => alarm.at > now - TOO_LATE && !made.has(`${start.id} ${alarm.key}`),
     );
-    if (!next || next.at - now > LONGEST) return;
+    if (!next || next.at - now > LONGEST_TIMER_MS) return;
     const timer = setTimeout(() => call(next), Math.max(0, next.at - now));
     return () => clearTimeout(timer);
   }, [frame, isFitted, start.id, called, ahead]);

@@ -124,7 +124,7 @@ export interface FitAnswers {
 export type FitMessage = { progress: number } | { answer: FitAnswers[keyof FitAnswers] } | { failed: true };
 
 /** What is answered within this is not worth telling how far it is, ms. */
-const SOON = 100;
+const QUICK_MS = 100;
 /** Nor is less than a tenth more. */
 const NOTABLE = 0.1;
 
@@ -135,7 +135,7 @@ function teller(): (progress: number) => void {
   const since = performance.now();
   let said = 0;
   return (progress) => {
-    if (progress < said + NOTABLE || performance.now() - since < SOON) return;
+    if (progress < said + NOTABLE || performance.now() - since < QUICK_MS) return;
     said = progress;
     say({ progress });
   };

@@ -1,4 +1,4 @@
-import { REMEMBERED } from "@tonodrome/core";
+import { REMEMBERED_SECONDS } from "@tonodrome/core";
 import type { ClubEvent, Start } from "@tonodrome/core/api";
 import type { StartBefore } from "~/features/fit/fitWorker";
 
@@ -16,7 +16,7 @@ export function startsBefore(
   const before = others.flatMap((other) => {
     const agoSeconds = secondsBetween(other.startsAt, start.startsAt);
     const isOf = other.id !== start.id && other.athlete.id === start.athlete.id;
-    return isOf && agoSeconds > 0 && agoSeconds < REMEMBERED ? [{ other, agoSeconds }] : [];
+    return isOf && agoSeconds > 0 && agoSeconds < REMEMBERED_SECONDS ? [{ other, agoSeconds }] : [];
   });
   return {
     key: before.map(({ other, agoSeconds }) => `${other.stamp} ${agoSeconds}`).join(),

@@ -14,7 +14,7 @@ export interface DayAxis {
 const STEPS = [HOUR_MS / 4, HOUR_MS / 2, HOUR_MS, 2 * HOUR_MS, 4 * HOUR_MS];
 const MOST_MARKS = 9;
 /** A day longer than this is no day of one clock: the pictures would be specks. Custom. */
-const LONGEST = 12 * HOUR_MS;
+const LONGEST_DAY_MS = 12 * HOUR_MS;
 
 /**
  * The clock of the first day among starts: from the earliest that somebody is ready, to the last start.
@@ -29,7 +29,7 @@ export function dayAxisOf(ahead: readonly Start[], now: number): DayAxis | null 
   if (same.length < 2) return null;
   const from = Math.min(...same.map((s) => Date.parse(s.readyAt)));
   const to = Math.max(...same.map((s) => Date.parse(s.startsAt)));
-  if (to - from > LONGEST) return null;
+  if (to - from > LONGEST_DAY_MS) return null;
   const step = STEPS.find((s) => (to - from) / s <= MOST_MARKS) ?? HOUR_MS;
   const marks: number[] = [];
   for (let at = Math.ceil(from / step) * step; at <= to; at += step) marks.push(at);

@@ -10,8 +10,8 @@ const device = runDevice(start);
 const { begin, kept } = device;
 
 /** Runs, so many at a time. */
-const TOGETHER = 50;
-const BATCHES = Math.ceil(casesOf(400) / TOGETHER);
+const RUNS_AT_A_TIME = 50;
+const BATCHES = Math.ceil(casesOf(400) / RUNS_AT_A_TIME);
 
 it("many runs, pressed at random, offline at times, sent twice and out of order: both sides agree on every one", async () => {
   let seed = 20_261_126;
@@ -22,7 +22,7 @@ it("many runs, pressed at random, offline at times, sent twice and out of order:
   const any = <T>(of: readonly T[]): T => of[Math.floor(chance() * of.length)] as T;
   let pressed = 0;
   for (let batch = 0; batch < BATCHES; batch++) {
-    const ids = Array.from({ length: TOGETHER }, begin);
+    const ids = Array.from({ length: RUNS_AT_A_TIME }, begin);
     const made = new Map(ids.map((id) => [id, 0]));
     for (const id of ids) {
       device.runs.pressRun(id, { kind: "begin" });
@@ -32,7 +32,7 @@ it("many runs, pressed at random, offline at times, sent twice and out of order:
       device.server.up = chance() > 0.3;
       device.server.losesAnswers = chance() < 0.3;
       device.server.reorders = chance() < 0.5;
-      for (let n = 0; n < TOGETHER * 2; n++) {
+      for (let n = 0; n < RUNS_AT_A_TIME * 2; n++) {
         const id = any(ids);
         device.runs.pressRun(id, anyPress(chance));
         made.set(id, (made.get(id) ?? 0) + 1);
@@ -58,7 +58,7 @@ it("many runs, pressed at random, offline at times, sent twice and out of order:
     device.server.runs.clear();
     device.reopen();
   }
-  expect(pressed).toBe(BATCHES * TOGETHER * 2 * 6);
+  expect(pressed).toBe(BATCHES * RUNS_AT_A_TIME * 2 * 6);
 }, 600_000);
 
 function anyPress(chance: () => number): Parameters<typeof device.runs.pressRun>[1] {

@@ -2,7 +2,7 @@ import { MOST } from "@tonodrome/core/api";
 import { forgetEarly, takeEarly } from "~/data/client/early";
 import { dropSight, forgetSight, keepSight } from "~/data/device/sight";
 import { askEarly } from "~/early/askEarly";
-import { startsPath, TOGETHER, wholePath } from "~/early/asks";
+import { STARTS_AT_A_TIME, startsPath, wholePath } from "~/early/asks";
 import { SIGHT } from "~/early/keptKeys";
 import { showSight } from "~/early/sight";
 
@@ -51,7 +51,7 @@ describe("what is asked while the application is loading", () => {
       "/api/clubs/second/starts/whole?ids=a,b",
     ]);
     expect(startsPath(NOW + 29_000)).toBe(startsPath(NOW));
-    expect(TOGETHER).toBe(MOST.startsTogether);
+    expect(STARTS_AT_A_TIME).toBe(MOST.startsTogether);
     expect([...bodies.keys()]).toEqual(asked.map((path) => path.replace("/api", "")));
   });
 

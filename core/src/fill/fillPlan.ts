@@ -3,8 +3,8 @@ import { MOST_GAP, MOST_GAPS, type PlanBody } from "../plan/plan";
 import { cutText } from "../words/cutText";
 import { listOf } from "../words/listOf";
 import { wordKey } from "../words/sameWord";
-import { type Frame, frameOf } from "./build/frame";
-import { firstParts } from "./build/parts";
+import { type Frame, frameOf } from "./assemble/frame";
+import { firstParts } from "./assemble/parts";
 import type { FillInput } from "./input/fillInput";
 import { improved } from "./seek/improve";
 

@@ -1,5 +1,6 @@
 import type { z } from "zod";
 import type { Fault } from "../words/fault";
+import { withoutMark } from "./byteOrderMark";
 
 /** Most characters a file may have: far more than the largest that is taken. */
 export const LONGEST_FILE = 4_000_000;
@@ -13,8 +14,7 @@ export function readJson<S extends z.ZodType>(
     return { faults: [{ path: [], message: `The file is too long: at most ${LONGEST_FILE} characters.` }] };
   let data: unknown;
   try {
-    // Some editors put a byte-order mark before everything.
-    data = JSON.parse(text.replace(/^\ufeff/, ""));
+    data = JSON.parse(withoutMark(text));
   } catch (error) {
     return { faults: [{ path: [], message: `This is not JSON: ${(error as Error).message}` }] };
   }

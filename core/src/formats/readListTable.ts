@@ -1,5 +1,6 @@
 import { headFaults } from "../startList/columns";
 import type { TableRead } from "../startList/listTable";
+import { withoutMark } from "./byteOrderMark";
 import { calendarTable } from "./calendarTable";
 import { csvTable } from "./csvTable";
 
@@ -16,8 +17,7 @@ export function readListTable(text: string): TableRead {
         },
       ],
     };
-  // Some programs put a byte-order mark before everything.
-  const plain = text.replace(/^\ufeff/, "");
+  const plain = withoutMark(text);
   return /^\s*BEGIN:VCALENDAR/i.test(plain) ? calendarTable(plain) : headed(csvTable(plain));
 }
 

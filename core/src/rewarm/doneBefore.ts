@@ -2,7 +2,7 @@ import { z } from "zod";
 import { tagsSchema } from "../drill/details";
 import { intensitySchema } from "../words/intensity";
 import { nameSchema } from "../words/text";
-import { REMEMBERED } from "./memory";
+import { REMEMBERED_SECONDS } from "./memory";
 
 /** Most that is remembered of a day: three starts with long warm-ups. */
 const MOST_DONE = 400;
@@ -12,8 +12,8 @@ export const doneBeforeSchema = z
   .strictObject({
     name: nameSchema,
     /** Whole seconds from the later start: both negative. */
-    fromSeconds: z.number().int().min(-REMEMBERED).max(0),
-    toSeconds: z.number().int().min(-REMEMBERED).max(0),
+    fromSeconds: z.number().int().min(-REMEMBERED_SECONDS).max(0),
+    toSeconds: z.number().int().min(-REMEMBERED_SECONDS).max(0),
     /** Per cent of maximum effort. */
     effort: intensitySchema,
     /** The share of it that is work, 0 to 1. */
@@ -35,7 +35,7 @@ export const allDoneSchema = z
 /** All of it in the order of its beginning, as far as it is remembered. */
 export function remembered(done: readonly DoneBefore[]): DoneBefore[] {
   return done
-    .filter((d) => d.fromSeconds >= -REMEMBERED && d.toSeconds <= 0)
+    .filter((d) => d.fromSeconds >= -REMEMBERED_SECONDS && d.toSeconds <= 0)
     .toSorted((a, b) => a.fromSeconds - b.fromSeconds)
     .slice(-MOST_DONE);
 }

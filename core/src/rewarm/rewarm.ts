@@ -23,7 +23,7 @@ export interface Rewarm {
 }
 
 /** Rests that coaches have a figure for, and the one after which a warm-up is one like any other, minutes. */
-const SOON = 20;
+const SOON_MINUTES = 20;
 const LONG = 180;
 const LIKE_ANY = 360;
 
@@ -45,13 +45,13 @@ export function rewarmAfter(done: readonly DoneBefore[], figures: RewarmFigures)
     after: last.name,
     restSeconds,
     raise: share([
-      [SOON, soon],
+      [SOON_MINUTES, soon],
       [HOUR_MINUTES, hour],
       [LONG, easy],
       [LIKE_ANY, 100],
     ]),
     others: share([
-      [SOON, soon],
+      [SOON_MINUTES, soon],
       [HOUR_MINUTES, hour],
       [LONG, 100],
     ]),

@@ -6,7 +6,7 @@ import { judgedFill } from "../../src/fill/seek/judgedFill";
 import { fitPlan } from "../../src/fit/fit";
 import { allDoneSchema } from "../../src/rewarm/doneBefore";
 import { doneIn } from "../../src/rewarm/doneIn";
-import { REMEMBERED } from "../../src/rewarm/memory";
+import { REMEMBERED_SECONDS } from "../../src/rewarm/memory";
 import { type RewarmFigures, rewarmAfter, shareOf } from "../../src/rewarm/rewarm";
 import { wholeDay } from "../../src/rewarm/wholeDay";
 import { roundLength } from "../../src/time/clock";
@@ -133,7 +133,7 @@ describe("what earlier starts had the body do", () => {
       { title: "Heat", fit: { ...fit, placements: [] }, event: null, agoSeconds: 900 },
     ]);
     expect(event).toMatchObject({ toSeconds: lengthSeconds - 900, effort: targetLevel });
-    expect(doneIn([{ title: "Heat", fit, event: null, agoSeconds: REMEMBERED + 1 }])).toEqual([]);
+    expect(doneIn([{ title: "Heat", fit, event: null, agoSeconds: REMEMBERED_SECONDS + 1 }])).toEqual([]);
   });
 
   it("makes the forecast warmer soon after, and hardly differs after four hours", () => {

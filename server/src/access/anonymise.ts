@@ -9,7 +9,7 @@ import { notFound } from "../errors/refusal";
 import { mapTexts } from "../validation/mapTexts";
 
 /** Rows rewritten at a time. */
-const TOGETHER = 200;
+const ROWS_AT_A_TIME = 200;
 
 /** Fields whose words are a coach's about the athlete, wherever they stand in what is theirs: they go altogether. */
 const ABOUT_THEM = new Set(["focus", "why", "note", "notes", "first", "line"]);
@@ -100,12 +100,12 @@ export async function anonymise(
   ): Promise<string[]> {
     const columns = Object.keys(rules);
     const changed: string[] = [];
-    for (let offset = 0; ; offset += TOGETHER) {
+    for (let offset = 0; ; offset += ROWS_AT_A_TIME) {
       const rows = await table.findAll({
         where,
         attributes: [...keys, ...columns],
         order: keys,
-        limit: TOGETHER,
+        limit: ROWS_AT_A_TIME,
         offset,
         transaction,
       });
@@ -117,7 +117,7 @@ export async function anonymise(
         await table.update(after, { where: { clubId, ...of }, transaction });
         changed.push(String(before.id));
       }
-      if (rows.length < TOGETHER) return changed;
+      if (rows.length < ROWS_AT_A_TIME) return changed;
     }
   }
   const inPlan = { body: inJson(planBodySchema, own) };

@@ -4,7 +4,7 @@ import type { Glance } from "@tonodrome/core/judge";
 import type { Threads } from "../threads/threads";
 
 /** So many are remembered, of all clubs. Custom. */
-const REMEMBERED = 2_000;
+const MOST_REMEMBERED = 2_000;
 
 /** The glances that were last taken, the oldest first, by what they are of; those that are being taken among them. */
 const taken = new Map<string, Promise<Glance | null>>();
@@ -21,7 +21,7 @@ function glanceAt(threads: Threads, start: Start, seconds: number): Promise<Glan
   // What could not be taken just now is tried again the next time.
   if (!known) glance.catch(() => taken.delete(of));
   for (const oldest of taken.keys()) {
-    if (taken.size <= REMEMBERED) break;
+    if (taken.size <= MOST_REMEMBERED) break;
     taken.delete(oldest);
   }
   return glance.catch(() => null);

@@ -21,7 +21,7 @@ import type {
 } from "../db/models/rows";
 
 /** Rows read at a time: what is held of a club at any moment. */
-const TOGETHER = 50;
+const ROWS_AT_A_TIME = 50;
 
 /** Longest pause of whoever reads the file, seconds: then it is given up, and the database with it. */
 const LONGEST_PAUSE = 60;
@@ -54,12 +54,12 @@ export async function* exportClub(
         await table.findAll({
           where: { clubId, ...more, ...(last ? { id: { [Op.gt]: last } } : {}) },
           order: ["id"],
-          limit: TOGETHER,
+          limit: ROWS_AT_A_TIME,
           transaction,
         })
       ).map((row) => row.get() as Row);
       yield* rows;
-      if (rows.length < TOGETHER) return;
+      if (rows.length < ROWS_AT_A_TIME) return;
       last = rows.at(-1)?.id ?? null;
     }
   }

@@ -9,7 +9,7 @@ import { checkFigures } from "../validation/checkFigures";
 import type { ClubReading, Placed } from "./readClubFile";
 
 /** Rows written with one statement, and about how many characters of them. */
-const TOGETHER = 200;
+const ROWS_AT_A_TIME = 200;
 const CHARACTERS = 1_000_000;
 
 /** Who imports, and whether they still may when all is read: a long file outlasts a demotion. */
@@ -175,7 +175,7 @@ function makeWriter({ models }: Database, clubId: string, transaction: Transacti
     const rows = waiting.get(table) ?? [];
     rows.push({ clubId, ...row });
     characters += size;
-    if (rows.length >= TOGETHER || characters > CHARACTERS) await flush();
+    if (rows.length >= ROWS_AT_A_TIME || characters > CHARACTERS) await flush();
   }
 
   async function flush(): Promise<void> {

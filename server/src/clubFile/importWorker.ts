@@ -11,7 +11,7 @@ import { readClubFile } from "./readClubFile";
  */
 
 /** A statement of an import writes many rows, milliseconds. */
-const PATIENCE = { statement: 120_000, lock: 5_000, idle: 60_000 };
+const PATIENCE_MS = { statement: 120_000, lock: 5_000, idle: 60_000 };
 
 const port = parentPort as NonNullable<typeof parentPort>;
 const { databaseUrl, clubId, importer } = workerData as {
@@ -42,7 +42,7 @@ async function* chunks(): AsyncGenerator<Uint8Array> {
   }
 }
 
-const database = connect(databaseUrl, 1, PATIENCE);
+const database = connect(databaseUrl, 1, PATIENCE_MS);
 try {
   await importClub(database, clubId, importer, await readClubFile(chunks()));
   tell({ done: true });

@@ -37,7 +37,7 @@ const LONGEST_PAUSE = 5_000;
 
 /** How often the connection that listens is tried, and how long it may take to answer, milliseconds: one can die in silence. Custom. */
 const TRIED = 15_000;
-const PATIENCE = 5_000;
+const PATIENCE_MS = 5_000;
 
 /**
  * Live updates through PostgreSQL's LISTEN and NOTIFY: the servers share nothing else. The notification is sent after
@@ -63,7 +63,7 @@ export function makeChanges({ sequelize }: Database, listenUrl: string): Changes
 
   async function listen(): Promise<void> {
     if (isClosed) return;
-    const fresh = new Client({ connectionString: listenUrl, keepAlive: true, query_timeout: PATIENCE });
+    const fresh = new Client({ connectionString: listenUrl, keepAlive: true, query_timeout: PATIENCE_MS });
     client = fresh;
     const tried = setInterval(() => {
       fresh.query("SELECT 1").catch(() => fresh.connection.stream.destroy());

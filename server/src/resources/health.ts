@@ -3,7 +3,7 @@ import { Refusal } from "../errors/refusal";
 import type { Resource } from "./context";
 
 /** A database that has not answered by then is away, milliseconds: a balancer does not wait longer. */
-const PATIENCE = 2_000;
+const PATIENCE_MS = 2_000;
 
 /**
  * `/health` says the process answers. `/ready` says that it can do its work: its database answers and it is not about
@@ -24,7 +24,7 @@ export const health: Resource =
       const late = new Promise<never>((_resolve, reject) => {
         timer = setTimeout(
           () => reject(new Refusal("unavailable", "The database does not answer.")),
-          PATIENCE,
+          PATIENCE_MS,
         );
       });
       const asked = sequelize.query("SELECT 1");

@@ -17,7 +17,7 @@ const LANE: Record<TaskName, Lane> = {
 const MOST_WAITING = { long: 6, short: 200 };
 
 /** Longest time for one job once it has begun, and for a thread to begin, milliseconds; and its memory, megabytes. Custom. */
-const LONGEST = 5_000;
+const LONGEST_MS = 5_000;
 const LONGEST_LOADING = 30_000;
 const MOST_MEMORY = 256;
 
@@ -99,7 +99,7 @@ export function makeThreads(file: string): Threads {
         };
         giveUpAfter(LONGEST_LOADING);
         const hear = (said: JobAnswer) =>
-          "begun" in said ? giveUpAfter(how.longest ?? LONGEST) : settle(said);
+          "begun" in said ? giveUpAfter(how.longest ?? LONGEST_MS) : settle(said);
         const hangUp = () => fail(gone());
         const failed = (error: Error & { code?: string }) =>
           fail(error.code === "ERR_WORKER_OUT_OF_MEMORY" ? tooLarge() : error);

@@ -4,7 +4,7 @@ import type { Database } from "../db/connect";
 const DEMO_LIFE = "1 day";
 
 /** What is over is kept so long, for whoever asks what became of it. */
-const REMEMBERED = "90 days";
+const KEPT_FOR = "90 days";
 
 /** How often it is looked for what has expired, milliseconds. */
 const EVERY = 900_000;
@@ -27,12 +27,12 @@ const PURGE = [
   "DELETE FROM sessions WHERE expires_at < now()",
   "DELETE FROM password_resets WHERE expires_at < now()",
   "DELETE FROM rate_limits WHERE expire < extract(epoch FROM now()) * 1000",
-  `DELETE FROM invites WHERE coalesce(withdrawn_at, used_at, expires_at) < now() - interval '${REMEMBERED}'`,
+  `DELETE FROM invites WHERE coalesce(withdrawn_at, used_at, expires_at) < now() - interval '${KEPT_FOR}'`,
   `DELETE FROM shares h USING starts s WHERE s.club_id = h.club_id AND s.id = h.start_id
-    AND coalesce(h.withdrawn_at, h.expires_at, s.starts_at) < now() - interval '${REMEMBERED}'`,
-  `DELETE FROM calendars WHERE withdrawn_at < now() - interval '${REMEMBERED}'`,
+    AND coalesce(h.withdrawn_at, h.expires_at, s.starts_at) < now() - interval '${KEPT_FOR}'`,
+  `DELETE FROM calendars WHERE withdrawn_at < now() - interval '${KEPT_FOR}'`,
   // Nobody comes to an order but by a start that stands in it.
-  `DELETE FROM running_orders o WHERE (o.slots -> -1 ->> 'at')::timestamptz < now() - interval '${REMEMBERED}'
+  `DELETE FROM running_orders o WHERE (o.slots -> -1 ->> 'at')::timestamptz < now() - interval '${KEPT_FOR}'
     AND NOT EXISTS (SELECT 1 FROM starts s WHERE s.club_id = o.club_id AND s.order_id = o.id)`,
 ];
 

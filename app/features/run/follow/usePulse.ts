@@ -26,7 +26,7 @@ export interface Pulse {
 
 /** One in so many seconds is kept, so many of them together in one event. */
 const EVERY = 5;
-const TOGETHER = 12;
+const RATES_AT_A_TIME = 12;
 
 /** So many of the last ones are shown. */
 const SHOWN = 36;
@@ -64,7 +64,7 @@ export function usePulse(source: PulseSource, runId: string, state: RunState, wa
       if (second++ % EVERY === 0) {
         kept.push(rate);
         recent = [...recent, rate].slice(-SHOWN);
-        if (kept.length === TOGETHER) record();
+        if (kept.length === RATES_AT_A_TIME) record();
       }
       setPulse({ simulated: source.simulated, rate, recent });
     });

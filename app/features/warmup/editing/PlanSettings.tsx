@@ -2,7 +2,7 @@ import { type Limits, MINUTE_SECONDS, orderedWait, type PlanBody, spokenLength }
 import { Text, View } from "react-native";
 import { Amount } from "~/features/fields/fields";
 
-const LONGEST = 4 * 3600;
+const LONGEST_SECONDS = 4 * 3600;
 
 interface PlanSettingsProps {
   body: PlanBody;
@@ -71,7 +71,7 @@ interface MinutesProps {
 }
 
 /** A length in minutes. */
-function Minutes({ label, seconds, most = LONGEST, onChange }: MinutesProps) {
+function Minutes({ label, seconds, most = LONGEST_SECONDS, onChange }: MinutesProps) {
   return (
     <Amount
       label={label}

@@ -11,7 +11,7 @@ const MOST_IN_BOUT = 20;
 const MOST_COUNTED = 60;
 /** Times are chosen in so many seconds, up to so long. Custom. */
 const TIME_STEP = 5;
-const LONGEST = 3600;
+const LONGEST_SECONDS = 3600;
 /** Where there are bouts, so near is near enough for the more usual of two amounts, as a share of the length. Custom. */
 const NEAR = 0.1;
 
@@ -84,7 +84,10 @@ function nearest(
 
 function amounts(dose: PlainDose): Amount[] {
   if (dose.kind === "time")
-    return Array.from({ length: LONGEST / TIME_STEP }, (_, i) => ({ bouts: 1, each: (i + 1) * TIME_STEP }));
+    return Array.from({ length: LONGEST_SECONDS / TIME_STEP }, (_, i) => ({
+      bouts: 1,
+      each: (i + 1) * TIME_STEP,
+    }));
   const [bouts, each] = outerRange(dose) ? [MOST_BOUTS, MOST_IN_BOUT] : [1, MOST_COUNTED];
   return Array.from({ length: bouts * each }, (_, i) => ({
     bouts: Math.floor(i / each) + 1,

@@ -1,7 +1,7 @@
 import type { Approach } from "../../approach/approaches";
 import { levelsOf } from "../../dose/levelsOf";
 import { EASY_EFFORT } from "../../words/effort";
-import { easyFor } from "../shape/dosed";
+import { easyFor, LEAST_RAISE_SECONDS } from "../shape/dosed";
 import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, hasPurpose } from "./choice";
 import { raisesWarmth } from "./why";
@@ -15,7 +15,7 @@ export function chooseRaise(choices: readonly Choice[], approach: Approach, shap
   const circuit = approach.sides.first === "circuit" && shape.raise >= LEAST_CIRCUIT;
   const all = choices.filter(raises);
   // What cannot be as short as the raise is would take the time of all that follows.
-  const most = TOO_LONG * Math.max(LEAST_RAISE, shape.raise);
+  const most = TOO_LONG * Math.max(LEAST_RAISE_SECONDS, shape.raise);
   const short = all.filter((c) => (levelsOf(easyFor(c.drill.dose, shape.raise))[0]?.seconds ?? 0) <= most);
   const pool = short.length > 0 ? short : all;
   const score = (c: Choice) =>
@@ -30,7 +30,7 @@ export function chooseRaise(choices: readonly Choice[], approach: Approach, shap
   const holds = (c: Choice) => {
     const levels = levelsOf(length(c));
     const isLong = (levels.at(-1)?.seconds ?? 0) >= 0.8 * FIRST_SHARE * shape.raise;
-    return isLong && (c.drill.dose.kind === "time" || (levels[0]?.seconds ?? 0) >= LEAST_RAISE);
+    return isLong && (c.drill.dose.kind === "time" || (levels[0]?.seconds ?? 0) >= LEAST_RAISE_SECONDS);
   };
   const byScore = pool.toSorted((a, b) => score(b) - score(a));
   const first = byScore.find(holds) ?? byScore[0];
@@ -48,9 +48,6 @@ export function chooseRaise(choices: readonly Choice[], approach: Approach, shap
     })
     .toSorted((a, b) => a.choice.drill.intensity - b.choice.drill.intensity);
 }
-
-/** What raises first takes so long however it is squeezed, seconds: coaches' 60 to 90 when short of time. */
-const LEAST_RAISE = 60;
 
 /** A drill whose shortest is so many times the raise is none of it. Custom. */
 const TOO_LONG = 1.25;

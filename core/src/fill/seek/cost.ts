@@ -2,9 +2,10 @@ import { sidesOf } from "../../plan/coverage";
 import type { Severity } from "../../plan/finding";
 import { EASY_EFFORT } from "../../words/effort";
 import { wordKey } from "../../words/sameWord";
-import type { Frame } from "../build/frame";
+import type { Frame } from "../assemble/frame";
 import { raises } from "../choose/chooseRaise";
 import { FIRST_MOST } from "../choose/climbing";
+import { LEAST_RAISE_SECONDS } from "../shape/dosed";
 import { coldOf } from "./cold";
 import { type JudgedFill, secondsDone } from "./judgedFill";
 
@@ -20,8 +21,7 @@ const UNUSED_MINUTE = 3;
 const SHORT_FORM = 30;
 /** A ladder cut once more. Custom. */
 const A_PIECE = 3;
-/** Promises: a raise of a minute; so much of the raise that the shape has; drills that mobilise; the easy share, a little below half; of a long form so much raise, or four minutes. Custom. */
-const LEAST_RAISE = 60;
+/** Promises: so much of the raise that the shape has; drills that mobilise; the easy share, a little below half; of a long form so much raise, or four minutes. Custom. */
 const RAISE_KEPT = 0.6;
 const LEAST_MOBILISE = 2;
 const EASY_SHARE = 0.45;
@@ -53,7 +53,7 @@ function brokenPromises({ input, shape, choices }: Frame, { situation: { fit }, 
   const unused = Math.max(0, shape.work - all) / 60;
   const leftOut = fit.placements.filter((p) => !p.level);
   const broken = [
-    raise < Math.min(LEAST_RAISE, all),
+    raise < Math.min(LEAST_RAISE_SECONDS, all),
     shape.raise > 0 && raise < RAISE_KEPT * shape.raise,
     mobilise.size === 0,
     mobilise.size < LEAST_MOBILISE,

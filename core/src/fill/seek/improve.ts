@@ -1,8 +1,8 @@
 import { random } from "../../maths/random";
 import type { PlanBody } from "../../plan/plan";
-import { assembled } from "../build/assemble";
-import type { Frame } from "../build/frame";
-import type { Parts } from "../build/parts";
+import { assembled } from "../assemble/assemble";
+import type { Frame } from "../assemble/frame";
+import type { Parts } from "../assemble/parts";
 import { costOf } from "./cost";
 import { type JudgedFill, judgedFill } from "./judgedFill";
 import { moves, nameOf } from "./moves";

@@ -5,21 +5,24 @@ import { idealLevel } from "../../dose/levelsOf";
 import { sideCount } from "../../dose/terms/sides";
 
 /** Shortest easy movement that is worth it, seconds a side; coaches' 60 to 90 when short of time. Custom. */
-const SHORTEST_EASY = 60;
+export const LEAST_RAISE_SECONDS = 60;
 /** Lengths are in such steps, seconds. */
-const STEP = 5;
+const STEP_SECONDS = 5;
 
 /** Easy movement of so many seconds, whatever it usually takes: it may be squeezed to a minute, and does not grow. */
 export function easyFor(dose: Dose, seconds: number): Dose {
   if (dose.kind !== "time") return within(dose, seconds);
-  const side = Math.max(SHORTEST_EASY / sideCount(dose.sides), seconds / sideCount(dose.sides));
-  const ideal = Math.max(STEP, STEP * Math.round(side / STEP));
+  const side = Math.max(LEAST_RAISE_SECONDS / sideCount(dose.sides), seconds / sideCount(dose.sides));
+  const ideal = Math.max(STEP_SECONDS, STEP_SECONDS * Math.round(side / STEP_SECONDS));
   const floor = Math.min(
     ideal,
-    Math.max(STEP, STEP * Math.ceil(SHORTEST_EASY / sideCount(dose.sides) / STEP)),
+    Math.max(
+      STEP_SECONDS,
+      STEP_SECONDS * Math.ceil(LEAST_RAISE_SECONDS / sideCount(dose.sides) / STEP_SECONDS),
+    ),
   );
   // Long ranges go in wider steps, so that there are never too many choices.
-  const step = Math.max(dose.step, STEP * Math.ceil((ideal - floor) / STEP / 40));
+  const step = Math.max(dose.step, STEP_SECONDS * Math.ceil((ideal - floor) / STEP_SECONDS / 40));
   return { ...dose, seconds: { floor, ideal, ceiling: ideal }, step };
 }
 

@@ -20,7 +20,7 @@ export interface BestWait {
 export const NEAR_POINTS = 0.5;
 /** Waits are looked at up to here, in steps of so much, seconds. */
 export const LONGEST_WAIT = 3600;
-const STEP = 30;
+const STEP_SECONDS = 30;
 
 /**
  * The wait that suits a warm-up best; null of one in which nothing is done.
@@ -30,7 +30,7 @@ export function bestWaitOf(pieces: readonly Piece[], model: Model): BestWait | n
   const last = pieces.findLast((p) => p.effort > 0);
   if (!last) return null;
   const planned = Math.max(0, -last.toSeconds);
-  const steps = Array.from({ length: LONGEST_WAIT / STEP + 1 }, (_, i) => i * STEP);
+  const steps = Array.from({ length: LONGEST_WAIT / STEP_SECONDS + 1 }, (_, i) => i * STEP_SECONDS);
   const ready = steps.map((wait) => model.at(last.toSeconds + wait).readiness);
   const most = Math.max(...ready);
   const near = steps.filter((_, i) => (ready[i] as number) >= most - NEAR_POINTS);

@@ -18,8 +18,8 @@ export interface RunForecast {
 }
 
 /** It is looked for up to so far ahead, in steps of so much, seconds. */
-const LONGEST = 5400;
-const STEP = 60;
+const AHEAD_SECONDS = 5400;
+const STEP_SECONDS = 60;
 
 /** So much too early is worth a word, seconds. Custom. */
 const NOTABLE = 300;
@@ -34,7 +34,7 @@ export function runForecast(plan: RunPlan, state: RunState, now: number): RunFor
   const middle = modelOf(pieces, MIDDLE_PERSON, around);
   const from = (now - state.startsAt) / 1000;
   let warmUntil: number | null = null;
-  for (let after = 0; after <= LONGEST; after += STEP) {
+  for (let after = 0; after <= AHEAD_SECONDS; after += STEP_SECONDS) {
     if (middle.at(from + after).warmShare < WARM) break;
     warmUntil = now + after * 1000;
   }

@@ -20,7 +20,7 @@ export interface CueLook {
 
 /** Seconds before the start at which it is told of, and before the end of a step (custom). */
 const NEAR = [300, 60];
-const SOON = 10;
+const CUE_SECONDS = 10;
 
 /** Looks at a run for what may be told. @param runId what its calls go by */
 export function cueLook(state: RunState, clock: RunClock, runId: string): CueLook {
@@ -59,6 +59,6 @@ export function cueBetween(before: CueLook, now: CueLook): Cue | null {
   if (now.status !== "under-way") return null;
   if (now.call !== null && now.call !== before.call) return { tone: "part", words: now.call };
   if (before.remaining > 0 && now.remaining <= 0) return { tone: "over", words: null };
-  if (before.remaining > SOON && now.remaining <= SOON) return { tone: "soon", words: null };
+  if (before.remaining > CUE_SECONDS && now.remaining <= CUE_SECONDS) return { tone: "soon", words: null };
   return now.part !== before.part ? { tone: "part", words: null } : null;
 }

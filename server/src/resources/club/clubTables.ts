@@ -1,6 +1,6 @@
 import { Readable } from "node:stream";
 import { clubParamsSchema } from "@tonodrome/core/api";
-import { logCsv, shelfCsv, startsCsv } from "@tonodrome/core/tables";
+import { BYTE_ORDER_MARK, logCsv, shelfCsv, startsCsv } from "@tonodrome/core/tables";
 import type { FastifyReply, FastifyRequest } from "fastify";
 import { Op, type WhereOptions } from "sequelize";
 import { placeOf } from "../../access/access";
@@ -15,10 +15,7 @@ const build = { access: "build" } as const;
 const schema = { params: clubParamsSchema };
 
 /** Rows read and written at a time: others are answered in between. */
-const TOGETHER = 250;
-
-/** Without it some spreadsheets take UTF-8 for something else. */
-const MARK = "\ufeff";
+const ROWS_AT_A_TIME = 250;
 
 interface Keyed {
   id: string;
@@ -39,9 +36,9 @@ async function* inPages<Row extends Keyed>(
     const rows: Row[] = await page(last);
     const written = text(rows);
     // The heads stand once.
-    yield last ? written.slice(written.indexOf("\r\n") + 2) : MARK + written;
+    yield last ? written.slice(written.indexOf("\r\n") + 2) : BYTE_ORDER_MARK + written;
     last = rows.at(-1) ?? null;
-    if (rows.length < TOGETHER || signal.aborted) return;
+    if (rows.length < ROWS_AT_A_TIME || signal.aborted) return;
   }
 }
 
@@ -82,7 +79,7 @@ export const clubTables: Resource = (context) => (app, _options, done) => {
         models.Drill.findAll({
           where: { clubId, archived: false, ...after("name", last) },
           order: ["name", "id"],
-          limit: TOGETHER,
+          limit: ROWS_AT_A_TIME,
         }).then((rows) => rows.map((row) => row.get())),
       (rows) => shelfCsv(rows.map((row) => contentOf(row))),
     );
@@ -100,7 +97,7 @@ export const clubTables: Resource = (context) => (app, _options, done) => {
           attributes: { exclude: ["setting"] },
           include: { association: "athlete", where: { clubId }, attributes: ["id", "name"] },
           order: ["startsAt", "id"],
-          limit: TOGETHER,
+          limit: ROWS_AT_A_TIME,
         }).then((rows) => rows.map((row) => row.get())),
       (rows) =>
         startsCsv(
@@ -128,7 +125,7 @@ export const clubTables: Resource = (context) => (app, _options, done) => {
           where: { clubId, ...after("startsAt", last) },
           attributes: ["id", "athleteName", "title", "venue", "zone", "startsAt", "summary"],
           order: ["startsAt", "id"],
-          limit: TOGETHER,
+          limit: ROWS_AT_A_TIME,
         }).then((rows) => rows.map((row) => row.get())),
       (rows) =>
         logCsv(

@@ -29,7 +29,7 @@ import { wholeStarts } from "../starts/starts";
 const build = { access: "build" } as const;
 
 /** Starts that were so long ago stay in a calendar, milliseconds: what was yesterday is not gone at midnight. Custom. */
-const LOOK_BACK = 7 * 86_400_000;
+const LOOK_BACK_MS = 7 * 86_400_000;
 
 /** How often a calendar that obeys asks again, as it is told (RFC 7986, 5.7). Custom. */
 const REFRESH_MINUTES = 15;
@@ -155,7 +155,7 @@ export const calendars: Resource = (context) => (app, _options, done) => {
   async function daysOf(clubId: string, athleteId: string | null, now: number): Promise<CalendarDay[]> {
     const starts = await wholeStarts(context, clubId, {
       athleteId,
-      from: new Date(now - LOOK_BACK),
+      from: new Date(now - LOOK_BACK_MS),
       most: MOST.calendarStarts,
     });
     const written = await writtenDays(
