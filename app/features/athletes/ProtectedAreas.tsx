@@ -6,7 +6,7 @@ import { MultiChoice } from "~/ui/fields/MultiChoice";
 
 type Areas = AthleteProfile["protectedAreas"];
 
-/** Parts of the body to be spared, each until a day where one is known. */
+/** Protected parts of the body, each until a day where one is known. */
 export function ProtectedAreas({ areas, onChange }: { areas: Areas; onChange: (areas: Areas) => void }) {
   return (
     <View className="gap-3">

@@ -286,13 +286,13 @@ it("exports the club that is open, with or without earlier versions", () => {
   expect(currentAccount().club?.id).toBe(CLUB);
 });
 
-it("tells what there is at a start and who it is for: the youngest of an age band, and what is spared that day", () => {
+it("tells what there is at a start and who it is for: the youngest of an age band, and what is protected that day", () => {
   const start = makeStart({}, emptyPlan());
   const until = (day: string) => [{ area: "knee" as const, until: day }];
   const profile = { ...noProfile(), ageBand: "10-12" as const, equipment: ["Boots"] };
   const of = (day: string) =>
     circumstancesOf(start, { ...athlete, profile: { ...profile, protectedAreas: until(day) } });
-  expect(of("2026-06-01")).toMatchObject({ own: ["Boots"], age: 10, spared: ["knee"] });
-  expect(of("2026-05-31").spared).toEqual([]);
-  expect(circumstancesOf(start, undefined)).toMatchObject({ own: [], age: null, spared: [] });
+  expect(of("2026-06-01")).toMatchObject({ own: ["Boots"], age: 10, protectedAreas: ["knee"] });
+  expect(of("2026-05-31").protectedAreas).toEqual([]);
+  expect(circumstancesOf(start, undefined)).toMatchObject({ own: [], age: null, protectedAreas: [] });
 });

@@ -29,7 +29,7 @@ export function ageOf({ ageYears, ageBand }: Pick<AthleteProfile, "ageYears" | "
   return ageYears ?? (ageBand ? youngestOf(ageBand) : null);
 }
 
-/** A part of the body that is to be spared, until a day if one is known. */
+/** A part of the body that is protected, until a day if one is known. */
 export const protectedAreaSchema = z.strictObject({
   area: bodyAreaSchema,
   /** The last day of it, as the calendar says it; null until it is taken out. */

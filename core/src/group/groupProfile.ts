@@ -14,7 +14,7 @@ export function groupProfile(own: AthleteProfile, others: readonly AthleteProfil
   return {
     ...own,
     ...(youngest === null || youngest === ageOf(own) ? {} : { ageBand: null, ageYears: youngest }),
-    protectedAreas: sparedByAny(all.flatMap((p) => p.protectedAreas)),
+    protectedAreas: protectedByAny(all.flatMap((p) => p.protectedAreas)),
     equipment: own.equipment.filter((piece) =>
       others.every((p) => p.equipment.some((e) => wordKey(e) === wordKey(piece))),
     ),
@@ -22,12 +22,12 @@ export function groupProfile(own: AthleteProfile, others: readonly AthleteProfil
 }
 
 /** Of each part of the body the one that lasts longest. */
-function sparedByAny(areas: readonly ProtectedArea[]): ProtectedArea[] {
+function protectedByAny(areas: readonly ProtectedArea[]): ProtectedArea[] {
   const longest = new Map<string, ProtectedArea>();
-  for (const spared of areas) {
-    const known = longest.get(spared.area);
-    if (!known || known.until === null) longest.set(spared.area, known ?? spared);
-    else if (spared.until === null || spared.until > known.until) longest.set(spared.area, spared);
+  for (const one of areas) {
+    const known = longest.get(one.area);
+    if (!known || known.until === null) longest.set(one.area, known ?? one);
+    else if (one.until === null || one.until > known.until) longest.set(one.area, one);
   }
   return [...longest.values()];
 }

@@ -13,14 +13,14 @@ export interface Covered<T> {
 export interface Coverage {
   actions: Covered<string>[];
   areas: Covered<BodyArea>[];
-  /** Both sides are touched by drills done on each side; the other side is cold when only the better one is. */
+  /** Both sides are covered by drills done on each side; the other side is cold when only the better one is. */
   sides: Covered<"better side" | "other side">[];
 }
 
 const same = (a: string, b: string) => wordKey(a) === wordKey(b);
 
 /**
- * What is touched and what is left cold.
+ * What the warm-up covers and what it leaves cold.
  * @param items drills that are done, in order: leave out what the fit leaves out
  */
 export function coverageOf(

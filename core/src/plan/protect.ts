@@ -5,7 +5,7 @@ import type { BodyArea } from "../words/bodyArea";
 import type { Phase } from "../words/phase";
 import type { PlanItem } from "./plan";
 
-/** The parts to be spared on a day. @param day as the calendar says it, yyyy-mm-dd */
+/** The parts that are protected on a day. @param day as the calendar says it, yyyy-mm-dd */
 export function protectedOn(areas: readonly ProtectedArea[], day: string): BodyArea[] {
   return areas.filter((p) => p.until === null || p.until >= day).map((p) => p.area);
 }

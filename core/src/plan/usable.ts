@@ -16,8 +16,8 @@ export interface Circumstances {
   own: readonly string[];
   /** The athlete's age at the least, years; null when it is not known. */
   age: number | null;
-  /** Parts of the body to be spared. */
-  spared: readonly BodyArea[];
+  /** Protected parts of the body. */
+  protectedAreas: readonly BodyArea[];
 }
 
 /** What there is on a day, and who it is for. @param day yyyy-mm-dd at the venue; null where it is not known */
@@ -33,12 +33,12 @@ export function circumstancesOn(
     equipment,
     own: athlete?.equipment ?? [],
     age: athlete ? ageOf(athlete) : null,
-    spared: athlete && day ? protectedOn(athlete.protectedAreas, day) : [],
+    protectedAreas: athlete && day ? protectedOn(athlete.protectedAreas, day) : [],
   };
 }
 
 /** Why a drill cannot be used. */
-export type Obstacle = "people" | "space" | "equipment" | "age" | "spared";
+export type Obstacle = "people" | "space" | "equipment" | "age" | "protected";
 
 const has = (list: readonly string[], wanted: string) =>
   list.some((word) => wordKey(word) === wordKey(wanted));
@@ -50,7 +50,7 @@ export function obstacleTo(
 ): Obstacle | null {
   const { details } = drill;
   if (!details) return null;
-  if (loadedOf(drill, day.spared).length > 0) return "spared";
+  if (loadedOf(drill, day.protectedAreas).length > 0) return "protected";
   if (details.people > day.people + 1) return "people";
   if (details.space && day.spaces.length > 0 && !has(day.spaces, details.space)) return "space";
   if (day.equipment.length > 0 && !details.equipment.every((e) => has(day.equipment, e) || has(day.own, e)))

@@ -66,7 +66,7 @@ describe("a warm-up for a group is for all of them:", () => {
         const group = groupProfile(own, others);
         expect(athleteProfileSchema.parse(group)).toEqual(group);
         for (const day of ["2026-05-01", "2026-06-15", "2026-08-01", "2027-01-01"]) {
-          const spares = (p: typeof own) => circumstancesOn(usualSetting(), p, day).spared;
+          const spares = (p: typeof own) => circumstancesOn(usualSetting(), p, day).protectedAreas;
           const all = new Set([own, ...others].flatMap(spares));
           expect(new Set(spares(group))).toEqual(all);
         }

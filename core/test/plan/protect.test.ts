@@ -16,7 +16,7 @@ const shelfDrill = (id: string, more: object = {}) => ({
 const item = (drillId: string, more: object = {}) =>
   drill(drillId, { drillId, details: { ...noDetails(), purposes: ["raise"], loads: ["knee"], ...more } });
 
-it("an area is spared to the end of its last day, or until it is taken out", () => {
+it("an area is protected to the end of its last day, or until it is taken out", () => {
   const areas = [
     { area: "knee" as const, until: "2026-12-01" },
     { area: "hip" as const, until: null },
@@ -46,7 +46,7 @@ it("otherwise the same purpose at the nearest intensity, rather easier than hard
   expect(replacementFor(item("a"), shelf, () => true)?.id).toBe("easy");
 });
 
-it("is not led round for ever by drills that name each other, and never proposes what loads a spared part", () => {
+it("is not led round for ever by drills that name each other, and never proposes what loads a protected part", () => {
   fc.assert(
     fc.property(
       fc.array(fc.nat(9), { minLength: 10, maxLength: 10 }),

@@ -7,7 +7,7 @@ const named = (words: RegExp) => all.filter((d) => words.test(d.name)).map((d) =
 /** Said of drills that only act it out. */
 const WITHOUT_FLIGHT = /^(Walk through|Hard entries without)/;
 
-describe("what loads a part says so, so that somebody sore is spared", () => {
+describe("what loads a part says so, so that a protected part is not loaded", () => {
   it.each(
     named(
       /\b(jumps?|hops?|landings?|somersaults?|bounces?|skips|skipping|snap-downs|hurdle|one and a half|routine)\b/i,

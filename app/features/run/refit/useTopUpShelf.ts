@@ -13,7 +13,7 @@ const NONE: readonly ShelfDrill[] = [];
 
 /**
  * Drills of the shelf that a top-up may be made of: those of the sport that can be used on the day, by this athlete and whoever warms up with them. None while it is not
- * known what is to be spared and what is there: then the plan's own have to do.
+ * known what is protected and what is there: then the plan's own have to do.
  */
 export function useTopUpShelf({ startId }: Pick<KeptRun["run"], "startId">): readonly ShelfDrill[] {
   const drills = useDrills(useMay("read")).data;

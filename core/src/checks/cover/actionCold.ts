@@ -12,7 +12,7 @@ export const actionCold = check({
   name: "Left cold: an action",
   severity: "warn",
   when: "The event uses an action that nothing in the warm-up prepares.",
-  rests: "Every action that will be used is touched: coaches keep a list and tick it off.",
+  rests: "Every action that will be used is covered: coaches keep a list and tick it off.",
   figures: {},
   find: (situation, _figures, club) => {
     const { event, fit, before } = situation;

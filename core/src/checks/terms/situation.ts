@@ -64,8 +64,8 @@ export interface Situation extends SituationInput {
   approach: Approach | null;
   /** The athlete's age at the least, years; null when it is not known. */
   age: number | null;
-  /** Parts to be spared on the day. */
-  spared: readonly BodyArea[];
+  /** Protected parts on the day. */
+  protectedAreas: readonly BodyArea[];
   circumstances: Circumstances;
 }
 
@@ -86,7 +86,7 @@ export function situationOf(input: SituationInput): Situation {
     forecast: forecastOf(pieces, around, whole),
     approach: plan.origin ? approachOf(plan.origin.approach) : null,
     age: circumstances.age,
-    spared: circumstances.spared,
+    protectedAreas: circumstances.protectedAreas,
     circumstances,
   };
 }

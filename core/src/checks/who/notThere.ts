@@ -12,7 +12,7 @@ export const notThere = check({
   figures: {},
   find: (situation) =>
     situation.plan.items.flatMap((item) => {
-      const nobody = { ...situation.circumstances, people: 99, age: null, spared: [] };
+      const nobody = { ...situation.circumstances, people: 99, age: null, protectedAreas: [] };
       const obstacle = obstacleTo(item, nobody);
       if (obstacle !== "space" && obstacle !== "equipment") return [];
       const needs = obstacle === "space" ? item.details?.space : item.details?.equipment.join(", ");

@@ -2,7 +2,7 @@ import { loadedOf } from "../../plan/protect";
 import { insteadOf } from "../mends/instead";
 import { check } from "../terms/check";
 
-/** A drill that loads a part to be spared. */
+/** A drill that loads a protected part. */
 export const soreLoaded = check({
   code: "sore-part-loaded",
   name: "Sore part loaded",
@@ -14,7 +14,7 @@ export const soreLoaded = check({
   },
   find: (situation, { stop }) =>
     situation.plan.items.flatMap((item) => {
-      const loads = loadedOf(item, situation.spared);
+      const loads = loadedOf(item, situation.protectedAreas);
       if (loads.length === 0) return [];
       return [
         {

@@ -57,7 +57,7 @@ const OBSTACLES: Record<Obstacle, readonly [one: string, many: string]> = {
   space: ["needs a space that is not there", "need a space that is not there"],
   equipment: ["needs equipment that is not there", "need equipment that is not there"],
   age: ["is for older athletes", "are for older athletes"],
-  spared: ["loads a part of the body to be protected", "load a part of the body to be protected"],
+  protected: ["loads a part of the body to be protected", "load a part of the body to be protected"],
 };
 
 /** What choosing goes by. */
