@@ -51,7 +51,7 @@ main(async () => {
   await ensurePackages();
   const script = await bundleDevice(root);
   const house = await openHouse();
-  // What a page leaves behind when it is closed in the middle of something is nobody's fault.
+  // What a page leaves behind when it is closed in between is no fault.
   process.on("unhandledRejection", () => undefined);
   const first = Number(values.seed);
   const most = values.courses ? Number(values.courses) : values.seconds ? Number.POSITIVE_INFINITY : 1;

@@ -87,7 +87,7 @@ const doses: [string, Dose][] = [
 
 console.log("\nlevels of a dose, median, ms (aim: below 1)");
 for (const [name, dose] of doses) {
-  // A copy each time: what was reckoned once is remembered.
+  // A copy each time: what was computed once is remembered.
   const took = median(41, () => levelsOf({ ...dose }));
   console.log(`  ${name.padEnd(40)}${took.toFixed(3).padStart(8)}`);
 }

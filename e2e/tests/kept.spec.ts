@@ -46,7 +46,7 @@ test("nothing that is said of an athlete's health is kept on the phone, and noth
   });
   expect(written.ok()).toBe(true);
 
-  // Wherever the profile is reckoned with: Today's words, the forecast, what there is to look at, the day, the profile itself.
+  // Wherever the profile counts: Today's words, the forecast, what there is to look at, the day, the profile itself.
   await openStart(page, name);
   await page.getByRole("button", { name: /^(warm|cold|cooling)/ }).click();
   await page.getByRole("button", { name: "Close" }).click();

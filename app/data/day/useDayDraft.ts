@@ -50,7 +50,7 @@ export function useDayDraft(startId: string, read: Day): DayDraft {
     setFirst(false);
     if (draft && dayDrafts.standingOf(startId).restored) dayDrafts.put(startId, draft);
   }
-  // What others saved is no edit of one's own to take back.
+  // What others saved cannot be undone here.
   const ours = useRef(day.version);
   useEffect(() => {
     if (day.version === ours.current || dayDrafts.get(startId)) return;

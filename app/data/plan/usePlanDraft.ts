@@ -88,7 +88,7 @@ export function usePlanDraft(start: Start): PlanDraft {
       }
       if (how.kind !== "theirs" || how.side === null) return;
       const { side, before } = how;
-      // What can be taken back likewise: theirs is nobody's here to take back.
+      // Their edits cannot be undone here either.
       const upon = (own: PlanBody) => planUpon(before.base, own, answer, side);
       setHistory(({ past, future }) => ({ past: past.map(upon), future: future.map(upon) }));
     });
@@ -118,7 +118,7 @@ export function usePlanDraft(start: Start): PlanDraft {
     };
   };
 
-  // What others saved is no edit of one's own to take back.
+  // What others saved cannot be undone here.
   useEffect(() => {
     const { ours } = mind.current as RememberedEdits;
     if (ours.has(plan.version) || planDrafts.get(key)) return;

@@ -5,7 +5,7 @@ import type { Glance } from "@tonodrome/core/judge";
 export interface KeptGlance {
   /** Of which reading of the start it is. */
   stamp: string;
-  /** All that it was reckoned for; missing from one that the server told in passing. */
+  /** All that it was computed for; missing from one that the server told in passing. */
   of?: string;
   glance: Glance;
 }
@@ -13,7 +13,7 @@ export interface KeptGlance {
 /** What it is read under. */
 export const glanceKey = (startId: string) => ["glance", startId];
 
-/** Keeps how a start stands; what was told in passing does not replace what was reckoned for the same. */
+/** Keeps how a start stands; what was told in passing does not replace what was computed for the same. */
 export function putGlance(client: QueryClient, startId: string, found: KeptGlance): void {
   client.setQueryData<KeptGlance>(glanceKey(startId), (kept) =>
     kept?.stamp === found.stamp && found.of === undefined ? kept : found,

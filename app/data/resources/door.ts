@@ -26,7 +26,7 @@ export const useSignUp = () =>
     },
   });
 
-/** Opens a demo club of one's own, without an account. */
+/** Opens a demo club, without an account. */
 export const useOpenDemo = () =>
   useMutation({ mutationFn: () => ask("me", "POST", "/auth/demo"), onSuccess: signedInAs });
 
@@ -84,7 +84,7 @@ export const useAccept = (token: string, onJoined: () => void) =>
     },
   });
 
-/** A club more, of one's own, and goes on in it. */
+/** Makes another club, and opens it. */
 export const useNewClub = (onMade: () => void) => {
   const once = useSendOnce<{ name: string }>();
   return useMutation({

@@ -79,7 +79,7 @@ export function merged(here: Pressed | undefined, there: Pressed): Pressed {
   const { created, recorded, refused } = here;
   const setAside = [...new Map([...here.setAside, ...there.setAside].map((e) => [e.id, e])).values()];
   const away = new Set(setAside.map((e) => e.id));
-  // The same list where nothing is away: what is reckoned from it is not reckoned anew.
+  // The same list where nothing is away: what is computed from it is not computed anew.
   const events = away.size > 0 ? here.events.filter((e) => !away.has(e.id)) : here.events;
   return {
     setAside,

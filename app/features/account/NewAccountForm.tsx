@@ -9,7 +9,7 @@ import { EnterSubmits } from "./SignInForm";
 import { placeError } from "./serverError";
 
 interface NewAccountFormProps {
-  /** With a club of one's own, or into a club that there is. */
+  /** With a new club, or into an existing one. */
   withClub: boolean;
   label: string;
   pending: boolean;

@@ -2,7 +2,7 @@ import { clubInputSchema } from "@tonodrome/core/api";
 import { useNewClub } from "~/data/resources/door";
 import { NameForm } from "~/ui/fields/NameForm";
 
-/** A club of one's own, by its name. */
+/** The form of a new club: its name. */
 export function NewClubForm({ onMade = () => undefined }: { onMade?: () => void }) {
   const make = useNewClub(onMade);
   return (

@@ -36,7 +36,7 @@ const NO_ANSWER: Record<FitAsk["kind"], string> = {
 };
 
 /**
- * Has something about a fit reckoned in a worker, so that the page stays free for the finger.
+ * Has something about a fit computed in a worker, so that the page stays free for the finger.
  * @returns what calls it off
  */
 export function askFit<Kind extends FitAsk["kind"]>(

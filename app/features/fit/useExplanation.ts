@@ -4,7 +4,7 @@ import { useMemo } from "react";
 import { useLatestAnswer } from "./useLatestAnswer";
 
 /**
- * What a fit gave up and why, reckoned in a worker.
+ * What a fit gave up and why, computed in a worker.
  * @returns the last answer until there is one for what is asked now, null before the first; and why there is none
  */
 export function useExplanation(

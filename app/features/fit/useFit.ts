@@ -18,7 +18,7 @@ interface FitWanted {
 
 interface FitNow {
   fit: Fit;
-  /** False while limits on totals are still being reckoned with: the fit passes one of them. */
+  /** False until limits on totals are applied: the fit passes one of them. */
   isBest: boolean;
   /** How far the worker is with this one time, or else with every time, from 0 to 1; null while there is nothing to tell. */
   progress: number | null;
@@ -35,8 +35,8 @@ interface EveryTime {
 }
 
 /**
- * The fit for a time available: for this one alone at first, while every time is reckoned in a worker, so that the slider
- * only looks it up after that. Where every time at once would take too long they are reckoned one by one.
+ * The fit for a time available: for this one alone at first, while every time is computed in a worker, so that the slider
+ * only looks it up after that. Where all at once would take too long, they are computed one by one.
  */
 export function useFit({ plan, context, availableSeconds, horizonSeconds }: FitWanted): FitNow {
   const [found, setFound] = useState<EveryTime | null>(null);

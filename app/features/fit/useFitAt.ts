@@ -12,7 +12,7 @@ import { askFit } from "./askFit";
 /** A profile that holds for a time available. */
 export interface ProfileNow {
   profile: FitProfile;
-  /** False while limits on totals are still being reckoned with: the plan passes one of them. */
+  /** False until limits on totals are applied: the plan passes one of them. */
   isBest: boolean;
   /** How far those are, from 0 to 1; null while there is nothing to tell. */
   progress: number | null;
@@ -30,7 +30,7 @@ interface Answered {
 }
 
 /**
- * The best plan for one time available. It is reckoned here, quickly, because there is nothing to show before; where that
+ * The best plan for one time available. It is computed here, quickly, because there is nothing to show before; where that
  * passes a limit on totals a worker is asked for the best that does not.
  * @param everyTime spares both when it is known already
  */

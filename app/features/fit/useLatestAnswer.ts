@@ -14,7 +14,7 @@ export interface LatestAnswer<Answer> {
 const NONE = { answer: null, to: null };
 
 /**
- * Has something reckoned in a worker again and again: one at a time, and always the latest that is wanted next, so that a
+ * Has something computed in a worker again and again: one at a time, and always the latest that is wanted next, so that a
  * slider or a clock never keeps it from answering.
  * @param ask the same object as long as the same is asked; null when nothing is
  * @param asker how it is asked; the same function all along

@@ -12,7 +12,7 @@ const NOTHING: readonly DoneBefore[] = [];
 /** What is known of it. */
 export interface Before {
   done: readonly DoneBefore[];
-  /** False while it is not reckoned yet. */
+  /** False until it is computed. */
   isKnown: boolean;
 }
 

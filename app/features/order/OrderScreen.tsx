@@ -106,7 +106,7 @@ function SayNow({ on, last, isPending, onSay }: SayNowProps) {
   );
 }
 
-/** How it goes, and what the rest is reckoned with. */
+/** How late it is, and at which pace the rest is expected. */
 function paceWords(order: Order, now: number): string {
   const { on, lateSeconds, listedSeconds, soFarSeconds } = paceOf(order);
   const each = `${spokenLength(listedSeconds)} each on the list`;
@@ -121,7 +121,7 @@ function paceWords(order: Order, now: number): string {
       ? "On time"
       : `${roundLength(minutes * 60)} ${lateSeconds > 0 ? "behind" : "ahead of"} the list`;
   if (soFarSeconds === null) return `${late}. The rest as listed, ${each}.`;
-  return `${late}. ${spokenLength(soFarSeconds)} each so far today, so the rest is reckoned with that; ${each}.`;
+  return `${late}. ${spokenLength(soFarSeconds)} each so far today, so the rest is expected at that pace; ${each}.`;
 }
 
 function DeleteOrder({ order }: { order: Order }) {

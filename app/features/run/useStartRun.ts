@@ -10,7 +10,7 @@ export interface ToRun {
   plan: PlanBody;
   /** The start's own unless given. */
   context?: FitContext;
-  /** The fit, where the best is known; whole seconds available where it is still to be reckoned. */
+  /** The fit, where the best is known; whole seconds available where it is still to be computed. */
   fit: Fit | number;
   event: ClubEvent | null;
 }

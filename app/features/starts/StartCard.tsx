@@ -68,7 +68,7 @@ export const StartCard = memo(function StartCard({
   const { glance, failure } = useGlance(start, over || isEmpty ? null : available, others);
   const view = startView(start, now, glance);
   near.current = momentsOf(start, view);
-  // What is known of it stands, though it could not be reckoned anew.
+  // What is known of it stands, though it could not be computed anew.
   const trouble = runFailure ?? (glance ? null : failure);
   const isKnown = glance !== null || failure !== null || over || isEmpty;
   useEffect(() => {

@@ -36,7 +36,7 @@ describe("what two tabs know of one run", () => {
     });
     expect(merged(pressed({ took: ["a"] }), pressed({ took: ["b"] })).took).toEqual(["a", "b"]);
     expect(merged(undefined, there)).toBe(there);
-    // Nothing new was pressed: it is the same list, and nothing is reckoned from it again.
+    // Nothing new was pressed: it is the same list, and nothing is computed from it again.
     const same = pressed({ events: [event(1)] });
     expect(merged(same, pressed({ events: [event(1)], recorded: [event(1).id] })).events).toBe(same.events);
   });

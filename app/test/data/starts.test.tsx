@@ -92,13 +92,13 @@ const glance = (word: string) => ({
   ...{ needs: { full: 600, essentials: 300 }, state: null },
 });
 
-it("has with the first of them how they stand, until that is reckoned here", async () => {
+it("has with the first of them how they stand, until that is computed here", async () => {
   glances = [{ id: idOf(1), stamp: "1.1.1.0", glance: glance("as told") }];
   const { client, result } = wrapped(() => [useStarts().data, useKeptGlance(idOf(1))] as const);
   await waitFor(() => expect(result.current[1]?.glance.word).toBe("as told"));
-  act(() => putGlance(client, idOf(1), { stamp: "1.1.1.0", of: "all", glance: glance("reckoned") }));
+  act(() => putGlance(client, idOf(1), { stamp: "1.1.1.0", of: "all", glance: glance("computed") }));
   act(() => putGlance(client, idOf(1), { stamp: "1.1.1.0", glance: glance("told again") }));
-  await waitFor(() => expect(result.current[1]?.glance.word).toBe("reckoned"));
+  await waitFor(() => expect(result.current[1]?.glance.word).toBe("computed"));
   act(() => putGlance(client, idOf(1), { stamp: "2.1.1.0", glance: glance("of another reading") }));
   await waitFor(() => expect(result.current[1]?.glance.word).toBe("of another reading"));
 });

@@ -83,7 +83,7 @@ it("never shows the plan there was before for the one there is now", async () =>
   expect(result.current.fit.placements.map((p) => p.item.name)).toEqual(["Longer laps"]);
 });
 
-it("says so while a limit that binds is still being reckoned with, and shows the answer then", async () => {
+it("says so until a limit that binds is applied, and shows the answer then", async () => {
   const { result } = fitOf(limited, 20);
   expect(result.current.isBest).toBe(false);
   await answer("one-time", tableAt(limited, day, 1200));
@@ -91,7 +91,7 @@ it("says so while a limit that binds is still being reckoned with, and shows the
   expect(result.current.fit.placements.find((p) => p.item.id === jumps.id)?.level?.volume.amount).toBe(3);
 });
 
-it("reckons each time by itself where every time would take too long, the nearest first, until all are known", async () => {
+it("computes each time by itself where every time would take too long, the nearest first, until all are known", async () => {
   const { result, rerender, unmount } = fitOf(limited, 20);
   await answer("one-time", tableAt(limited, day, 1200));
   await answer("every-time", null);
@@ -179,7 +179,7 @@ describe("when the worker breaks", () => {
     expect(result.current).toMatchObject({ isBest: true, failure: null });
   });
 
-  it("reckons the times one by one where every time at once cannot be had", async () => {
+  it("computes the times one by one where every time at once cannot be had", async () => {
     const { result } = fitOf(limited, 20);
     await answer("one-time", tableAt(limited, day, 1200));
     await fail("every-time");

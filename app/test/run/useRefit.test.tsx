@@ -93,7 +93,7 @@ describe("the rest of a run", () => {
     expect(result.current.offer).toBeNull();
   });
 
-  it("says so when it could not be reckoned, and nothing of it once that is past", () => {
+  it("says so when it could not be computed, and nothing of it once that is past", () => {
     const { result, rerender } = hook();
     rerender({ now: state(moved(10)), ahead: -150 });
     act(() => mockAsked.at(-1)?.onFailure("It could not be worked out."));

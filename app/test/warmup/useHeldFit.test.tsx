@@ -82,7 +82,7 @@ it("is what everything goes by as soon as it is let go, also before the stair is
   expect(seen()).toEqual({ number: 31, rise: 31, stair: 31, all: 31 });
 });
 
-it("goes by everything at once where it is not held, or the fit has to be reckoned first", () => {
+it("goes by everything at once where it is not held, or the fit has to be computed first", () => {
   const { held, seen } = heldHook();
   act(() => held().move(30));
   expect(seen()).toEqual({ number: 30, rise: 45, stair: 45, all: 45 });

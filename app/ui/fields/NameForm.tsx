@@ -8,7 +8,7 @@ interface NameFormProps {
   label: string;
   hint?: string;
   first?: string;
-  /** What is given is a secret of one's own. */
+  /** The value is a password. */
   secret?: boolean;
   schema: z.ZodType<string>;
   action: string;

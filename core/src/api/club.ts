@@ -10,7 +10,7 @@ export const clubSchema = z.strictObject({
 /** What making or renaming a club sends. */
 export const clubInputSchema = z.strictObject({ name: nameSchema });
 
-/** A club more, of one's own; its id may be made by whoever asks, so that sending twice makes one. */
+/** Another club of one's own. The sender may give its id, so that sending twice makes one. */
 export const newClubSchema = z.strictObject({ id: z.uuid().optional(), name: nameSchema });
 
 /** Deleting asks for the club's name, so that it is never a slip. */

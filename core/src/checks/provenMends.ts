@@ -12,7 +12,7 @@ import { type Situation, situationOf } from "./terms/situation";
 /** Most mends that are offered for one finding. */
 const MOST_MENDS = 3;
 
-/** What a day is made of, where a mend may change it; null where the day is only known as it was reckoned. */
+/** What a day is made of, where a mend may change it; null where the day is only known as it was computed. */
 export interface MendedDay {
   startsAt: string;
   facts: DayFacts;

@@ -2,7 +2,7 @@ import { MINUTE_SECONDS } from "../time/units";
 import { wallClock, zonedInstant } from "../time/zone";
 import type { DayStep, Edge } from "./step";
 
-/** Which lengths a day is reckoned with: as usual, or if it goes badly. */
+/** Which lengths of a day's steps count: the usual ones, or those of a bad day. */
 export type DayVersion = "usual" | "bad";
 
 /** A day as it is counted back from its start. */

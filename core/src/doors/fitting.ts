@@ -1,4 +1,4 @@
-/** What reckons fits away from the interface needs: a worker, a command line. */
+/** What computes fits away from the interface needs: a worker, a command line. */
 
 export { whyNot } from "../checks/terms/whyNot";
 export { type Explanation, explanationOf } from "../fit/explain/explanation";

@@ -13,9 +13,9 @@ export interface FitProfile extends ProfileTable {
   problem: FitProblem;
 }
 
-/** What has to be reckoned of a profile: plain data, so that a worker can hand it over. */
+/** What has to be computed of a profile: plain data, so that a worker can hand it over. */
 export interface ProfileTable {
-  /** The least wait that it is reckoned with, seconds. */
+  /** The least wait that it counts with, seconds. */
   leastWait: number;
   /** For less time than `fullWaitFrom`, in which the essentials fit only with a shorter wait: the longest such first. */
   shorter: ShorterTable[];
@@ -83,7 +83,7 @@ const parts = new WeakMap<ProfileTable, FitProfile>();
 const EFFORT = 50_000_000;
 
 /**
- * The same, without the problem it was reckoned from, which whoever asked for it has.
+ * The same, without the problem it was computed from, which whoever asked for it has.
  * @returns null when several limits on totals bind and every time at once would take too long: each then has to be asked
  * for by itself
  */
@@ -98,7 +98,7 @@ export function profileTable(
   return solution && withShorter(plan, context, tableFrom(problem, solution));
 }
 
-/** A table that was reckoned elsewhere, with the plan and the day it was reckoned for. */
+/** A table that was computed elsewhere, with the plan and the day it was computed for. */
 export function withTable(
   plan: PlanBody,
   context: FitContext,
@@ -119,7 +119,7 @@ export function profileAt(
   return { problem, ...tableFrom(problem, solveAt(problem, onProgress), true) };
 }
 
-/** The same, without the problem it was reckoned from. */
+/** The same, without the problem it was computed from. */
 export function tableAt(
   plan: PlanBody,
   context: FitContext,

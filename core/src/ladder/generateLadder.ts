@@ -56,7 +56,7 @@ export function generateLadder(wish: LadderWish, makeId: () => string): LadderAn
   };
 }
 
-/** Seconds that have been reckoned before, by what they depend on. */
+/** Seconds that have been computed before, by what they depend on. */
 type Known = Map<string, number>;
 
 function lengthOf(plan: readonly RungOutline[], amounts: readonly number[], known: Known): number {

@@ -36,7 +36,7 @@ export type RowNews = { line: number; athlete: string; title: string } & (
   | { state: "new-athlete"; start: Omit<ListedStart, "athleteId"> }
   | { state: "changed"; id: string; start: ListedStart; changed: ListChange[] }
   | { state: "same"; id: string }
-  /** Somebody who is not in the club: on the list, and none of our business. */
+  /** Somebody who is on the list and not in the club: ignored. */
   | { state: "other" }
   | { state: "fault"; message: string }
 );

@@ -71,7 +71,7 @@ describe("what is refused", () => {
     ["a chance of 100", { ...gate, chancePercent: 100 }, "chancePercent"],
     ["a cap below one try", { ...gate, capSeconds: 9 }, "capSeconds"],
     ["more hits than tries looked back on", { ...gate, rule: { kind: "of", window: 3 } }, "hits.ceiling"],
-    ["a window too wide to reckon", { ...gate, rule: { kind: "of", window: 40 } }, "rule.window"],
+    ["a window too wide to compute", { ...gate, rule: { kind: "of", window: 40 } }, "rule.window"],
     ["a circuit of nothing", { ...circuit, movements: [] }, "movements"],
     [
       "a movement without a name",

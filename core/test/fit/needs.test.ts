@@ -59,7 +59,7 @@ it("every time at once is given up when it would take too long, and one time is 
   expect(fitAt(profile, availableSeconds).workSeconds).toBeGreaterThan(0);
 });
 
-it("a table that was handed over says the same as one that was reckoned here", () => {
+it("a table that was handed over says the same as one that was computed here", () => {
   const { plan, day } = realDay(12, 404);
   const table = profileTable(plan, day, 3600);
   const handed = table && withTable(plan, day, 3600, structuredClone(table));

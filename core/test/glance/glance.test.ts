@@ -43,7 +43,7 @@ const plans = fc
     items: drills.map((d, n) => drill(n, d.seconds * 15, d.intensity * 5)),
   }));
 
-it("tells of a start what its fit is, told by the server in passing or reckoned by the device", () => {
+it("tells of a start what its fit is, told by the server in passing or computed by the device", () => {
   fc.assert(
     fc.property(plans, fc.integer({ min: 0, max: 60 }), (plan, minutes) => {
       const seconds = minutes * 60;

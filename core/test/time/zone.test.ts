@@ -6,7 +6,7 @@ import { cases } from "../made/cases";
 
 /*
  * Every change of every zone's clock in ten years, by another library, and around each of them what the clock shows minute
- * by minute: what is asked of the zone's rules is looked up there, and nothing is reckoned.
+ * by minute: what is asked of the zone's rules is looked up there, and nothing is computed.
  */
 
 const FROM = Date.UTC(2020, 0, 1);

@@ -240,7 +240,7 @@ export async function anonymise(
     details: inJson(drillDetailsSchema, taken),
   });
   for (const statement of [
-    // Which words were ticked off is nobody's business any more.
+    // The words of ticked lines may name the person.
     `DELETE FROM ticks WHERE club_id = :clubId AND start_id IN (:startId)`,
     `UPDATE runs SET athlete_name = :name WHERE club_id = :clubId AND athlete_id = :id`,
     `UPDATE starts SET version = version + 1 WHERE club_id = :clubId AND (athlete_id = :id OR id IN (:changedStarts))`,

@@ -37,7 +37,7 @@ interface Prepared {
 
 let prepared: Prepared | null = null;
 
-/** Reckons once what takes long, the fits of the log, so that laying a demo is only writing it. */
+/** Computes once what takes long, the fits of the log, so that laying a demo is only writing it. */
 export function prepareDemo(): Prepared {
   if (prepared) return prepared;
   const drills = prepareDrills();

@@ -28,7 +28,7 @@ export const health: Resource =
         );
       });
       const asked = sequelize.query("SELECT 1");
-      // Where it is late, what it says in the end is nobody's concern any more.
+      // Once it is late its answer is ignored.
       asked.catch(() => undefined);
       await Promise.race([asked, late]).finally(() => clearTimeout(timer));
       return { ok: true as const };

@@ -52,7 +52,7 @@ interface Waiting {
 const tooLarge = () =>
   new Refusal("too_large", "This takes the server too long. Use less at once: fewer drills, rows or limits.");
 const tooMany = () =>
-  new Refusal("too_many", "The server has much to reckon just now. Try again in a moment.", {}, 5);
+  new Refusal("too_many", "The server is very busy just now. Try again in a moment.", {}, 5);
 const gone = () => new Refusal("unavailable", "Whoever asked for this is gone.");
 
 /** @param file the worker as it was built */
@@ -68,7 +68,7 @@ export function makeThreads(file: string): Threads {
     if (all[lane].size >= THREADS[lane]) return null;
     const thread = new Worker(file, { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY } });
     all[lane].add(thread);
-    // One that ends while it has nothing to do is nobody's fault here, and is not used again.
+    // One that ends while idle is not used again; no job fails by it.
     thread.on("error", () => undefined);
     thread.once("exit", () => {
       all[lane].delete(thread);
@@ -136,7 +136,12 @@ export function makeThreads(file: string): Threads {
       const { whose, signal } = how;
       if (signal?.aborted) throw gone();
       if (whose !== undefined && busy.has(whose))
-        throw new Refusal("too_many", "Another of yours is being reckoned. Try again in a moment.", {}, 5);
+        throw new Refusal(
+          "too_many",
+          "Another request of yours is still being answered. Try again in a moment.",
+          {},
+          5,
+        );
       if (waiting[lane].length >= MOST_WAITING[lane]) throw tooMany();
       if (whose !== undefined) busy.add(whose);
       try {

@@ -16,7 +16,7 @@ interface DockProps {
   mostMinutes: number;
   /** The largest step that the plan allows, points. */
   stepPoints: number;
-  /** False while limits on totals are still being reckoned with. */
+  /** False until limits on totals are applied. */
   isBest: boolean;
   /** How far the worker is with it, or else with every other time, from 0 to 1; null while there is nothing to tell. */
   progress: number | null;

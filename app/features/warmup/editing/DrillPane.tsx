@@ -45,7 +45,7 @@ export function SelectedDrill({ model }: { model: WarmUpModel }) {
 
 /**
  * What the shelf has of a drill of the plan since it was copied; null where it has nothing newer, or the same. What was
- * changed here, in the plan, is nobody's news.
+ * changed here, in the plan, needs no message.
  */
 function newerOnShelf(item: PlanItem, drills: readonly ShelfDrill[]): Partial<PlanItem> | null {
   const found = drills.find((d) => d.id === item.drillId);

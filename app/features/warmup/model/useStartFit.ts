@@ -14,7 +14,7 @@ export interface StartFit {
   /** What the day allows. */
   context: FitContext;
   fit: Fit;
-  /** False while limits on totals are still being reckoned with. */
+  /** False until limits on totals are applied. */
   isBest: boolean;
   /** How far the worker is with it, or else with every other time, from 0 to 1; null while there is nothing to tell. */
   progress: number | null;

@@ -27,7 +27,7 @@ export const moreThanRewarm = check({
       most: 100,
       words: "Of the easy part, three hours after a start",
     },
-    least: { value: 10, unit: "min", least: 1, most: 60, words: "What is no longer is never too much" },
+    least: { value: 10, unit: "min", least: 1, most: 60, words: "Never flagged below this" },
   },
   find: ({ doings, approach, before }, figures) => {
     const rewarm = rewarmAfter(before, figures);

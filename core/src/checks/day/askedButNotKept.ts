@@ -1,7 +1,7 @@
 import { remarksOn } from "../../fit/explain/remarks";
 import { check } from "../terms/check";
 
-/** What the plan asks for and the day cannot give: places it does not know, limits that cannot be reckoned. */
+/** What the plan asks for and the day cannot give: places it does not know, limits that cannot be computed. */
 export const askedButNotKept = check({
   code: "asked-but-not-kept",
   name: "Asked for, but not kept",

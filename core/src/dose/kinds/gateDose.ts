@@ -13,7 +13,7 @@ import { firstRange, type PlainKind } from "./kind";
 /** Longest run of tries that an "x of the last y" gate may look back on. */
 export const WIDEST_WINDOW = 8;
 
-/** Most tries that a cap may leave room for: more is no warm-up, and the reckoning stays below a moment. */
+/** Most tries that a cap may leave room for: more is no warm-up, and the computing stays below a moment. */
 export const MOST_TRIES = 200;
 
 /** What opens a gate: so many hits in all, in a row, or of the last tries. */

@@ -10,15 +10,15 @@ const known = new WeakMap<LadderDose, { levels: DoseLevel[]; ideal: number }>();
 
 /** Every level of a ladder, shortest first. */
 export function ladderLevels(dose: LadderDose): DoseLevel[] {
-  return reckon(dose).levels;
+  return compute(dose).levels;
 }
 
 /** The index of the ideal among `ladderLevels(dose)`. */
 export function idealOfLadder(dose: LadderDose): number {
-  return reckon(dose).ideal;
+  return compute(dose).ideal;
 }
 
-function reckon(dose: LadderDose): { levels: DoseLevel[]; ideal: number } {
+function compute(dose: LadderDose): { levels: DoseLevel[]; ideal: number } {
   const before = known.get(dose);
   if (before) return before;
   const rungs = dose.rungs.map((rung) => ({
@@ -32,12 +32,12 @@ function reckon(dose: LadderDose): { levels: DoseLevel[]; ideal: number } {
     ideal,
     rungs.map((r) => r.levels.length - 1),
   );
-  const reckoned = {
+  const computed = {
     levels: [...shorter.toReversed(), ideal, ...longer].map((climb) => levelOf(rungs, climb)),
     ideal: shorter.length,
   };
-  known.set(dose, reckoned);
-  return reckoned;
+  known.set(dose, computed);
+  return computed;
 }
 
 /**

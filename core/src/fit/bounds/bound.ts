@@ -1,7 +1,7 @@
 import { type DrillOpenings, drillOpeningsOf } from "../model/drillOpenings";
 import type { FitProblem } from "../model/problem";
 
-/** Columns of the bound: fine enough to be near, few enough to be reckoned in no time. */
+/** Columns of the bound: fine enough to be near, few enough to be computed at once. */
 const COLUMNS = 600;
 /** Least seconds a column stands for. Times are rounded so that the bound never promises too little. */
 const FINEST = 15;
@@ -14,7 +14,7 @@ export interface Bound {
   low: Float64Array;
 }
 
-/** Reckons the bound for every number of drills and every moment, forwards from the first drill. */
+/** Computes the bound for every number of drills and every moment, forwards from the first drill. */
 export function boundOf(problem: FitProblem): Bound {
   const { drills, horizon } = problem;
   const column = Math.max(FINEST, Math.ceil(horizon / COLUMNS));

@@ -64,7 +64,7 @@ export interface Network {
   mostRun: number;
   /** Figures in all. */
   size: number;
-  /** The bit of each drill that others are not done without, as far as that is reckoned with. */
+  /** The bit of each drill that others are not done without, as far as that is counted. */
   bits: ReadonlyMap<number, number>;
 }
 
@@ -262,7 +262,7 @@ function nodeAfter(
   };
 }
 
-/** More drills than this that others are not done without, and the nodes become too many: the others are not reckoned with. */
+/** More drills than this that others are not done without, would make too many nodes: the rest is ignored. */
 const MOST_LEADERS = 6;
 
 function leaderBits(drills: readonly FitDrill[], when: readonly DrillOpenings[]): Map<number, number> {

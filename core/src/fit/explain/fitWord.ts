@@ -9,7 +9,7 @@ const WORDS: Record<Fit["state"], string> = {
 
 /**
  * The one word for how a fit stands, everywhere the same.
- * @param progress how far the best one is, from 0 to 1, while it is still being reckoned and that is known
+ * @param progress how far the best one is, from 0 to 1, while it is still being computed and that is known
  * @param failed whether the best one will not be known
  */
 export function stateWord(

@@ -64,7 +64,7 @@ export class BucketCollector implements Collector {
   }
 
   /**
-   * Offers a drill at one level before every label of a list. The same as reckoning each and adding it, in one tight
+   * Offers a drill at one level before every label of a list. The same as computing each and adding it, in one tight
    * loop, because most of the time of a fit goes by here: as the list goes back in time, so does the stretch that fits.
    */
   addAll(list: Int32Array, placing: Placing, seconds: number, worth: Worth, level: number): void {

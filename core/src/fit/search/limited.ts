@@ -9,7 +9,7 @@ import type { Solution } from "./solution";
 
 /** How a search goes about it: which way is quickest depends on how many labels there are. */
 export interface Ways {
-  /** No more labels than this, and it takes less time to keep them all than to reckon what to drop. */
+  /** No more labels than this, and it takes less time to keep them all than to compute what to drop. */
   few: number;
   /** More labels than this in one go, and the most important rank is better settled by itself first. */
   many: number;

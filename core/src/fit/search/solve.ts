@@ -101,7 +101,7 @@ interface Wish {
 /**
  * Solves without any limit on totals first, and with those that the answer breaks after that, until it breaks none: an
  * answer that is best with fewer rules and keeps them all is best with all of them. Few limits ever bind, and each that
- * is reckoned with makes many more partial plans worth keeping.
+ * is counted makes many more partial plans worth keeping.
  */
 function asLimited(problem: FitProblem, attempt: Attempt, { lastOnly = false, onProgress }: Wish): Solution {
   const hasLimits = problem.caps.length > 0 || Number.isFinite(problem.generalMost);

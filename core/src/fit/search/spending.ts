@@ -34,7 +34,7 @@ export interface Spent {
 }
 
 /**
- * Reckons what is spent with one drill more; false when it is more than is allowed.
+ * Computes what is spent with one drill more; false when it is more than is allowed.
  * @param begin when it begins; `end` when it ends; `ready` when the next work after it begins
  */
 export function spend(

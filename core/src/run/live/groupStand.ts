@@ -30,7 +30,7 @@ export interface GroupStand {
   done: number;
 }
 
-/** How a run's group stands; null where it is nobody's but one athlete's. */
+/** Returns how a run's group stands; null for a single athlete. */
 export function groupStand({ group }: Pick<RunPlan, "group">, state: RunState): GroupStand | null {
   if (!group) return null;
   const now = state.splits[state.index]?.key ?? "";

@@ -3,7 +3,7 @@ import type { PlainDose } from "../../../src/dose/kinds/plainDose";
 import type { LevelCount } from "../../../src/dose/terms/level";
 
 /*
- * Plays a dose through by the clock, bout by bout, as docs/doses.md tells it, instead of reckoning how long it takes.
+ * Plays a dose through by the clock, bout by bout, as docs/doses.md tells it, instead of computing how long it takes.
  */
 
 /** What is seen of one athlete who plays a dose through. */
