@@ -1,43 +1,35 @@
-import { makeListeners } from "~/data/listeners/listeners";
+import { createStore } from "zustand/vanilla";
 import { ALARMS } from "~/early/keptKeys";
 import { forget, keep, readKept } from "./storage";
 
-/*
- * Starts whose day calls on this device. Off until somebody presses it: a phone that rings in a hall unasked is worse than
- * one that does not.
- */
-
 /** Most days that call at once: those of a long competition. Custom. */
-const MOST = 40;
+const MOST_ARMED = 40;
 
-const NONE: readonly string[] = [];
-const listeners = makeListeners();
-let armed: readonly string[] | null = null;
-
-/** The starts whose day calls here. */
-export function armedStarts(): readonly string[] {
-  armed ??= readKept(ALARMS, (kept) =>
-    Array.isArray(kept) ? kept.filter((id): id is string => typeof id === "string").slice(-MOST) : null,
-  );
-  armed ??= NONE;
-  return armed;
-}
+/**
+ * The starts whose day calls on this device, by their ids. Off until somebody presses it: a phone that rings in a hall
+ * unasked is worse than one that does not.
+ */
+export const armed = createStore<readonly string[]>(
+  () =>
+    readKept(ALARMS, (kept) =>
+      Array.isArray(kept)
+        ? kept.filter((id): id is string => typeof id === "string").slice(-MOST_ARMED)
+        : null,
+    ) ?? [],
+);
 
 function set(ids: readonly string[]): void {
-  armed = ids.slice(-MOST);
-  if (armed.length > 0) keep(ALARMS, armed);
+  const kept = ids.slice(-MOST_ARMED);
+  if (kept.length > 0) keep(ALARMS, kept);
   else forget(ALARMS);
-  listeners.tell();
+  armed.setState(kept, true);
 }
 
-/** Tells when that changes. @returns what ends it */
-export const whenArmed = listeners.add;
-
-/** Whether a start's day is to call here. */
+/** Sets whether a start's day calls here. */
 export function arm(id: string, on: boolean): void {
-  const others = armedStarts().filter((other) => other !== id);
+  const others = armed.getState().filter((other) => other !== id);
   set(on ? [...others, id] : others);
 }
 
-/** Nothing calls here any more. */
-export const forgetAlarms = (): void => set(NONE);
+/** Lets nothing call here any more. */
+export const forgetAlarms = (): void => set([]);

@@ -1,5 +1,5 @@
-import { useSyncExternalStore } from "react";
-import { armedStarts, whenArmed } from "./armed";
+import { useStore } from "zustand";
+import { armed } from "./armed";
 
-/** The starts whose day calls here. */
-export const useArmed = (): readonly string[] => useSyncExternalStore(whenArmed, armedStarts);
+/** Returns the starts whose day calls here. */
+export const useArmed = (): readonly string[] => useStore(armed);
