@@ -121,7 +121,8 @@ function paceWords(order: Order, now: number): string {
       ? "On time"
       : `${roundLength(minutes * 60)} ${lateSeconds > 0 ? "behind" : "ahead of"} the list`;
   if (soFarSeconds === null) return `${late}. The rest as listed, ${each}.`;
-  return `${late}. ${spokenLength(soFarSeconds)} each so far today, so the rest is expected at that pace; ${each}.`;
+  const soFar = `${spokenLength(soFarSeconds)} each so far today, ${spokenLength(listedSeconds)} on the list`;
+  return `${late}. ${soFar}. The rest is expected at today's pace.`;
 }
 
 function DeleteOrder({ order }: { order: Order }) {
