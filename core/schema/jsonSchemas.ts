@@ -21,11 +21,6 @@ const SAID = "x-said";
 
 const fieldComments = readFieldComments(path.resolve("core", "src"));
 
-/** What a field is, in a sentence; undefined where nobody has said it. */
-function describeField(keys: readonly string[], key: string): string | undefined {
-  return fieldComments(keys, key) ?? FIELD_WORDS[key];
-}
-
 /**
  * Turns schemas into JSON Schemas whose fields are described. Run it at the root of the project: it reads the core's source.
  * @returns the schemas by name, each without the others, which it points to
@@ -44,10 +39,16 @@ export function jsonSchemas({ io, strict, names, addressOf }: JsonSchemaOptions)
     override: ({ zodSchema, jsonSchema }) => {
       // The format says it, in a word.
       if (jsonSchema.format === "uuid" || (jsonSchema.format && !strict)) delete jsonSchema.pattern;
+      // Every whole number lies between these.
+      if (jsonSchema.minimum === Number.MIN_SAFE_INTEGER) delete jsonSchema.minimum;
+      if (jsonSchema.maximum === Number.MAX_SAFE_INTEGER) delete jsonSchema.maximum;
       if (zodSchema._zod.def.type !== "object") return;
       if (!strict) delete jsonSchema.additionalProperties;
       const keys = Object.keys(jsonSchema.properties ?? {});
-      const said = keys.map((key) => [key, describeField(keys, key)] as const);
+      const name = names.get(zodSchema as unknown as z.ZodType);
+      const constant = name && `${name[0]?.toLowerCase()}${name.slice(1)}Schema`;
+      const commentOf = fieldComments(keys, constant);
+      const said = keys.map((key) => [key, commentOf(key) ?? FIELD_WORDS[key]] as const);
       for (const [key, words] of said) if (!words) unsaid.add(`${key} of { ${keys.join(", ")} }`);
       // Put in when all is written: until then one object may stand under several fields.
       jsonSchema[SAID] = Object.fromEntries(said);

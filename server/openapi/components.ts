@@ -6,13 +6,11 @@ export type Direction = "input" | "output";
 
 /** The schemas of a description: each stands once, under its name. */
 export interface Components {
-  /** Points to a schema; the name is for one that has none of its own. */
-  use(schema: z.ZodType, direction: Direction, name?: string): { $ref: string };
-  /** The fields of an object of parameters, which have no name. */
+  /** Points to a schema, which from then on is among those that stand there. */
+  use(schema: z.ZodType, direction: Direction): { $ref: string };
+  /** The fields of an object of parameters, which stand where they are used. */
   inPlace(schema: z.ZodObject): { properties: Record<string, JsonSchema>; required: string[] };
-  /** No more schemas come: after it they can be read. */
-  close(): void;
-  /** Those that were used, by name. */
+  /** Those that were used, and what they are made of, by name. */
   schemas(): Record<string, JsonSchema>;
 }
 
@@ -21,62 +19,39 @@ const ADDRESS = "#/components/schemas/";
 /** What is sent is called so where the same name is answered with another shape. */
 const SENT = "Sent";
 
-/** @param known names of schemas; others get the names they are used with */
-export function makeComponents(known: ReadonlyMap<z.ZodType, string>): Components {
-  const names = new Map(known);
-  const used = new Set<string>();
-  let written: Record<Direction, Record<string, JsonSchema>> | null = null;
-  let differing: ReadonlySet<string> = new Set();
-
+/** @param names of every schema that there may be */
+export function makeComponents(names: ReadonlyMap<z.ZodType, string>): Components {
   const write = (io: Direction, addressOf: (name: string) => string) =>
     jsonSchemas({ io, strict: false, names, addressOf });
+  const plain = (name: string) => `${ADDRESS}${name}`;
+  const output = write("output", plain);
+  const differing = differingIn(write("input", plain), output);
+  const nameIn = (direction: Direction, name: string) =>
+    direction === "input" && differing.has(name) ? `${name}${SENT}` : name;
+  const input = write("input", (name) => plain(nameIn("input", name)));
+  const known: Record<string, JsonSchema> = { ...output };
+  for (const name of differing) known[`${name}${SENT}`] = input[name] as JsonSchema;
   const nameOf = (schema: z.ZodType) => names.get(schema) as string;
-  const read = () => {
-    if (!written) throw new Error("Close the components first.");
-    return written;
-  };
 
+  const all: Record<string, JsonSchema> = {};
+  const take = (name: string) => {
+    if (name in all) return;
+    const schema = known[name] as JsonSchema;
+    all[name] = schema;
+    for (const inner of refsIn(schema)) take(inner);
+  };
   return {
-    use(schema, direction, name) {
-      if (!names.has(schema) && name) names.set(schema, name);
-      const plain = nameOf(schema);
-      const called = direction === "input" && differing.has(plain) ? `${plain}${SENT}` : plain;
-      if (written) used.add(called);
-      return { $ref: `${ADDRESS}${called}` };
+    use(schema, direction) {
+      const name = nameIn(direction, nameOf(schema));
+      take(name);
+      return { $ref: plain(name) };
     },
     inPlace(schema) {
-      if (!names.has(schema)) names.set(schema, `Parameters${names.size}`);
-      const { output, input } = written ?? { output: {}, input: {} };
-      const { properties = {} } = output[nameOf(schema)] ?? {};
-      for (const name of refsIn(properties)) used.add(name);
-      return {
-        properties: properties as Record<string, JsonSchema>,
-        required: (input[nameOf(schema)]?.required ?? []) as string[],
-      };
+      const { properties = {} } = output[nameOf(schema)] as { properties?: Record<string, JsonSchema> };
+      for (const name of refsIn(properties)) take(name);
+      return { properties, required: (input[nameOf(schema)]?.required ?? []) as string[] };
     },
-    close() {
-      const plain = (name: string) => `${ADDRESS}${name}`;
-      const output = write("output", plain);
-      differing = differingIn(write("input", plain), output);
-      written = {
-        output,
-        input: write("input", (name) => `${ADDRESS}${name}${differing.has(name) ? SENT : ""}`),
-      };
-    },
-    schemas() {
-      const { input, output } = read();
-      const all: Record<string, JsonSchema> = {};
-      const take = (name: string) => {
-        if (name in all) return;
-        const plain = name.endsWith(SENT) ? name.slice(0, -SENT.length) : name;
-        const schema = name === plain ? output[name] : input[plain];
-        if (!schema) throw new Error(`There is no schema ${name}.`);
-        all[name] = schema;
-        for (const inner of refsIn(schema)) take(inner);
-      };
-      for (const name of used) take(name);
-      return Object.fromEntries(Object.entries(all).sort(([a], [b]) => (a < b ? -1 : 1)));
-    },
+    schemas: () => Object.fromEntries(Object.entries(all).sort(([a], [b]) => (a < b ? -1 : 1))),
   };
 }
 

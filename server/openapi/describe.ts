@@ -38,19 +38,22 @@ export function describeApi(routes: readonly RouteOptions[]): Json {
   ];
   if (astray.length > 0) throw new Error(`Routes and operations differ: ${astray.join(", ")}.`);
 
-  const components = makeComponents(schemaNames());
   const told = described.map((route) => ({
     route,
     operation: known.get(route.key) as Operation & { tag: string },
   }));
+  const names = new Map(schemaNames());
   for (const { route, operation } of told) {
     const { params, querystring, body } = route.schemas;
-    for (const schema of [params, querystring]) if (schema) components.inPlace(schema);
-    if (body) components.use(body, "input", `${pascal(operation.id)}Body`);
-    for (const [, schema] of route.answers) components.use(schema, "output", `${pascal(operation.id)}Answer`);
+    const name = (schema: z.ZodType | undefined, what: string) => {
+      if (schema && !names.has(schema)) names.set(schema, `${pascal(operation.id)}${what}`);
+    };
+    name(params, "Path");
+    name(querystring, "Query");
+    name(body, "Body");
+    for (const [, schema] of route.answers) name(schema, "Answer");
   }
-  components.use(apiErrorSchema, "output");
-  components.close();
+  const components = makeComponents(names);
   components.use(apiErrorSchema, "output");
 
   const paths: Record<string, Json> = {};

@@ -6,6 +6,16 @@ const UUID = {
 
 const range = (floor: number, ideal: number, ceiling: number) => ({ floor, ideal, ceiling });
 
+const JOG = {
+  name: "Easy jog",
+  phase: "raise",
+  priority: "essential",
+  intensity: 30,
+  dose: { kind: "time", seconds: range(60, 180, 240), step: 30, sides: "one", changeoverSeconds: 0 },
+  focus: "Light feet",
+  place: "Floor",
+};
+
 /** What is sent, for operations with more to send than a word or two: by the operation's id. */
 export const EXAMPLES: Readonly<Record<string, unknown>> = {
   signUp: {
@@ -16,15 +26,7 @@ export const EXAMPLES: Readonly<Record<string, unknown>> = {
   },
   signIn: { email: "ida@example.org", password: "a long enough password" },
   makeAthlete: { name: "Mara Lind" },
-  makeDrill: {
-    name: "Easy jog",
-    phase: "raise",
-    priority: "essential",
-    intensity: 30,
-    dose: { kind: "time", seconds: range(60, 180, 240), step: 30, sides: "one", changeoverSeconds: 0 },
-    focus: "Light feet",
-    place: "Floor",
-  },
+  makeDrill: JOG,
   makeStart: {
     athleteId: UUID.athlete,
     title: "Free skate",
@@ -41,13 +43,7 @@ export const EXAMPLES: Readonly<Record<string, unknown>> = {
         {
           id: UUID.item,
           drillId: UUID.drill,
-          name: "Easy jog",
-          phase: "raise",
-          priority: "essential",
-          intensity: 30,
-          dose: { kind: "time", seconds: range(60, 180, 240), step: 30, sides: "one", changeoverSeconds: 0 },
-          focus: "Light feet",
-          place: "Floor",
+          ...JOG,
         },
       ],
       wait: { leastSeconds: 60, longestSeconds: 300 },

@@ -38,4 +38,7 @@ export const cursorSchema = z
   .regex(/^\d{4}-\d\d-\d\dT[\d:.]{8,15}Z~[0-9a-f-]{36}$/, { error: "Pass `next` of the page before." });
 
 /** The whole answer where there is nothing to say but that it is done. */
-export const doneSchema = z.strictObject({ done: z.literal(true) });
+export const doneSchema = z.strictObject({
+  /** Always so: other answers are refusals. */
+  done: z.literal(true),
+});

@@ -1,4 +1,4 @@
-/** Every way the server refuses, in one list. docs/api.md says what each asks of the caller. */
+/** Every way the server refuses, in one list. docs/openapi.json says what each asks of the caller. */
 export const ERROR_CODES = [
   "invalid_input",
   "signed_out",

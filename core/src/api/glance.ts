@@ -29,6 +29,7 @@ export const glanceSchema = z.strictObject({
     )
     .max(MOST_SEGMENTS),
   needs: z.strictObject({ full: seconds.nullable(), essentials: seconds.nullable() }),
+  /** The state at the start, in a line; null where it is not known yet. */
   state: z.string().nullable(),
 }) satisfies z.ZodType<Glance>;
 

@@ -5,7 +5,11 @@ const MOST_FINDINGS = 5_000;
 
 /** What judging a plan is answered with: the same as the command line prints. */
 export const judgedSchema = z.strictObject({
-  forecast: z.looseObject({ line: z.string().nullable(), sentence: z.string() }),
+  forecast: z.looseObject({
+    /** The state at the start, in a line; null where nothing is done. */
+    line: z.string().nullable(),
+    sentence: z.string(),
+  }),
   findings: z
     .array(
       z.strictObject({

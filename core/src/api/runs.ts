@@ -20,11 +20,13 @@ export const runEventsInputSchema = z.strictObject({
 });
 /** The ids the server now holds, whether they came with this request or an earlier one. */
 export const runEventsAnswerSchema = z.strictObject({
+  /** The ids of all presses of this request: each is recorded once. */
   recorded: z.array(z.uuid()).max(MOST.pressesTogether),
 });
 
-/** After which place in the order of their coming presses are asked for: `last` of the answer before; 0 for all. */
+/** Which presses of a run are asked for. */
 export const newPressesQuerySchema = z.strictObject({
+  /** Only those that came after this place: `last` of the answer before; 0 for all. */
   after: z.coerce
     .number({ error: "Pass `last` of the answer before." })
     .int()
@@ -64,8 +66,11 @@ export const runRowSchema = z.strictObject({
   kind: z.enum(["warm-up", "cool-down"]),
   beganAt: z.iso.datetime().nullable(),
   endedAt: z.iso.datetime().nullable(),
+  /** How many drills there were. */
   drills: z.number().int(),
+  /** How many of them were done. */
   done: z.number().int(),
+  /** How many of them were skipped. */
   skipped: z.number().int(),
   plannedSeconds: z.number(),
   realSeconds: z.number(),

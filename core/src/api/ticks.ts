@@ -21,8 +21,9 @@ export const openListSchema = z.strictObject({
   /** The step's name and kind: a bag to pack, kit to have there. */
   name: nameSchema,
   kind: z.enum(DAY_KINDS),
-  /** Lines that are not ticked off, and how many there are in all. */
+  /** Lines that are not ticked off. */
   open: z.array(tagSchema).max(MOST_LINES),
+  /** How many lines there are in all. */
   lines: z.number().int().min(1).max(MOST_LINES),
 });
 

@@ -40,8 +40,9 @@ export const calledSchema = z
       .refine((list) => new Set(list.map((m) => wordKey(m.name))).size === list.length, {
         error: "A movement is named twice.",
       }),
-    /** Seconds from the end of one to the next call, at the least and at the most. */
+    /** Least seconds from the end of one to the next call. */
     gapFrom: gapSchema,
+    /** Most seconds from the end of one to the next call. */
     gapTo: gapSchema,
   })
   .refine((c) => c.gapFrom <= c.gapTo, {

@@ -46,8 +46,9 @@ const linkSchema = z.uuid({ error: "Name a drill of the shelf." }).nullable();
 /** The fields of what is known of a drill. */
 export const drillDetailsShape = {
   purposes: once(purposeSchema, 4, "purposes"),
-  /** Parts of the body it warms, and those it loads. */
+  /** Parts of the body it warms. */
   areas: bodyAreasSchema,
+  /** Parts of the body it loads. */
   loads: bodyAreasSchema,
   /** The kind of space it needs; empty when anywhere does. */
   space: z.union([z.literal(""), tagSchema]),
@@ -57,8 +58,9 @@ export const drillDetailsShape = {
   people: z.number().int().min(1, { error: "It takes at least one." }).max(12),
   /** Actions of the competition that it prepares. */
   actions: tagsSchema("actions"),
-  /** Efforts it makes sense at, per cent. */
+  /** Lowest effort it makes sense at, per cent. */
   intensityFrom: intensitySchema,
+  /** Highest effort it makes sense at, per cent. */
   intensityTo: intensitySchema,
   realism: realismSchema.nullable(),
   distance: distanceSchema.nullable(),
@@ -71,10 +73,13 @@ export const drillDetailsShape = {
   leastAge: z.number().int().min(0).max(99),
   /** Movements that are called during it; left out, none are. */
   called: calledSchema.optional(),
+  /** What the fit, the checks and the fill have to know of it. */
   flags: once(drillFlagSchema, 5, "flags"),
-  /** Drills of the shelf to take instead: an easier one, a harder one, another one of the same purpose. */
+  /** An easier drill of the shelf, by its id. */
   easier: linkSchema,
+  /** A harder drill of the shelf. */
   harder: linkSchema,
+  /** Another drill of the shelf with the same purpose. */
   instead: linkSchema,
 };
 

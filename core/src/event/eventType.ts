@@ -20,8 +20,9 @@ export const EFFORT_PROFILES: readonly EffortProfile[] = effortProfileSchema.opt
 /** Something that happens at a fixed time before the start. */
 export const fixedPointSchema = z.strictObject({
   name: tagSchema,
-  /** Minutes before the start at which it begins, and how long it takes. */
+  /** Minutes before the start at which it begins. */
   minutesBefore: z.number().int().min(0).max(1440),
+  /** How long it takes, minutes. */
   minutesLong: z.number().int().min(0).max(240),
   /** Whether the athlete cannot practise any more after it. */
   closesPractice: z.boolean(),
@@ -34,6 +35,7 @@ export type FixedPoint = z.infer<typeof fixedPointSchema>;
 /** What an event asks of whoever starts in it, whichever day it is. */
 export const eventTypeShape = {
   name: nameSchema,
+  /** What it asks of the body. */
   effort: effortProfileSchema,
   /** Seconds that the event itself lasts. */
   lengthSeconds: z.number().int().min(1, { error: "It lasts at least 1 s." }).max(86_400),

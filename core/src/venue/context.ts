@@ -104,7 +104,9 @@ export const fitContextSchema = z
     /** Repetitions that a warm-up under way has used of its limits: the sport's own, and explosive ones. */
     spent: z
       .strictObject({
+        /** Repetitions of the sport's own actions. */
         volume: z.number().int().min(0).max(1_000_000),
+        /** Explosive repetitions. */
         explosive: z.number().int().min(0).max(1_000_000),
       })
       .optional(),

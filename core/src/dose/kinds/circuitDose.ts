@@ -18,6 +18,7 @@ export const movementSchema = z.strictObject({
   seconds: z.number().int().min(5, { error: "A movement takes at least 5 s." }).max(900),
   /** Metres covered one way; 0 on the spot. */
   metres: z.number().int().min(0).max(1000),
+  /** Whether it is easy, to get one's breath back. */
   breather: z.boolean(),
   /** There and back: twice the seconds, and twice the metres. */
   back: z.literal(true).optional(),

@@ -37,7 +37,12 @@ export const runEventSchema = z.discriminatedUnion("kind", [
   /** Back to the drill before, which goes on where it was. */
   z.strictObject({ ...base, kind: z.literal("back"), of }),
   /** To any step: what lies between is skipped; one that is over goes on where it was. */
-  z.strictObject({ ...base, kind: z.literal("jump"), to: verbatimSchema(40) }),
+  z.strictObject({
+    ...base,
+    kind: z.literal("jump"),
+    /** The key of the step. */
+    to: verbatimSchema(40),
+  }),
   /** A drill that the plan did not have, straight after the one under way. */
   z.strictObject({ ...base, kind: z.literal("insert"), drill: runDrillSchema }),
   /** A try at a gate. */
@@ -47,6 +52,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     ...base,
     kind: z.literal("refit"),
+    /** The steps still to come. */
     drills: refitStepsSchema,
     waitSeconds: z.number().int().min(0).max(86_400),
     /** A wait that is under way goes on until then. */
@@ -78,7 +84,9 @@ export const runEventSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     ...base,
     kind: z.literal("pulse"),
+    /** Seconds from one measurement to the next. */
     everySeconds: z.number().int().min(1).max(60),
+    /** Beats per minute, the last one at `at`; null where there was none. */
     rates: z.array(z.number().int().min(20).max(250).nullable()).min(1).max(60),
     simulated,
   }),
@@ -90,6 +98,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     ready: z.number().int().min(1).max(5).nullable(),
     /** What happened first. */
     first: lineSchema(200),
+    /** Anything else. */
     note: lineSchema(500),
   }),
   /** Of a group, whether one of them is there. */
@@ -99,11 +108,18 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     ...base,
     kind: z.literal("mark"),
     who: z.uuid(),
+    /** The key of the step. */
     step: verbatimSchema(40),
+    /** What they made of it; null takes a mark away. */
     mark: groupMarkSchema.nullable(),
   }),
   /** Somebody goes on with it on another device: whoever had it follows from then on. */
-  z.strictObject({ ...base, kind: z.literal("take"), who: z.uuid() }),
+  z.strictObject({
+    ...base,
+    kind: z.literal("take"),
+    /** The person who goes on with it. */
+    who: z.uuid(),
+  }),
   z.strictObject({ ...base, kind: z.literal("end") }),
 ]);
 
