@@ -130,8 +130,8 @@ describe("what takes long", () => {
     expect((await answer).body.rows.filter((r: { state: string }) => r.state === "changed")).toHaveLength(
       1_000,
     );
-    // Compared in the server's one thread it was nearly all of the time; what is left there is reading and writing the rows.
-    expect(slowest).toBeLessThan(whole * 0.7);
+    // Compared in the server's one thread it was nearly all of the time; what is left there is reading and writing the rows, a fifth.
+    expect(slowest).toBeLessThan(whole * 0.5);
     // One at a time for a person.
     const asked = await Promise.all(Array.from({ length: 6 }, compare));
     expect(new Set(asked.map((a) => a.status))).toEqual(new Set([200, 429]));
