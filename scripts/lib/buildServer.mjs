@@ -21,6 +21,7 @@ function sourcesHash() {
   const hash = createHash("sha256");
   for (const file of [
     inRoot("package-lock.json"),
+    inRoot("docs", "openapi.json"),
     ...files(inRoot("server", "src")),
     ...files(inRoot("core", "src")),
   ]) {
