@@ -102,6 +102,20 @@ function makeDevice(script, world, number) {
   return device;
 }
 
+/** Removes something of the club: whoever gets no answer, because the server was killed meanwhile, asks again. */
+async function remove(world, path, tries = 5) {
+  for (let left = tries; ; left--) {
+    try {
+      return await world.ask("DELETE", path);
+    } catch (error) {
+      const isAnswered = /: \d{3} /.test(error.message);
+      // Removed, and the answer did not come.
+      if (left < tries && / 404 /.test(error.message)) return null;
+      if (isAnswered || left === 0) throw error;
+    }
+  }
+}
+
 /** Opens the world of a course. @param house the servers and their database, which many courses share */
 export async function openWorld(house, script, { devices, isLate }) {
   const begins = isLate ? nextMidnight(Date.now()) - LATE_BEFORE : Date.now();
@@ -122,13 +136,13 @@ export async function openWorld(house, script, { devices, isLate }) {
     async deleteStart(id) {
       const { version } = await world.ask("GET", `/starts/${id}`);
       // Refused where somebody saved in between: then it is there.
-      await world.ask("DELETE", `/starts/${id}?version=${version}`);
+      await remove(world, `/starts/${id}?version=${version}`);
       world.deleted.add(id);
     },
     /** Ends what a person may do in the club. */
     async withdraw(person) {
       person.isOut = true;
-      await world.ask("DELETE", `/members/${person.id}`);
+      await remove(world, `/members/${person.id}`);
     },
   };
   world.devices = Array.from({ length: devices }, (_, number) => makeDevice(script, world, number));
