@@ -281,13 +281,13 @@ const mutants = [
   ],
   [
     "a start moved far keeps the most before it",
-    "core/src/api/movedStart.ts",
+    "core/src/api/starts/movedStart.ts",
     "startsAt - LONGEST_AVAILABLE * 1000",
     "0",
   ],
   [
     "ready is never after the start",
-    "core/src/api/movedStart.ts",
+    "core/src/api/starts/movedStart.ts",
     "Math.min(\n    startsAt,",
     "Math.max(\n    startsAt,",
   ],

@@ -1,6 +1,6 @@
-import { LONGEST_AVAILABLE } from "../../src/api/longestAvailable";
-import { movedStart } from "../../src/api/movedStart";
-import type { Start } from "../../src/api/starts";
+import { LONGEST_AVAILABLE } from "../../src/api/starts/longestAvailable";
+import { movedStart } from "../../src/api/starts/movedStart";
+import type { Start } from "../../src/api/starts/starts";
 
 const start = { startsAt: "2026-06-01T12:00:00.000Z", readyAt: "2026-06-01T11:15:00.000Z" } as Start;
 const minutes = (n: number) => Date.parse(start.startsAt) + n * 60_000;

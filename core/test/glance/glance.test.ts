@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { glanceSchema } from "../../src/api/glance";
+import { glanceSchema } from "../../src/api/starts/glance";
 import { usualSetting } from "../../src/conditions/setting";
 import { fitAt } from "../../src/fit/fit";
 import { profileAt } from "../../src/fit/profile";
