@@ -65,15 +65,6 @@ export function foreignZone(zone: string): string | null {
   return zone === deviceZone() ? null : (zone.split("/").at(-1) ?? zone).replaceAll("_", " ");
 }
 
-/** A length on the scale of hours and minutes: "in 5 min" style texts are built from it. */
-export function roughLength(seconds: number): string {
-  const minutes = Math.max(0, Math.floor(seconds / 60));
-  const [h, m] = [Math.floor(minutes / 60), minutes % 60];
-  if (h >= 48) return `${Math.floor(h / 24)} days`;
-  if (h > 0) return m > 0 ? `${h} h ${m} min` : `${h} h`;
-  return minutes > 0 ? `${minutes} min` : `${Math.max(0, Math.floor(seconds))} s`;
-}
-
 /** Day and clock time where the device is, for what has no venue. */
 export const deviceMoment = (instant: string): string => placeMoment(instant, deviceZone());
 

@@ -1,4 +1,4 @@
-import { formatMinus, wallClock } from "@tonodrome/core";
+import { flooredLength, formatMinus, MINUTE_SECONDS, wallClock } from "@tonodrome/core";
 import {
   contradictionWords,
   type DayFile,
@@ -65,10 +65,7 @@ const HEADS: Record<DayVersion, string> = { usual: "usual", bad: "if it goes bad
 
 /** "4 h 30 min of slack": nobody counts a day's room in seconds. */
 function slackWords(seconds: number): string {
-  const minutes = Math.floor(seconds / 60);
-  const [h, m] = [Math.floor(minutes / 60), minutes % 60];
-  if (minutes === 0) return "no slack";
-  return `${[h > 0 ? `${h} h` : "", m > 0 ? `${m} min` : ""].filter(Boolean).join(" ")} of slack`;
+  return seconds < MINUTE_SECONDS ? "no slack" : `${flooredLength(seconds)} of slack`;
 }
 
 /** The same as tables to be read. */

@@ -1,19 +1,15 @@
-import { randomUUID } from "node:crypto";
-import { emptyPlan, noProfile, usualSetting } from "@tonodrome/core";
-import type { ClubRecord } from "@tonodrome/core/api";
 import {
   compareList,
   DATE_ORDERS,
   type DateOrder,
-  type ListedStart,
   type ListFault,
-  nameKey,
   type RowNews,
   readEntries,
   readListTable,
   recognise,
 } from "@tonodrome/core/start-list";
 import type { ClubLines } from "./clubLines";
+import { listIntoClub } from "./listIntoClub";
 import { tableText } from "./tableText";
 
 /** What an import is told besides the list. */
@@ -47,12 +43,7 @@ export function importList(
         },
       ],
     };
-  const { entries: numbered, faults } = readEntries(read.table, {
-    ...reading,
-    dates: dates ?? reading.dates,
-  });
-  // Running orders are the server's to keep.
-  const entries = numbered.map((entry) => ({ ...entry, number: null }));
+  const { entries, faults } = readEntries(read.table, { ...reading, dates: dates ?? reading.dates });
   if (faults.length > 0) return { faults };
   const { records } = club;
   const athletes = records.flatMap((r) => (r.record === "athlete" ? [r] : []));
@@ -67,50 +58,9 @@ export function importList(
   const wrong = news.flatMap((row) =>
     row.state === "fault" ? [{ line: row.line, column: null, message: row.message }] : [],
   );
-  return wrong.length > 0 ? { faults: wrong } : { news, club: changedClub(club, news) };
-}
-
-/** The club with what a list changes. */
-function changedClub({ head, records }: ClubLines, news: readonly RowNews[]): ClubLines {
-  const added = new Map<string, ClubRecord & { record: "athlete" }>();
-  for (const row of news)
-    if (row.state === "new-athlete" && !added.has(nameKey(row.athlete)))
-      added.set(nameKey(row.athlete), {
-        record: "athlete",
-        id: randomUUID(),
-        version: 1,
-        name: row.athlete,
-        profile: noProfile(),
-      });
-  const fresh = news.flatMap((row): ClubRecord[] => {
-    if (row.state === "new") return [newStart(row.start)];
-    if (row.state !== "new-athlete") return [];
-    return [newStart({ athleteId: added.get(nameKey(row.athlete))?.id ?? "", ...row.start })];
-  });
-  const changed = new Map(
-    news.flatMap((row) => (row.state === "changed" ? [[row.id, row.start] as const] : [])),
-  );
-  const kept = records.map((record): ClubRecord => {
-    const start = record.record === "start" ? changed.get(record.id) : undefined;
-    if (record.record !== "start" || !start) return record;
-    const { number: _, ...fields } = start;
-    return { ...record, ...fields, version: record.version + 1 };
-  });
-  // Nothing names what comes later: athletes first, starts after what they are of.
-  const firstLate = kept.findIndex((r) => ["day", "run", "presses"].includes(r.record));
-  const at = firstLate < 0 ? kept.length : firstLate;
-  return { head, records: [...added.values(), ...kept.slice(0, at), ...fresh, ...kept.slice(at)] };
-}
-
-function newStart({ number: _, ...start }: ListedStart): ClubRecord {
-  return {
-    record: "start",
-    id: randomUUID(),
-    version: 1,
-    ...start,
-    setting: usualSetting(),
-    plan: { id: randomUUID(), version: 1, body: emptyPlan() },
-  };
+  if (wrong.length > 0) return { faults: wrong };
+  const into = listIntoClub(club, entries, news);
+  return "faults" in into ? into : { news, club: into };
 }
 
 /** What would become of each row, to be read. */

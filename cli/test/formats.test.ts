@@ -93,6 +93,29 @@ describe("import", () => {
     expect(tonodrome(args, list("14:15"))).toMatchObject({ status: 0 });
   });
 
+  it("keeps the running order of a list with numbers, and brings it up to date", () => {
+    const file = club(start);
+    const args = ["import", "-", "--into", file, "--zone", "Europe/Vienna", "--apply"];
+    const numbered = (number: number) =>
+      `No,Name,Event,Date,Time,Venue\n${number},Mira Lind,Final,2026-12-05,14:15,\n9,Somebody Else,Final,2026-12-05,14:45,\n`;
+    const records = () =>
+      readFileSync(file, "utf8")
+        .trim()
+        .split("\n")
+        .map((line) => JSON.parse(line));
+    const of = (record: string) => records().find((r) => r.record === record);
+    expect(tonodrome(args, numbered(4)).status).toBe(0);
+    const order = of("order");
+    expect(order).toMatchObject({ version: 1, slots: [{ number: 4 }, { number: 9 }], calls: [] });
+    expect(of("start").order).toEqual({ id: order.id, number: 4 });
+    const before = readFileSync(file, "utf8");
+    expect(tonodrome(args.slice(0, -1), numbered(4))).toMatchObject({ status: 0 });
+    expect(readFileSync(file, "utf8")).toBe(before);
+    expect(tonodrome(args, numbered(5)).status).toBe(0);
+    expect(of("order")).toMatchObject({ id: order.id, version: 2, slots: [{ number: 5 }, { number: 9 }] });
+    expect(of("start").order).toEqual({ id: order.id, number: 5 });
+  });
+
   it("takes in those who are not in the club when it is told to", () => {
     const file = club(start);
     const args = ["import", "-", "--into", file, "--zone", "Europe/Vienna"];

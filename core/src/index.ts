@@ -119,7 +119,7 @@ export { passedPoints } from "./run/live/passedPoints";
 export { type RunClock, runClock } from "./run/live/runClock";
 export { runTimeline } from "./run/live/runTimeline";
 export { type WaitPrompt, waitPrompt } from "./run/live/waitPrompt";
-export { isRunOver, runOverFrom } from "./run/log/isOver";
+export { isRunOver, RUN_FORGOTTEN_HOURS, runOverFrom } from "./run/log/isOver";
 export { lastTake } from "./run/log/lastTake";
 export { type RunDay, runDay } from "./run/log/runDay";
 export { runDrills } from "./run/log/runDrills";
@@ -133,7 +133,7 @@ export { type PartNow, partAt } from "./run/steps/partAt";
 export { type RunDrill, type RunPlan, stepKey } from "./run/steps/runPlan";
 export { simulatedStrap } from "./simulated/heartRate";
 export { type OrderNews, simulatedList, simulatedOrder } from "./simulated/runningOrder";
-export { formatLength, formatMinus, roundLength, spokenLength } from "./time/clock";
+export { flooredLength, formatLength, formatMinus, roundLength, spokenLength } from "./time/clock";
 export * from "./time/units";
 export {
   endOfDay,

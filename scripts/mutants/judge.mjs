@@ -12,7 +12,7 @@ const who = (file) => `${CHECKS}who/${file}.ts`;
  * the model's forms, and what is offered.
  */
 const mutants = [
-  ["the youngest have a figure of their own", `${CHECKS}terms/byAge.ts`, ": under10", ": under13"],
+  ["the youngest have a figure of their own", "core/src/age/ageRules.ts", ": under10", ": under13"],
   ["nobody is brought beyond their age", climb("neverAtLevel"), "hardestAt(age, topsOf(club))", "100"],
   ["the young do fewer of their own drills alone", who("tooMuchForAge"), "!isOwn || ", ""],
   [
@@ -167,7 +167,7 @@ const mutants = [
     '!doing.item.details?.flags.includes("static-hold") ||',
     "",
   ],
-  ["ages have their own most", `${CHECKS}terms/byAge.ts`, "age >= 13 ? under16 :", ""],
+  ["ages have their own most", "core/src/age/ageRules.ts", "age >= THIRTEEN ? under16 :", ""],
   ["rounds of one drill", amount("tooExplosive"), "sets <= rounds", "true"],
   [
     "little trained, less volume",

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { LONGEST_AVAILABLE, MOST, type Start } from "@tonodrome/core/api";
+import { LONGEST_AVAILABLE_SECONDS, MOST, type Start } from "@tonodrome/core/api";
 import { purge } from "../src/upkeep/purge";
 import { makeStart, planBody, type planItem, runInput, startInput } from "./make";
 import { type FullClub, fullClub } from "./people";
@@ -180,7 +180,7 @@ describe("moving a start", () => {
       4,
     ]);
     const far = (await move("coach", back, { startsAt: at(start, 24 * 60) })).body as Start;
-    expect(Date.parse(far.startsAt) - Date.parse(far.readyAt)).toBe(LONGEST_AVAILABLE * 1000);
+    expect(Date.parse(far.startsAt) - Date.parse(far.readyAt)).toBe(LONGEST_AVAILABLE_SECONDS * 1000);
   });
 
   it("is for nobody else, of no other club, and against no other version than was read", async () => {

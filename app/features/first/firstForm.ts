@@ -1,7 +1,7 @@
 import { nameSchema, zonedInstant } from "@tonodrome/core";
-import type { StartInput } from "@tonodrome/core/api";
+import { type StartInput, USUAL_AVAILABLE_MINUTES } from "@tonodrome/core/api";
 import { z } from "zod";
-import { soonAt, startFormSchema, startInputOf, USUAL_AVAILABLE } from "~/features/starts/form/startForm";
+import { soonAt, startFormSchema, startInputOf } from "~/features/starts/form/startForm";
 
 /** What is asked of somebody whose club is new. */
 export const firstFormSchema = z.object({
@@ -42,7 +42,7 @@ export function firstStartOf(
       ...{ athleteId, newAthlete: "", venue: "", zone, date, time },
       title: event?.name ?? "First start",
       eventId: event?.id ?? "",
-      minutes: Math.max(0, Math.min(USUAL_AVAILABLE, left)),
+      minutes: Math.max(0, Math.min(USUAL_AVAILABLE_MINUTES, left)),
     },
     athleteId,
   );

@@ -1,8 +1,9 @@
+import { flooredLength } from "@tonodrome/core";
 import type { Order } from "@tonodrome/core/api";
 import { expectedAt } from "@tonodrome/core/order";
 import { Link } from "expo-router";
 import { Text, View } from "react-native";
-import { clockTime, roughLength } from "~/ui/dates";
+import { clockTime } from "~/ui/dates";
 import { Notice } from "~/ui/layout/Notice";
 
 /** The club's own in the order, and when each is to be expected. */
@@ -30,7 +31,7 @@ export function OurStarts({ order, now }: { order: Order; now: number }) {
                 </Text>
                 <Text className="font-text text-body text-ink">
                   {ahead > 0
-                    ? `${ahead === 1 ? "next" : `${ahead - 1} before`}${at > now ? `, in ${roughLength((at - now) / 1000)}` : ""}`
+                    ? `${ahead === 1 ? "next" : `${ahead - 1} before`}${at > now ? `, in ${flooredLength((at - now) / 1000)}` : ""}`
                     : ahead === 0
                       ? "on now"
                       : "has been on"}

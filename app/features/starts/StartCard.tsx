@@ -1,4 +1,4 @@
-import { sessionKindOf, sessionName, spokenLength } from "@tonodrome/core";
+import { flooredLength, sessionKindOf, sessionName, spokenLength } from "@tonodrome/core";
 import type { OpenRun, Start } from "@tonodrome/core/api";
 import { Link } from "expo-router";
 import { lazy, memo, Suspense, useEffect, useRef, useState } from "react";
@@ -13,7 +13,7 @@ import { StateLine } from "~/features/judge/StateLine";
 import { WholeRise } from "~/features/rise/WholeRise";
 import { useStartRun } from "~/features/run/useStartRun";
 import { Button } from "~/ui/Button";
-import { clockTime, dayName, foreignZone, roughLength } from "~/ui/dates";
+import { clockTime, dayName, foreignZone } from "~/ui/dates";
 import { Icon } from "~/ui/Icon";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
@@ -260,7 +260,7 @@ function Standing({ start, view, failed, over, now, axis, running }: StandingPro
   if (over) {
     return (
       <Text className="pt-1 font-text text-body text-muted" dataSet={MOMENT}>
-        Started {roughLength(-view.untilStart)} ago
+        Started {flooredLength(-view.untilStart)} ago
       </Text>
     );
   }
@@ -289,7 +289,7 @@ function Standing({ start, view, failed, over, now, axis, running }: StandingPro
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
         <Text className={`text-body text-ink ${untilBegin > 0 ? "font-text" : "font-strong"}`}>
           {begin}
-          {untilBegin > 0 ? <Text dataSet={MOMENT}>, in {roughLength(untilBegin)}</Text> : null}
+          {untilBegin > 0 ? <Text dataSet={MOMENT}>, in {flooredLength(untilBegin)}</Text> : null}
         </Text>
         <Text className={`text-body text-ink ${glance.fits ? "font-text" : "font-strong"}`}>
           {glance.word}

@@ -1,4 +1,4 @@
-import { clockTime, dayName, deviceZone, foreignZone, roughLength } from "~/ui/dates";
+import { clockTime, dayName, deviceZone, foreignZone } from "~/ui/dates";
 import { toneClasses, toneOf } from "~/ui/tone";
 
 const now = Date.parse("2026-06-01T21:30:00.000Z");
@@ -16,18 +16,6 @@ it("writes the venue's clock, and its city when it is not the device's zone", ()
   expect(clockTime(now, "Asia/Kathmandu")).toBe("03:15");
   expect(foreignZone(deviceZone())).toBeNull();
   expect(foreignZone("America/St_Johns")).toBe("St Johns");
-});
-
-it("writes rough lengths, never below nothing", () => {
-  expect([-5, 0, 59, 60, 3600, 6660, 200_000].map(roughLength)).toEqual([
-    "0 s",
-    "0 s",
-    "59 s",
-    "1 min",
-    "1 h",
-    "1 h 51 min",
-    "2 days",
-  ]);
 });
 
 it("draws intensity as seven tones from pale to full", () => {

@@ -1,4 +1,5 @@
 export { settingSchema } from "../conditions/setting";
+export * from "../conditions/timeAvailable";
 export { runEventSchema } from "../run/log/runEvent";
 export { runPlanSchema } from "../run/steps/runPlan";
 export { leavingOut, tolerant } from "../words/tolerant";
@@ -29,7 +30,6 @@ export * from "./shelf/shelfTable";
 export * from "./shelf/starters";
 export * from "./shelf/templates";
 export * from "./starts/glance";
-export * from "./starts/longestAvailable";
 export * from "./starts/movedStart";
 export * from "./starts/orders";
 export * from "./starts/plans";

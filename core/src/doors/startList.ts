@@ -17,5 +17,6 @@ export {
   type RowNews,
 } from "../startList/compareList";
 export { DATE_ORDERS, type DateOrder } from "../startList/dates";
-export { readEntries } from "../startList/entry";
+export { type ListEntry, readEntries } from "../startList/entry";
+export { type KnownOrder, type ListedOrder, listOrders } from "../startList/listOrders";
 export { type ListFault, type ListTable, LONGEST_LIST, MOST_ROWS } from "../startList/listTable";

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { tagsSchema } from "../drill/details";
+import { DAY_SECONDS } from "../time/units";
 import { bodyAreasSchema } from "../words/bodyArea";
 import { intensitySchema } from "../words/intensity";
 import { nameSchema, tagSchema } from "../words/text";
@@ -38,7 +39,7 @@ export const eventTypeShape = {
   /** What it asks of the body. */
   effort: effortProfileSchema,
   /** Seconds that the event itself lasts. */
-  lengthSeconds: z.number().int().min(1, { error: "It lasts at least 1 s." }).max(86_400),
+  lengthSeconds: z.number().int().min(1, { error: "It lasts at least 1 s." }).max(DAY_SECONDS),
   /** The sport's own actions that are used in it. */
   actions: tagsSchema("actions", 16),
   /** Effort it peaks at, per cent. */

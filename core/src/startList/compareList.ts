@@ -1,3 +1,5 @@
+import { USUAL_AVAILABLE_MINUTES } from "../conditions/timeAvailable";
+import { MINUTE_MS } from "../time/units";
 import { wallClock } from "../time/zone";
 import { wordKey } from "../words/sameWord";
 import type { ListEntry } from "./entry";
@@ -43,9 +45,6 @@ export type RowNews = { line: number; athlete: string; title: string } & (
 
 /** What of a start a list changes. */
 export type ListChange = "time" | "venue" | "zone" | "number";
-
-/** Time available that a new start of a list begins with, minutes. Custom, as of any new start. */
-const AVAILABLE = 45;
 
 /**
  * Compares what a list says with what a club has. One that was moved since keeps its time for as long as the list says the
@@ -95,7 +94,7 @@ export function compareList(
       zone,
       startsAt,
       listedAt: startsAt,
-      readyAt: earlier(startsAt, AVAILABLE * 60_000),
+      readyAt: earlier(startsAt, USUAL_AVAILABLE_MINUTES * MINUTE_MS),
       eventId: eventIds.get(wordKey(found.title)) ?? null,
       number,
     };

@@ -1,3 +1,5 @@
+import { DAY_SECONDS, HOUR_MINUTES, MINUTE_SECONDS } from "./units";
+
 /**
  * Writes a length of time as a coach reads it.
  * @param seconds whole or fractional seconds; a negative length is written with a minus sign (−)
@@ -38,7 +40,24 @@ export function spokenLength(seconds: number): string {
 const hoursAndMinutes = (minutes: number) =>
   [`${Math.floor(minutes / 60)} h`, minutes % 60 > 0 ? `${minutes % 60} min` : ""].join(" ").trim();
 
-/** About how long it is, to five minutes from two hours on. @example "40 min", "2 h", "2 h 15 min" */
+/**
+ * Writes how long it is at the least: whole minutes from a minute on, whole days from two days on.
+ * @param seconds a negative length counts as 0
+ * @example flooredLength(59) // "59 s"; flooredLength(6665) // "1 h 51 min"; flooredLength(200_000) // "2 days"
+ */
+export function flooredLength(seconds: number): string {
+  const whole = Math.max(0, Math.floor(seconds));
+  if (whole < MINUTE_SECONDS) return `${whole} s`;
+  if (whole >= 2 * DAY_SECONDS) return `${Math.floor(whole / DAY_SECONDS)} days`;
+  const minutes = Math.floor(whole / MINUTE_SECONDS);
+  return minutes < HOUR_MINUTES ? `${minutes} min` : hoursAndMinutes(minutes);
+}
+
+/**
+ * Writes about how long it is, to five minutes from two hours on.
+ * @param seconds 0 or more
+ * @example roundLength(2_400) // "40 min"; roundLength(7_260) // "2 h"; roundLength(8_220) // "2 h 15 min"
+ */
 export function roundLength(seconds: number): string {
   const exact = Math.round(seconds / 60);
   const minutes = exact < 120 ? exact : Math.round(exact / 5) * 5;

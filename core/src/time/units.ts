@@ -3,6 +3,7 @@
 /** Seconds. */
 export const MINUTE_SECONDS = 60;
 export const HOUR_SECONDS = 3_600;
+export const DAY_SECONDS = 86_400;
 
 /** Milliseconds. */
 export const MINUTE_MS = 60_000;

@@ -1,11 +1,12 @@
 import { z } from "zod";
+import { DAY_SECONDS } from "../time/units";
 import { type Fault, faultsIn } from "../words/fault";
 import { intensitySchema } from "../words/intensity";
 import { wordKey } from "../words/sameWord";
 import { tagSchema } from "../words/text";
 
 /** Longest time before a start that anything is planned for, seconds. */
-export const LONGEST_DAY = 86_400;
+export const LONGEST_DAY = DAY_SECONDS;
 
 const seconds = (least: number, most: number, what: string) =>
   z

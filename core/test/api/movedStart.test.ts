@@ -1,6 +1,6 @@
-import { LONGEST_AVAILABLE } from "../../src/api/starts/longestAvailable";
 import { movedStart } from "../../src/api/starts/movedStart";
 import type { Start } from "../../src/api/starts/starts";
+import { LONGEST_AVAILABLE_SECONDS } from "../../src/conditions/timeAvailable";
 
 const start = { startsAt: "2026-06-01T12:00:00.000Z", readyAt: "2026-06-01T11:15:00.000Z" } as Start;
 const minutes = (n: number) => Date.parse(start.startsAt) + n * 60_000;
@@ -15,6 +15,6 @@ it("leaves when the athlete is ready, but never after the start, nor longer befo
   const far = minutes(2 * 24 * 60);
   expect(movedStart(start, far)).toEqual({
     startsAt: iso(far),
-    readyAt: iso(far - LONGEST_AVAILABLE * 1000),
+    readyAt: iso(far - LONGEST_AVAILABLE_SECONDS * 1000),
   });
 });

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { formatLength, formatMinus, spokenLength } from "../../src/time/clock";
+import { flooredLength, formatLength, formatMinus, spokenLength } from "../../src/time/clock";
 import { isTimeZone, nearestInstant, wallClock, zonedInstant } from "../../src/time/zone";
 
 it("writes lengths and minus times", () => {
@@ -18,6 +18,20 @@ it("writes lengths and minus times", () => {
     "60 min",
     "2 h",
     "2 h 30 min",
+  ]);
+});
+
+it("writes lengths down to whole minutes, never below nothing", () => {
+  expect([-5, 0, 59, 60, 3600, 6665, 172_799, 172_800, 200_000].map(flooredLength)).toEqual([
+    "0 s",
+    "0 s",
+    "59 s",
+    "1 min",
+    "1 h",
+    "1 h 51 min",
+    "47 h 59 min",
+    "2 days",
+    "2 days",
   ]);
 });
 

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { RUN_FORGOTTEN_HOURS } from "@tonodrome/core";
 import { MOST } from "@tonodrome/core/api";
 import { QueryTypes, type Transaction } from "sequelize";
 import type { Database } from "../db/connect";
@@ -39,7 +40,7 @@ export async function noteMoves(
     `WITH moved AS (SELECT * FROM jsonb_to_recordset($2::jsonb) AS m("startId" uuid, event jsonb)),
       open AS (
         SELECT r.id, m.event FROM runs r JOIN moved m ON m."startId" = r.start_id
-        WHERE r.club_id = $1 AND ($3::uuid IS NULL OR r.id = $3) AND r.created_at > now() - interval '12 hours'
+        WHERE r.club_id = $1 AND ($3::uuid IS NULL OR r.id = $3) AND r.created_at > now() - interval '${RUN_FORGOTTEN_HOURS} hours'
           AND r.summary ->> 'endedAt' IS NULL AND coalesce(r.plan ->> 'kind', 'warm-up') = 'warm-up'
           AND r.presses < ${MOST.presses}
         ORDER BY r.id FOR UPDATE OF r),

@@ -1,11 +1,17 @@
 import { randomUUID } from "node:crypto";
-import { emptyPlan, noProfile, usualSetting, wallClock, wordKey } from "@tonodrome/core";
+import { emptyPlan, noProfile, usualSetting } from "@tonodrome/core";
 import { MOST, type StartListInput } from "@tonodrome/core/api";
-import { type KnownStart, type ListedStart, nameKey, type RowNews } from "@tonodrome/core/start-list";
+import {
+  type KnownStart,
+  type ListedStart,
+  listOrders,
+  nameKey,
+  type RowNews,
+} from "@tonodrome/core/start-list";
 import { Op, type Transaction } from "sequelize";
 import { checkRoom } from "../access/quota";
 import type { Database } from "../db/connect";
-import type { OrderRow, StartRow } from "../db/models/rows";
+import type { StartRow } from "../db/models/rows";
 import { Refusal } from "../errors/refusal";
 import type { Change } from "../live/changes";
 import type { Asked, Threads } from "../threads/threads";
@@ -195,33 +201,18 @@ async function putOrders(
   transaction: Transaction,
 ): Promise<void> {
   const { models } = database;
-  const lists = new Map<string, Rows>();
-  for (const row of rows) {
-    if (row.number === null) continue;
-    const key = orderKey(row, row.startsAt);
-    lists.set(key, [...(lists.get(key) ?? []), row]);
-  }
-  const wanted = [...lists].filter(([, list]) => list.some((row) => starts.has(row.line)));
-  if (wanted.length === 0) return;
-  const before = new Map<string, OrderRow>();
-  for (const order of await models.Order.findAll({
-    where: { clubId },
-    order: ["id"],
-    transaction,
-    lock: true,
-  }))
-    before.set(orderKey(order, order.slots[0]?.at ?? ""), order);
-  for (const [key, list] of wanted) {
-    const slots = slotsOf(list);
-    const [{ title, venue, zone }] = list as [Rows[number]];
-    const members = list.flatMap(({ line, number }) => {
-      const startId = starts.get(line);
-      return startId && number !== null ? [{ startId, number }] : [];
-    });
-    const order = before.get(key);
-    const id = order?.id ?? randomUUID();
-    if (order) {
-      const version = order.version + 1;
+  if (rows.every(({ number }) => number === null)) return;
+  const known = await models.Order.findAll({ where: { clubId }, order: ["id"], transaction, lock: true });
+  const versions = new Map(known.map(({ id, version }) => [id, version]));
+  for (const order of listOrders(rows, starts, known)) {
+    const { title, venue, zone, slots, members } = order;
+    if (slots.length > MOST.slots)
+      throw new Refusal("invalid_input", `A running order has at most ${MOST.slots} numbers.`, {
+        path: "rows",
+      });
+    const id = order.id ?? randomUUID();
+    if (order.id) {
+      const version = (versions.get(id) ?? 0) + 1;
       await models.Order.update({ slots, version }, { where: { clubId, id }, transaction });
     } else {
       await checkRoom(database, models.Order, "orders", clubId, { clubId }, transaction);
@@ -231,19 +222,3 @@ async function putOrders(
     await setMembers(database, { id, clubId, slots }, members, transaction);
   }
 }
-
-/** The numbers of a list with their times, each once. @throws Refusal `invalid_input` for one that is there twice */
-function slotsOf(list: Rows): OrderRow["slots"] {
-  const sorted = [...list].sort((a, b) => (a.number ?? 0) - (b.number ?? 0));
-  if (sorted.length > MOST.slots)
-    throw new Refusal("invalid_input", `A running order has at most ${MOST.slots} numbers.`, {
-      path: "rows",
-    });
-  const slots: OrderRow["slots"] = [];
-  for (const { number, startsAt } of sorted)
-    if (number !== null && slots.at(-1)?.number !== number) slots.push({ number, at: startsAt });
-  return slots;
-}
-
-const orderKey = ({ title, venue, zone }: Pick<OrderRow, "title" | "venue" | "zone">, at: string) =>
-  [wordKey(title), wordKey(venue), at === "" ? "" : wallClock(at, zone).date].join("\n");

@@ -1,6 +1,5 @@
-import { MINUTE_SECONDS, runDrills, spokenLength, weatherCaution } from "@tonodrome/core";
+import { flooredLength, MINUTE_SECONDS, runDrills, spokenLength, weatherCaution } from "@tonodrome/core";
 import { Text, View } from "react-native";
-import { roughLength } from "~/ui/dates";
 import type { FaceModel } from "./faceModel";
 import { Timer } from "./Timer";
 
@@ -15,7 +14,7 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
   const first = drills[0]?.[0]?.drill;
   const until = Math.ceil(clock.ahead);
   const weather = weatherCaution(model.plan);
-  const early = clock.ahead >= MINUTE_SECONDS ? roughLength(clock.ahead) : null;
+  const early = clock.ahead >= MINUTE_SECONDS ? flooredLength(clock.ahead) : null;
   const begunNow = model.forecast?.ifBegunNow;
   const counts = settings.beginsItself && until > 0 && until <= COUNT;
   return (
@@ -37,7 +36,8 @@ export function ReadyFace({ model, text }: { model: FaceModel; text: string }) {
       {early ? (
         <Text className={`pt-2 font-strong text-lead ${text}`} testID="too-early">
           Begin in {early}
-          {begunNow ? `; begun now, ${roughLength(begunNow.waitSeconds)} of waiting: ${begunNow.line}` : ""}.
+          {begunNow ? `; begun now, ${flooredLength(begunNow.waitSeconds)} of waiting: ${begunNow.line}` : ""}
+          .
         </Text>
       ) : null}
       {weather ? (

@@ -1,4 +1,5 @@
 import {
+  flooredLength,
   formatLength,
   formatMinus,
   groupWords,
@@ -10,7 +11,6 @@ import { memo } from "react";
 import { Text, View } from "react-native";
 import { type Ground, Press, WORDS } from "~/features/run/presses/Press";
 import type { Presses } from "~/features/run/presses/usePresses";
-import { roughLength } from "~/ui/dates";
 import { useLies } from "~/ui/hooks/useLies";
 import { DrillFace } from "./DrillFace";
 import type { FaceModel } from "./faceModel";
@@ -110,7 +110,7 @@ function Middle({ model, text }: { model: FaceModel; text: string }) {
 
 /** Before it begins: when that is due. */
 function readyWords(ahead: number): string {
-  if (ahead >= 60) return `Begins in ${roughLength(ahead)}`;
+  if (ahead >= 60) return `Begins in ${flooredLength(ahead)}`;
   if (ahead >= ON_TIME) return `Begins in ${Math.ceil(ahead)} s`;
   return ahead > -ON_TIME ? "Begin now" : `${formatLength(-ahead)} late: begin now`;
 }

@@ -1,5 +1,5 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import type { Athlete } from "@tonodrome/core/api";
+import { type Athlete, USUAL_AVAILABLE_MINUTES } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { Controller, useForm } from "react-hook-form";
 import { Text, View } from "react-native";
@@ -16,15 +16,7 @@ import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
 import { words } from "~/ui/words";
 import { EventChoice } from "./EventChoice";
-import {
-  type StartForm,
-  soonAt,
-  startFormSchema,
-  startInputOf,
-  timeFault,
-  timeNews,
-  USUAL_AVAILABLE,
-} from "./startForm";
+import { type StartForm, soonAt, startFormSchema, startInputOf, timeFault, timeNews } from "./startForm";
 import { ZoneField } from "./ZoneField";
 
 const NEW = "new";
@@ -161,7 +153,7 @@ function firstValues(athletes: Athlete[]): StartForm {
     venue: "",
     zone,
     ...soonAt(Date.now(), zone),
-    minutes: USUAL_AVAILABLE,
+    minutes: USUAL_AVAILABLE_MINUTES,
     eventId: "",
   };
 }

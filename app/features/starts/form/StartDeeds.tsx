@@ -1,5 +1,5 @@
 import { cutText, LONGEST_NAME } from "@tonodrome/core";
-import type { Start } from "@tonodrome/core/api";
+import { type Start, USUAL_AVAILABLE_MINUTES } from "@tonodrome/core/api";
 import { useRouter } from "expo-router";
 import { useState } from "react";
 import { View } from "react-native";
@@ -7,7 +7,6 @@ import { useCreateStart, useDeleteStart } from "~/data/resources/starts";
 import { Button } from "~/ui/Button";
 import { Notice } from "~/ui/layout/Notice";
 import { words } from "~/ui/words";
-import { USUAL_AVAILABLE } from "./startForm";
 
 /** So long after a start the next round is proposed, milliseconds. Custom. */
 const NEXT_ROUND = 2 * 3_600_000;
@@ -45,7 +44,7 @@ export function StartDeeds({ start }: { start: Start }) {
         },
         ...{
           startsAt: at,
-          readyAt: later(at, -USUAL_AVAILABLE * 60_000),
+          readyAt: later(at, -USUAL_AVAILABLE_MINUTES * 60_000),
           setting: { ...setting, ifThrough: true },
         },
       },

@@ -64,9 +64,8 @@ export function timeFault(form: Pick<StartForm, "date" | "time" | "zone">, now: 
   return timeNews(form, now).past ? "That time has passed at the venue. Give a later one." : null;
 }
 
-/** So long before a start that is made its time is proposed, and so much time for its warm-up, minutes. Custom. */
+/** So long before a start that is made its time is proposed, minutes. Custom. */
 const AHEAD = 60;
-export const USUAL_AVAILABLE = 45;
 
 /** Day and time that are proposed for a start: an hour from now, on a round five minutes. @param now milliseconds since the epoch */
 export function soonAt(now: number, zone: string): Pick<StartForm, "date" | "time"> {

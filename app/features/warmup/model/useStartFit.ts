@@ -1,5 +1,5 @@
 import { contextOf, type Fit, type FitContext, MINUTE_MS, type PlanBody } from "@tonodrome/core";
-import { LONGEST_AVAILABLE, type Start } from "@tonodrome/core/api";
+import { LONGEST_AVAILABLE_SECONDS, type Start } from "@tonodrome/core/api";
 import type { Explanation } from "@tonodrome/core/fitting";
 import { useCallback, useMemo, useState } from "react";
 import { useNowNear } from "~/data/client/useNow";
@@ -97,7 +97,9 @@ export function useStartFit(
     setMinutes,
     saveMinutes: useStable(() => {
       if (wanted === null || wanted === saved) return;
-      const readyAt = new Date(startsAt - Math.min(wanted * 60, LONGEST_AVAILABLE) * 1000).toISOString();
+      const readyAt = new Date(
+        startsAt - Math.min(wanted * 60, LONGEST_AVAILABLE_SECONDS) * 1000,
+      ).toISOString();
       saveStart.mutate({ start, changes: { readyAt } }, { onSuccess: () => setMinutes(null) });
     }),
   };

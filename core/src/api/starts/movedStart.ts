@@ -1,4 +1,4 @@
-import { LONGEST_AVAILABLE } from "./longestAvailable";
+import { LONGEST_AVAILABLE_SECONDS } from "../../conditions/timeAvailable";
 import type { Start, StartInput } from "./starts";
 
 /**
@@ -12,7 +12,7 @@ export function movedStart(
 ): Pick<StartInput, "startsAt" | "readyAt"> {
   const readyAt = Math.min(
     startsAt,
-    Math.max(Date.parse(start.readyAt), startsAt - LONGEST_AVAILABLE * 1000),
+    Math.max(Date.parse(start.readyAt), startsAt - LONGEST_AVAILABLE_SECONDS * 1000),
   );
   return { startsAt: new Date(startsAt).toISOString(), readyAt: new Date(readyAt).toISOString() };
 }

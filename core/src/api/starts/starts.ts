@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { settingSchema, usualSetting } from "../../conditions/setting";
+import { LONGEST_AVAILABLE_SECONDS } from "../../conditions/timeAvailable";
 import { fixedPointSchema } from "../../event/eventType";
 import { runGroupSchema } from "../../group/group";
 import { zoneSchema } from "../../time/zoneName";
@@ -8,7 +9,6 @@ import { athleteRefSchema } from "../club/athletes";
 import { askedVersionSchema, instantSchema, newIdSchema, versionSchema } from "../common/common";
 import { MOST } from "../common/most";
 import { startGlanceSchema } from "./glance";
-import { LONGEST_AVAILABLE } from "./longestAvailable";
 import { orderNumberSchema } from "./orders";
 import { planSchema } from "./plans";
 
@@ -31,7 +31,7 @@ export const startShape = {
 
 function inOrder(start: { startsAt: string; readyAt: string }): boolean {
   const available = Date.parse(start.startsAt) - Date.parse(start.readyAt);
-  return available >= 0 && available <= LONGEST_AVAILABLE * 1000;
+  return available >= 0 && available <= LONGEST_AVAILABLE_SECONDS * 1000;
 }
 
 const outOfOrder = {

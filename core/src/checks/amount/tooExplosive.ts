@@ -1,6 +1,8 @@
+import { type AgeFigures, byAge, USUAL_BY_AGE } from "../../age/ageRules";
 import { isExplosive } from "../../plan/counted";
-import { type AgeFigures, byAge } from "../terms/byAge";
 import { check } from "../terms/check";
+
+const USUAL = USUAL_BY_AGE.explosiveRepetitions;
 
 /** More explosive repetitions than are good for them. */
 export const tooExplosive = check({
@@ -11,9 +13,9 @@ export const tooExplosive = check({
   rests:
     "Coaches keep explosive work in a warm-up to two or three rounds of a few repetitions, fewer for children.",
   figures: {
-    under13: { value: 6, unit: "repetitions", least: 0, most: 100, words: "Under 13" },
-    under16: { value: 10, unit: "repetitions", least: 0, most: 100, words: "Under 16" },
-    older: { value: 15, unit: "repetitions", least: 0, most: 200, words: "From 16 on" },
+    under13: { value: USUAL.under13, unit: "repetitions", least: 0, most: 100, words: "Under 13" },
+    under16: { value: USUAL.under16, unit: "repetitions", least: 0, most: 100, words: "Under 16" },
+    older: { value: USUAL.older, unit: "repetitions", least: 0, most: 200, words: "From 16 on" },
     rounds: { value: 3, unit: "rounds", least: 1, most: 10, words: "Rounds of one drill" },
   },
   find: ({ doings, age, fit }, { under13, under16, older, rounds }) => {

@@ -1,3 +1,4 @@
+import { mayTopUpWithEffort } from "../../age/ageRules";
 import { type TopUp, topUpFor } from "../../forecast/answers/topUp";
 import { topUpLine } from "../../forecast/answers/topUpLine";
 import { shelfContentOf } from "../../plan/drillContent";
@@ -5,9 +6,6 @@ import type { Mend } from "../../plan/finding";
 import { topUpShelf } from "../../plan/topUpShelf";
 import { obstacleTo } from "../../plan/usable";
 import type { Situation } from "../terms/situation";
-
-/** The youngest age for an effort near competition in a top-up, years. */
-const YOUNGEST_FOR_EFFORT = 10;
 
 /** What brings readiness back for a start that is so much later; null when nothing is needed or worth it. */
 export function topUpOf(situation: Situation, delaySeconds: number): TopUp | null {
@@ -23,7 +21,7 @@ export function topUpOf(situation: Situation, delaySeconds: number): TopUp | nul
     around,
     delaySeconds,
     drills,
-    withEffort: !isCalm && !isClosed && (age === null || age >= YOUNGEST_FOR_EFFORT),
+    withEffort: !isCalm && !isClosed && mayTopUpWithEffort(age),
     waitSeconds: plan.wait.leastSeconds,
   });
 }

@@ -1,7 +1,9 @@
-import { type AgeFigures, byAge } from "../terms/byAge";
+import { type AgeFigures, byAge, USUAL_BY_AGE } from "../../age/ageRules";
 import { check } from "../terms/check";
 import { isWork } from "../terms/doing";
 import { type ClubFigures, figuresOf } from "../terms/figures";
+
+const USUAL = USUAL_BY_AGE.hardest;
 
 /** Harder than is usual at an age. */
 export const tooHardForAge = check({
@@ -12,16 +14,16 @@ export const tooHardForAge = check({
   rests:
     "Coaches' custom: no maximal effort under 10, the event's actions to 80 % from 10 to 12, a rung lower than adults from 13 to 15. The rules of the governing body come first.",
   figures: {
-    under10: { value: 70, unit: "%", least: 20, most: 100, words: "Hardest effort under 10" },
+    under10: { value: USUAL.under10, unit: "%", least: 20, most: 100, words: "Hardest effort under 10" },
     under13: {
-      value: 80,
+      value: USUAL.under13,
       unit: "%",
       least: 20,
       most: 100,
       words: "Hardest effort from 10 to 12",
     },
     under16: {
-      value: 90,
+      value: USUAL.under16,
       unit: "%",
       least: 20,
       most: 100,
@@ -58,7 +60,8 @@ export const tooHardForAge = check({
 });
 
 /** The hardest effort at an age, per cent. @param age years; null for an adult, or where it is not known */
-export const hardestAt = (age: number | null, figures: AgeFigures): number => byAge(age, figures, 100);
+export const hardestAt = (age: number | null, figures: AgeFigures): number =>
+  byAge(age, figures, USUAL.older);
 
 /** The hardest efforts by age that are in force in a club, per cent. */
 export const topsOf = (club: ClubFigures): AgeFigures => figuresOf(tooHardForAge, club) as AgeFigures;

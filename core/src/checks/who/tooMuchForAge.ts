@@ -1,6 +1,8 @@
+import { type AgeFigures, byAge, USUAL_BY_AGE } from "../../age/ageRules";
 import { fewerThan } from "../../dose/doseAt";
-import { type AgeFigures, byAge } from "../terms/byAge";
 import { check } from "../terms/check";
+
+const USUAL = USUAL_BY_AGE.repetitionsOfOne;
 
 /** More of one thing than is usual at an age. */
 export const tooMuchForAge = check({
@@ -11,9 +13,27 @@ export const tooMuchForAge = check({
   rests:
     "Coaches' custom: few of everything and many kinds for children, a rung lower in volume than adults from 13 to 15; knees, heels and elbows that grow are spared. The rules of the governing body come first.",
   figures: {
-    under10: { value: 6, unit: "repetitions", least: 1, most: 100, words: "Of one drill under 10" },
-    under13: { value: 8, unit: "repetitions", least: 1, most: 100, words: "Of one drill from 10 to 12" },
-    under16: { value: 12, unit: "repetitions", least: 1, most: 100, words: "Of one drill from 13 to 15" },
+    under10: {
+      value: USUAL.under10,
+      unit: "repetitions",
+      least: 1,
+      most: 100,
+      words: "Of one drill under 10",
+    },
+    under13: {
+      value: USUAL.under13,
+      unit: "repetitions",
+      least: 1,
+      most: 100,
+      words: "Of one drill from 10 to 12",
+    },
+    under16: {
+      value: USUAL.under16,
+      unit: "repetitions",
+      least: 1,
+      most: 100,
+      words: "Of one drill from 13 to 15",
+    },
   },
   find: ({ fit, age }, figures) => {
     const most = mostOfOne(age, figures);
@@ -39,4 +59,5 @@ export const tooMuchForAge = check({
 });
 
 /** The most repetitions of one drill, or of one rung, at an age. @param age years; null for an adult, or where it is not known */
-export const mostOfOne = (age: number | null, figures: AgeFigures): number => byAge(age, figures, Infinity);
+export const mostOfOne = (age: number | null, figures: AgeFigures): number =>
+  byAge(age, figures, USUAL.older);

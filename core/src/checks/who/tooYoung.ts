@@ -1,3 +1,4 @@
+import { USUAL_BY_AGE } from "../../age/ageRules";
 import { isExplosive } from "../../plan/counted";
 import type { PlanItem } from "../../plan/plan";
 import { insteadOf } from "../mends/instead";
@@ -13,7 +14,7 @@ export const tooYoung = check({
     "The drill's own least age; for children simple whole-body movements, no loading, and the rules of the governing body.",
   figures: {
     child: {
-      value: 10,
+      value: USUAL_BY_AGE.childUnder,
       unit: "years",
       least: 5,
       most: 18,

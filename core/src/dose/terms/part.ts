@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { DAY_SECONDS } from "../../time/units";
 import { lineSchema } from "../../words/text";
 import { tempoSchema } from "./tempo";
 
@@ -8,7 +9,7 @@ export const dosePartSchema = z.strictObject({
   /** @example "Set 2 of 3, left" */
   words: lineSchema(120),
   /** Seconds. */
-  seconds: z.number().int().min(0).max(86_400),
+  seconds: z.number().int().min(0).max(DAY_SECONDS),
   /** What is counted within it, one after the other. */
   reps: z.number().int().min(1).max(400).optional(),
   /** Seconds of each of them. */

@@ -1,3 +1,4 @@
+import { CHILD_LONGEST_SECONDS, isMaster, MASTERS } from "../../age/ageRules";
 import { noBreather } from "../../checks/amount/noBreather";
 import { mostExplosive, tooExplosive } from "../../checks/amount/tooExplosive";
 import { straightToHard } from "../../checks/climb/straightToHard";
@@ -36,14 +37,6 @@ export interface FillRules {
   allows: (drill: Pick<PlanItem, "details">) => boolean;
 }
 
-/** A child's warm-up is ten minutes of play, seconds; custom. */
-const CHILD_SECONDS = 600;
-
-/** Age from which bodies warm more slowly: the raise is half as long again and steps are smaller; custom. */
-const MASTERS = 40;
-const MASTERS_RAISE = 1.5;
-const MASTERS_STEP = 15;
-
 /** @param age years; null for an adult, or where it is not known */
 export function fillRules(age: number | null, figures: ClubFigures): FillRules {
   const mosts = figuresOf(tooExplosive, figures) as Parameters<typeof mostExplosive>[1];
@@ -53,14 +46,14 @@ export function fillRules(age: number | null, figures: ClubFigures): FillRules {
   const { times } = figuresOf(notRested, figures) as { times: number };
   const { seconds } = figuresOf(noTimeToChange, figures) as { seconds: number };
   const isChild = age !== null && age < child;
-  const isMaster = age !== null && age >= MASTERS;
+  const warmsSlowly = isMaster(age);
   return {
     hardest: hardestAt(age, topsOf(figures)),
     explosive: isChild ? 0 : mostExplosive(age, mosts),
     ofOne: mostOfOne(age, ofOne),
-    raiseTimes: isMaster ? MASTERS_RAISE : 1,
-    step: isMaster ? MASTERS_STEP : Infinity,
-    longest: isChild ? CHILD_SECONDS : Infinity,
+    raiseTimes: warmsSlowly ? MASTERS.raiseTimes : 1,
+    step: warmsSlowly ? MASTERS.stepPoints : Infinity,
+    longest: isChild ? CHILD_LONGEST_SECONDS : Infinity,
     hardFrom: easing.hard,
     easyReps: easing.easyReps,
     breath: figuresOf(noBreather, figures) as { effort: number; seconds: number },

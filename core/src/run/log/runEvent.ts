@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { groupMarkSchema } from "../../group/groupMark";
 import { instantSchema } from "../../time/instant";
+import { DAY_SECONDS } from "../../time/units";
 import { lineSchema, verbatimSchema } from "../../words/text";
 import { refitStepsSchema, runDrillSchema } from "../steps/runPlan";
 
@@ -54,7 +55,7 @@ export const runEventSchema = z.discriminatedUnion("kind", [
     kind: z.literal("refit"),
     /** The steps still to come. */
     drills: refitStepsSchema,
-    waitSeconds: z.number().int().min(0).max(86_400),
+    waitSeconds: z.number().int().min(0).max(DAY_SECONDS),
     /** A wait that is under way goes on until then. */
     until: instantSchema.optional(),
     /** What it changes, in a line. */

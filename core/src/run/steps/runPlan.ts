@@ -7,6 +7,7 @@ import { calledSchema } from "../../drill/called";
 import { runGroupSchema } from "../../group/group";
 import { MOST_DRILLS, planBodySchema } from "../../plan/plan";
 import { instantSchema } from "../../time/instant";
+import { DAY_SECONDS } from "../../time/units";
 import { fitContextSchema } from "../../venue/context";
 import { intensitySchema } from "../../words/intensity";
 import { phaseSchema } from "../../words/phase";
@@ -24,7 +25,7 @@ export const runDrillSchema = z.strictObject({
   /** The dose in words: "3 × 5 a side". */
   words: noteSchema,
   /** Seconds. */
-  plannedSeconds: z.number().int().min(1).max(86_400),
+  plannedSeconds: z.number().int().min(1).max(DAY_SECONDS),
   /** The plan's item that a rung belongs to. */
   ladderId: z.uuid().optional(),
   /** The item's level, for saying what a re-fit changes. */
@@ -55,7 +56,7 @@ export const runDrillSchema = z.strictObject({
   wait: z
     .strictObject({
       /** It takes at least so long, seconds. */
-      leastSeconds: z.number().int().min(0).max(86_400),
+      leastSeconds: z.number().int().min(0).max(DAY_SECONDS),
       /** And goes on until then. */
       until: instantSchema.optional(),
     })
@@ -86,7 +87,7 @@ export const runPlanSchema = z.strictObject({
     .min(1, { error: "There is nothing to run: the plan has no drill that fits." })
     .max(MOST_STEPS),
   /** The wait planned before the start, seconds. */
-  waitSeconds: z.number().int().min(0).max(86_400),
+  waitSeconds: z.number().int().min(0).max(DAY_SECONDS),
   /** The start when the run was made. */
   startsAt: instantSchema,
   /** A warm-up, unless it says that it is not. */

@@ -1,3 +1,4 @@
+import { RUN_FORGOTTEN_HOURS } from "@tonodrome/core";
 import { clubParamsSchema, MOST, openRunListSchema } from "@tonodrome/core/api";
 import { QueryTypes } from "sequelize";
 import { placeOf } from "../../access/access";
@@ -26,7 +27,7 @@ const SQL = `
         WHERE a.club_id = r.club_id AND a.subject_id = r.id AND a.action = 'run.make' LIMIT 1))) AS by
   FROM runs r
   JOIN starts s ON s.club_id = r.club_id AND s.id = r.start_id AND s.deleted_at IS NULL
-  WHERE r.club_id = $1 AND r.created_at > now() - interval '12 hours' AND r.summary ->> 'endedAt' IS NULL
+  WHERE r.club_id = $1 AND r.created_at > now() - interval '${RUN_FORGOTTEN_HOURS} hours' AND r.summary ->> 'endedAt' IS NULL
     AND ($2::uuid IS NULL OR r.athlete_id = $2)
   ORDER BY r.created_at DESC, r.id LIMIT ${MOST.page}`;
 
