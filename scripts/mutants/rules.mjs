@@ -282,7 +282,7 @@ const mutants = [
   [
     "a start moved far keeps the most before it",
     "core/src/api/starts/movedStart.ts",
-    "startsAt - LONGEST_AVAILABLE * 1000",
+    "startsAt - LONGEST_AVAILABLE_SECONDS * 1000",
     "0",
   ],
   [

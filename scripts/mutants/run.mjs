@@ -144,7 +144,12 @@ const mutants = [
     "`${stepKey(step)} ${event.id}`, step",
     "`${stepKey(step)} `, step",
   ],
-  ["a run is over half a day later", `${LOG}isOver.ts`, "12 * 3_600_000", "13 * 3_600_000"],
+  [
+    "a run is over half a day later",
+    `${LOG}isOver.ts`,
+    "RUN_FORGOTTEN_HOURS = 12",
+    "RUN_FORGOTTEN_HOURS = 13",
+  ],
   ["a run is over when it was ended", `${LOG}isOver.ts`, 'e.kind === "end"', "false"],
   ["the last press counts, not the first", `${LOG}isOver.ts`, "Math.max(latest", "Math.min(latest"],
   ["waits are no drills", `${LOG}runSummary.ts`, "!s.drill.wait", "true"],

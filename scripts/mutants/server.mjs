@@ -91,8 +91,9 @@ export default {
     [
       "a start is the club's",
       starts,
-      "models.Start.findOne({ where: { id, clubId }, ...locked })",
-      "models.Start.findOne({ where: { id }, ...locked })",
+      // In `rewrite` the same is no mutant: `read`, which it answers with, looks for the club's start too.
+      "models.Start.findOne({ where: { id, clubId }, transaction, lock: true })",
+      "models.Start.findOne({ where: { id }, transaction, lock: true })",
       in_("access", "starts-and-plans"),
     ],
     [

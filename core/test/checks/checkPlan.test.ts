@@ -14,7 +14,7 @@ import { anyDay, SMALL_DAY } from "../made/anyDay";
 import { cases } from "../made/cases";
 import { anyPlan, drill, planOf } from "../made/generate";
 import { anyId } from "../made/ids";
-import { made, reps, timed } from "../made/situations";
+import { made, planId, reps, timed } from "../made/situations";
 
 const checked = (plan: PlanBody, seconds: number) =>
   checkPlan(
@@ -101,6 +101,22 @@ describe("what mends a finding", () => {
       cases(15),
     );
     expect(tried).toBeGreaterThan(4);
+  });
+
+  it("is not offered where what was found is still there after it", () => {
+    const situation = made({ rows: [["Axel", "technical", 95, reps(4)]], athlete: { ageBand: "under-10" } });
+    const found = checkPlan(situation);
+    const itemId = planId(0);
+    const to = (intensity: number) => ({
+      words: `Lower it to ${intensity} %`,
+      edits: [{ kind: "change" as const, itemId, change: { intensity } }],
+    });
+    const mends = found.flatMap((finding) =>
+      finding.code === "too-hard-for-the-age" ? [{ ...finding, mends: [to(90), to(60)] }] : [],
+    );
+    expect(mends).toHaveLength(1);
+    const [tried] = withProvenMends(situation, mends, { figures: [], makeId: anyId });
+    expect(tried?.mends.map(({ words }) => words)).toEqual(["Lower it to 60 %"]);
   });
 });
 
