@@ -1,10 +1,8 @@
 import type { RunEvent } from "@tonodrome/core";
 import { runInTableOf } from "@tonodrome/core/run-file";
 import { logCsv, shelfCsv, startsCsv } from "@tonodrome/core/tables";
-import { isClubFile, readClubLines } from "./clubLines";
-import type { Exported } from "./exportFile";
-
-export { isClubFile };
+import { readClubLines } from "./clubLines";
+import type { Exported } from "./exported";
 
 /** Tables that a club can be written as. */
 export const CLUB_TABLES = ["shelf", "starts", "log"] as const;

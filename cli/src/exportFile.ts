@@ -1,4 +1,4 @@
-import { conditionsOf, type Fault, fitPlan } from "@tonodrome/core";
+import { conditionsOf, fitPlan } from "@tonodrome/core";
 import { dayCalendar } from "@tonodrome/core/calendar";
 import {
   contradictionWords,
@@ -12,7 +12,9 @@ import { type FitFile, readFitFile } from "@tonodrome/core/fitting";
 import { readRunFile, runFileText, runInTableOf } from "@tonodrome/core/run-file";
 import { type PrintedSheet, printedSheet, type SheetPaper } from "@tonodrome/core/sheet";
 import { logCsv, stepsCsv, withoutMark } from "@tonodrome/core/tables";
-import { type ClubTable, clubTableText, isClubFile } from "./clubTable";
+import { isClubFile } from "./clubLines";
+import { type ClubTable, clubTableText } from "./clubTable";
+import type { Exported } from "./exported";
 import { pdfOf } from "./pdf";
 
 /** What a file can be written as. */
@@ -28,9 +30,6 @@ export interface ExportOptions {
   /** ISO 8601. */
   madeAt: string;
 }
-
-/** What was made; or why nothing was; or what is wrong with the file. */
-export type Exported = { made: string | Uint8Array } | { why: string } | { faults: Fault[] };
 
 /** Which of two files of a start without an id is which, a calendar cannot tell. */
 const NO_ID = "00000000-0000-4000-8000-000000000000";

@@ -2,7 +2,7 @@
 
 import { bindingsOf } from "../src/fit/explain/bindings";
 import { fitAt } from "../src/fit/fit";
-import { problemOf } from "../src/fit/model/problem";
+import { problemOf } from "../src/fit/model/problemOf";
 import { profileOf } from "../src/fit/profile";
 import { solve, solveAt } from "../src/fit/search/solve";
 import { levelsOf, type PlanBody } from "../src/index";

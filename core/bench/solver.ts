@@ -1,6 +1,6 @@
 // The fit beside an open-source mixed-integer solver on the same warm-ups and days: `npm run bench`.
 import highsLoader from "highs";
-import { problemOf } from "../src/fit/model/problem";
+import { problemOf } from "../src/fit/model/problemOf";
 import { solveAt } from "../src/fit/search/solve";
 import type { PlanBody } from "../src/plan/plan";
 import type { FitContext } from "../src/venue/context";

@@ -1,5 +1,5 @@
 import { listOf } from "@tonodrome/core";
-import { type Action, may, rolesThat } from "@tonodrome/core/api";
+import { may, rolesThat } from "@tonodrome/core/api";
 import { Link, usePathname } from "expo-router";
 import { lazy, type ReactNode, Suspense } from "react";
 import { Text, View } from "react-native";
@@ -9,48 +9,21 @@ import { useArmed } from "~/data/device/useArmed";
 import { alarmWatchWhenReached } from "~/features/day/loadAlarmWatch";
 import { ThemeButton } from "~/features/theme/ThemeButton";
 import { useWide } from "~/ui/hooks/useWide";
-import { Icon, type IconName } from "~/ui/Icon";
+import { Icon } from "~/ui/Icon";
 import { Notice } from "~/ui/layout/Notice";
 import { Screen } from "~/ui/layout/Screen";
 import { ROLE_AS, ROLE_NAMES } from "~/ui/roleWords";
 import { words } from "~/ui/words";
 import { MainKeys } from "./MainKeys";
+import { isHere, MAIN_PLACES, type MainPlace, neededAt } from "./mainPlaces";
 import { Offline } from "./Offline";
 import { SkipLink } from "./SkipLink";
 import { TooOld } from "./TooOld";
 
-/** A place that is always one press away. */
-export interface MainPlace {
-  href: "/" | "/shelf" | "/log" | "/club";
-  label: string;
-  icon: IconName;
-  /** What one must be allowed to, to have any use for it. */
-  needs: Action;
-}
-
-const PLACES: MainPlace[] = [
-  { href: "/", label: words.today, icon: "today", needs: "see" },
-  { href: "/shelf", label: words.shelf, icon: "shelf", needs: "read" },
-  { href: "/log", label: words.log, icon: "log", needs: "see" },
-  { href: "/club", label: words.club, icon: "club", needs: "see" },
-];
-
-/** Addresses that are not for everybody, and what one must be allowed to. The server decides anew with every request. */
-const NEEDS: readonly [RegExp, Action][] = [
-  [/^\/start\/(new|list)$/, "build"],
-  [/^\/shelf$/, "read"],
-  [/^\/athlete\//, "read"],
-  [/^\/club\/(athletes|events)$/, "read"],
-  [/^\/order\/of\//, "build"],
-  [/^\/order\//, "read"],
-  [/^\/club\/calendars$/, "build"],
-  [/^\/club\/(members|history)$/, "manage"],
-];
-
 /** What is at an address, for whom it is. */
 function Page({ path, children }: { path: string; children: ReactNode }) {
   const { role, name } = useMembership();
-  const needs = NEEDS.find(([address]) => address.test(path))?.[1];
+  const needs = neededAt(path);
   if (needs === undefined || may(role, needs)) return children;
   const whose = listOf(rolesThat(needs).map((r) => `${ROLE_NAMES[r].toLowerCase()}s`));
   return (
@@ -82,7 +55,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const path = usePathname();
   const wide = useWide();
   const { role } = useMembership();
-  const places = PLACES.filter((place) => may(role, place.needs));
+  const places = MAIN_PLACES.filter((place) => may(role, place.needs));
   const isReached = useReached();
   // A warm-up and a run have the whole phone to themselves; their foot is the start.
   const bare = /^\/(run|start)\//.test(path) && (!wide || path.startsWith("/run/"));
@@ -135,11 +108,6 @@ function Rail({ path, places }: { path: string; places: MainPlace[] }) {
       <ThemeButton />
     </View>
   );
-}
-
-function isHere(href: string, path: string): boolean {
-  if (href === "/club" && /^\/(account|athlete)/.test(path)) return true;
-  return href === "/" ? path === "/" || /^\/(start|day|order|sheet)\b/.test(path) : path.startsWith(href);
 }
 
 interface PlaceProps extends Pick<MainPlace, "href" | "label" | "icon"> {

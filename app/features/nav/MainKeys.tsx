@@ -6,7 +6,7 @@ import { useKeys } from "~/ui/hooks/useKeys";
 import { KeysHelp } from "~/ui/layout/KeysHelp";
 import { Sheet } from "~/ui/layout/Sheet";
 import { words } from "~/ui/words";
-import type { MainPlace } from "./Frame";
+import type { MainPlace } from "./mainPlaces";
 
 /** The keys of every page that has none of its own, and what tells them. */
 export function MainKeys({ path, places }: { path: string; places: readonly MainPlace[] }) {

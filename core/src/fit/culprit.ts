@@ -1,6 +1,7 @@
 import { formatLength } from "../time/clock";
 import { LONGEST_DAY } from "../venue/context";
-import { type FitProblem, problemOf, type Rule } from "./model/problem";
+import type { FitProblem, Rule } from "./model/problem";
+import { problemOf } from "./model/problemOf";
 import { rulesOf } from "./model/rules";
 import { essentialNeeds, type Needs } from "./needs";
 

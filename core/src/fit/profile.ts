@@ -1,7 +1,8 @@
 import type { PlanBody } from "../plan/plan";
 import { type FitContext, LONGEST_DAY, openDay } from "../venue/context";
 import { type NamedCulprit, namedCulprit } from "./culprit";
-import { type FitProblem, problemOf } from "./model/problem";
+import type { FitProblem } from "./model/problem";
+import { problemOf } from "./model/problemOf";
 import { essentialNeeds, fullNeeds, type Needs } from "./needs";
 import type { OnProgress } from "./search/search";
 import type { Solution, SolvedStep } from "./search/solution";

@@ -1,6 +1,6 @@
 import type { PlanBody } from "../plan/plan";
 import type { FitContext } from "../venue/context";
-import { problemOf } from "./model/problem";
+import { problemOf } from "./model/problemOf";
 import { essentialNeeds } from "./needs";
 
 /** The wait gives way by so much at a time, seconds. Custom: nobody waits four minutes and seven seconds. */

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { explanationOf } from "../../src/fit/explain/explanation";
 import { fitAt, fitPlan } from "../../src/fit/fit";
-import { problemOf } from "../../src/fit/model/problem";
+import { problemOf } from "../../src/fit/model/problemOf";
 import { needsOf } from "../../src/fit/needs";
 import { profileAt, profileOf, profileTable, quickProfileAt, withTable } from "../../src/fit/profile";
 import { solveWithin } from "../../src/fit/search/solve";

@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import highsLoader, { type Highs } from "highs";
-import { problemOf } from "../../src/fit/model/problem";
+import { problemOf } from "../../src/fit/model/problemOf";
 import { solveAt } from "../../src/fit/search/solve";
 import { sampleOf } from "../made/cases";
 import { hardDay } from "../made/hardDays";

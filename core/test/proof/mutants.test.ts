@@ -4,7 +4,7 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import { transformSync } from "@babel/core";
 import fc from "fast-check";
-import type * as Problem from "../../src/fit/model/problem";
+import type * as Problem from "../../src/fit/model/problemOf";
 import type * as Solve from "../../src/fit/search/solve";
 import { anyClimb, anyDay, anyHardDay, anyLimitedDay, GRID, SMALL_DAY } from "../made/anyDay";
 import { hardDay } from "../made/hardDays";
@@ -53,7 +53,7 @@ const MUTANTS: Mutant[] = [
     "const top = leads ? to : 0;",
     "const top = 100;",
   ],
-  ["windows", "fit/model/problem", "p.windows", "[]"],
+  ["windows", "fit/model/problemOf", "p.windows", "[]"],
   [
     "a drill within one window",
     "fit/search/bucketCollector",
@@ -67,9 +67,14 @@ const MUTANTS: Mutant[] = [
     "openings",
   ],
   ["turns", "fit/model/openings", "turns,\n    whole", "turns: 1,\n    whole"],
-  ["ways between places", "fit/model/problem", 'off("travel") ? [] : context.travel', "[]"],
+  ["ways between places", "fit/model/problemOf", 'off("travel") ? [] : context.travel', "[]"],
   ["the shortest way", "fit/model/travelTimes", "round < (given[a]?.[b] ?? 0)", "false"],
-  ["the way to the start", "fit/model/problem", "startPlace: indexOf(context.startPlace)", "startPlace: -1"],
+  [
+    "the way to the start",
+    "fit/model/problemOf",
+    "startPlace: indexOf(context.startPlace)",
+    "startPlace: -1",
+  ],
   ["no way during a fixed point", "fit/model/openings", "left -= free;", "left -= at - from;"],
   ["fixed points", "fit/model/openings", "cut(left, blocked(point, place, travel))", "left"],
   [
@@ -80,33 +85,38 @@ const MUTANTS: Mutant[] = [
   ],
   ["no practice after closing", "fit/model/openings", "cut(calm, [closing, Infinity])", "calm"],
   ["what is calm may follow closing", "fit/search/search", "drill.calm ? 1 : 0", "0"],
-  ["the least wait", "fit/model/problem", "calm ? 0 : shape.leastWait", "0"],
+  ["the least wait", "fit/model/drillCosts", "calm ? 0 : shape.leastWait", "0"],
   [
     "what is calm may be in the wait",
-    "fit/model/problem",
+    "fit/model/drillCosts",
     "Math.max(calm ? 0 : shape.leastWait, owes)",
     "Math.max(shape.leastWait, owes)",
   ],
   [
     "rest owed before the start",
-    "fit/model/problem",
+    "fit/model/drillCosts",
     "Math.max(calm ? 0 : shape.leastWait, owes)",
     "calm ? 0 : shape.leastWait",
   ],
-  ["what is spent counts", "fit/model/problem", "most - (context.spent?.[total] ?? 0)", "most"],
+  ["what is spent counts", "fit/model/problemOf", "most - (context.spent?.[total] ?? 0)", "most"],
   [
     "what is used up is not owed back",
-    "fit/model/problem",
+    "fit/model/problemOf",
     "Math.max(0, most - (context.spent?.[total] ?? 0))",
     "most - (context.spent?.[total] ?? 0)",
   ],
   [
     "hard rungs alone owe it",
-    "fit/model/problem",
+    "fit/model/drillCosts",
     "r.intensity >= HARD_EFFORT ? r.workSeconds : 0",
     "r.workSeconds",
   ],
-  ["rests and a partner's turns owe nothing", "fit/model/problem", "? r.workSeconds : 0", "? r.seconds : 0"],
+  [
+    "rests and a partner's turns owe nothing",
+    "fit/model/drillCosts",
+    "? r.workSeconds : 0",
+    "? r.seconds : 0",
+  ],
   [
     "what hard drills owe adds up",
     "fit/search/brokenLimits",
@@ -127,16 +137,16 @@ const MUTANTS: Mutant[] = [
     "Math.max(needed, -begin - ahead.owes)",
     "Math.max(needed, -begin)",
   ],
-  ["kit is a condition", "fit/model/problem", 'off("kit") ? [] : (kit[i] as number[])', "[]"],
+  ["kit is a condition", "fit/model/problemOf", 'off("kit") ? [] : (kit[i] as number[])', "[]"],
   [
     "what is on already is not fitted",
-    "fit/model/problem",
+    "fit/model/problemOf",
     "plan.items.filter((i) => !i.alreadyOn)",
     "plan.items",
   ],
   ["the longest wait", "fit/search/search", "finish >= -problem.longestWait", "true"],
-  ["what keeps warm ends the wait", "fit/model/problem", 'item.calm === "keep-warm" ||', "false ||"],
-  ["rest after a drill", "fit/model/problem", "restOwed(item.restAfter, level.workSeconds)", "0"],
+  ["what keeps warm ends the wait", "fit/model/drillCosts", 'item.calm === "keep-warm" ||', "false ||"],
+  ["rest after a drill", "fit/model/drillCosts", "restOwed(item.restAfter, level.workSeconds)", "0"],
   ["rest goes on through kit and quiet", "fit/search/spending", "drill.resting ? ready : begin", "begin"],
   ["rest counts once with the way", "fit/search/bucketCollector", "Math.max(way, rest)", "way + rest"],
   [
@@ -147,7 +157,7 @@ const MUTANTS: Mutant[] = [
   ],
   [
     "a breather ends general work",
-    "fit/model/problem",
+    "fit/model/drillCosts",
     '!(item.details?.flags.includes("breather") ?? false)',
     "true",
   ],
@@ -208,13 +218,13 @@ const MUTANTS: Mutant[] = [
   ],
   [
     "the easy share",
-    "fit/model/problem",
+    "fit/model/drillCosts",
     "item.intensity <= EASY_EFFORT ? percent - 100 : percent",
     "percent - 100",
   ],
   [
     "the easy share of a ladder",
-    "fit/model/problem",
+    "fit/model/drillCosts",
     "return level.seconds * percent - easy * 100;",
     "return 0;",
   ],
@@ -232,7 +242,7 @@ const MUTANTS: Mutant[] = [
   ],
   [
     "what is free stands anywhere in its part",
-    "fit/model/problem",
+    "fit/model/problemOf",
     "if (items.slice(from, to).some((i) => i.free)) return [{ from, to }];",
     "",
   ],
@@ -277,7 +287,7 @@ const MUTANTS: Mutant[] = [
   ],
   [
     "what is left of a cap counts all that is ahead",
-    "fit/search/spending",
+    "fit/search/ahead",
     "Math.min(low, c.uses[k] as number)",
     "Math.max(low, c.uses[k] as number)",
   ],
@@ -324,7 +334,7 @@ beforeAll(() => {
 let hard: { plan: Case["plan"]; day: Case["day"]; available: number; high: number }[];
 
 const solverNow = (): typeof Problem & typeof Solve => ({
-  ...require("../../src/fit/model/problem"),
+  ...require("../../src/fit/model/problemOf"),
   ...require("../../src/fit/search/solve"),
 });
 

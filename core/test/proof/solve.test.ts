@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { problemOf } from "../../src/fit/model/problem";
+import { problemOf } from "../../src/fit/model/problemOf";
 import { solve, solveAt } from "../../src/fit/search/solve";
 import { anyClimb, anyDay, anyHardDay, GRID, SMALL_DAY } from "../made/anyDay";
 import { cases } from "../made/cases";

@@ -1,19 +1,6 @@
 import type { Finding, Mend, Severity } from "../../plan/finding";
-import type { ClubFigures } from "./figures";
+import type { ClubFigures, Figure, Figures } from "./figures";
 import type { Situation } from "./situation";
-
-/** A figure that a check goes by, and that a club can change. */
-export interface Figure {
-  value: number;
-  unit: string;
-  least: number;
-  most: number;
-  /** What it is, as the club's page has it. */
-  words: string;
-}
-
-/** The figures of one check as they are in force. */
-export type Figures<F extends Record<string, Figure>> = { readonly [K in keyof F]: number };
 
 /** One judgement of a plan: everything about it is in its own file. */
 export interface Check {

@@ -1,5 +1,5 @@
 import { levelsOf } from "../../dose/levelsOf";
-import { problemOf } from "../../fit/model/problem";
+import { problemOf } from "../../fit/model/problemOf";
 import { essentialNeeds } from "../../fit/needs";
 import { withLeastWait } from "../../fit/shorterWait";
 import type { PlanBody, PlanItem } from "../../plan/plan";

@@ -1,5 +1,6 @@
 import type { Fit } from "../fit";
-import { type FitProblem, problemOf, type Rule } from "../model/problem";
+import type { FitProblem, Rule } from "../model/problem";
+import { problemOf } from "../model/problemOf";
 import { rulesOf } from "../model/rules";
 import type { FitProfile } from "../profile";
 import { solveAt } from "../search/solve";

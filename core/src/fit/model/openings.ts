@@ -1,5 +1,13 @@
 import type { OpenWindow } from "../../venue/context";
-import type { BusyPoint } from "./problem";
+
+/** A thing at a fixed time that keeps the athlete busy. */
+export interface BusyPoint {
+  name: string;
+  from: number;
+  to: number;
+  place: number;
+  closes: boolean;
+}
 
 /** A stretch of time in which drills can be done at a place, seconds from the start. */
 export interface Opening {

@@ -2,6 +2,7 @@ import type { ActiveLimits } from "../model/activeLimits";
 import type { Opening } from "../model/openings";
 import type { FitDrill, FitProblem, LevelCost } from "../model/problem";
 import { has, keyOf, type State } from "../model/state";
+import type { Ahead } from "./ahead";
 import { BucketCollector } from "./bucketCollector";
 import { type Front, type Fronts, inOrder } from "./fronts";
 import { Labels, mergeLists, Sieve } from "./labels";
@@ -9,7 +10,7 @@ import { canMeet, type Narrowing, narrowed, type Prospect, prospectsOf } from ".
 import { latestEnd, type Placing } from "./placing";
 import { entryIn } from "./reach";
 import { type Solution, solutionOf } from "./solution";
-import { type Ahead, canBeMended, type Spent, spend } from "./spending";
+import { canBeMended, type Spent, spend } from "./spending";
 import { type Workspace, workspaceFor } from "./workspace";
 
 /** Told after every block of the plan: how much of it is decided, from 0 to 1. */

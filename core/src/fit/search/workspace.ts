@@ -2,12 +2,12 @@ import type { ActiveLimits } from "../model/activeLimits";
 import { leaderBitsOf } from "../model/leaderBits";
 import { busyTimes } from "../model/openings";
 import type { FitDrill, FitProblem } from "../model/problem";
+import { type Ahead, aheadsOf } from "./ahead";
 import { BucketCollector } from "./bucketCollector";
 import type { Collector } from "./collector";
 import { Labels, Merges } from "./labels";
 import { type Reaches, reachesOf } from "./reach";
 import { SortingCollector } from "./sortingCollector";
-import { type Ahead, aheadsOf } from "./spending";
 
 /** Rests, rest owed before the start, general work, then the caps: which figures are kept of a label, and where. */
 export interface Dims {
