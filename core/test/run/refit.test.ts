@@ -236,6 +236,37 @@ describe("what a re-fit keeps", () => {
     expect(left(put)?.context.spent).toEqual({ volume: 30, explosive: 10 });
   });
 
+  it("of a gate that has begun the tries made are spent, not those that were planned", () => {
+    const putts = drill("Putts", { phase: "technical", intensity: 50, priority: "essential" });
+    const gate: PlanItem = {
+      ...putts,
+      dose: {
+        kind: "gate",
+        rule: { kind: "total" },
+        hits: { floor: 6, ideal: 6, ceiling: 6 },
+        chancePercent: 50,
+        surePercent: 80,
+        secondsEach: 5,
+        restSeconds: 5,
+        sides: "one",
+        capSeconds: 300,
+      },
+    };
+    const last = drill("Strokes", { phase: "technical", intensity: 50, ...reps(1), priority: "essential" });
+    const run = runOf(planOf([gate, last], { limits: { volumePercent: 75 } }), 600, {
+      ...openDay(),
+      usualReps: 40,
+    });
+    const [first] = run.drills;
+    expect(first?.actions).toBeGreaterThan(3);
+    const presses = [press("begin", 600), press("hit", 590), press("miss", 580), press("hit", 570)];
+    const spent = (...more: RunEvent[]) =>
+      remainderOf(run, runState(run, [...presses, ...more]), before(550))?.context.spent;
+    expect(spent()).toEqual({ volume: 3, explosive: 0 });
+    // The next drill's ten, once it is under way.
+    expect(spent(press("done", 560))).toEqual({ volume: 13, explosive: 0 });
+  });
+
   it("a limit that is used up stays used up", () => {
     const jumps = (n: number) =>
       drill(`Jumps${n}`, { phase: "technical", intensity: 50, ...reps(1), priority: "essential" });
