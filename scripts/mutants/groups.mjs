@@ -2,6 +2,7 @@ const GROUP = "core/src/group/group.ts";
 const PROFILE = "core/src/group/groupProfile.ts";
 const STAND = "core/src/run/live/groupStand.ts";
 const STATE = "core/src/run/log/runState.ts";
+const APPLY = "core/src/run/log/applyEvent.ts";
 const CALLS = "core/src/run/live/calls.ts";
 const CUES = "core/src/run/live/cues.ts";
 const USUAL = "core/src/coolDown/usualCoolDown.ts";
@@ -27,8 +28,8 @@ const mutants = [
     'there.filter((m) => m.mark === "done")',
     'members.filter((m) => m.mark === "done")',
   ],
-  ["there again", STATE, "...(event.isThere ? [] : [event.who])", "event.who"],
-  ["a mark is taken away", STATE, ": others;", ": (state.marks[event.who] ?? {});"],
+  ["there again", APPLY, "...(event.isThere ? [] : [event.who])", "event.who"],
+  ["a mark is taken away", APPLY, ": others;", ": (state.marks[event.who] ?? {});"],
   ["a mark is not what Undo takes back", STATE, '  "there",\n  "mark",\n]);', "]);"],
   ["never twice running", CALLS, "movements.length === 1 || i !== last", "true"],
   ["over in time", CALLS, "at + movement.counts * COUNT_SECONDS > seconds", "at > seconds"],

@@ -1,5 +1,7 @@
 import fc from "fast-check";
-import { elapsedSeconds, type RunState, runState } from "../../src/run/log/runState";
+import { runState } from "../../src/run/log/runState";
+import type { RunState } from "../../src/run/log/state";
+import { elapsedSeconds } from "../../src/run/log/stepChange";
 import { anyRun } from "../made/anyRun";
 import { cases } from "../made/cases";
 import { type Replayed, replayRun } from "./replayRun";

@@ -3,7 +3,7 @@ import { forecastOf } from "../../forecast/forecast";
 import { modelOf } from "../../forecast/model/model";
 import { MIDDLE_PERSON } from "../../forecast/model/parameters";
 import { stateLine } from "../../forecast/stateLine";
-import type { RunState } from "../log/runState";
+import type { RunState } from "../log/state";
 import type { RunPlan } from "../steps/runPlan";
 import { runPieces, runSurroundings } from "./runPieces";
 

@@ -2,7 +2,7 @@ import { usualSetting } from "../../conditions/setting";
 import { joined, type Piece } from "../../forecast/model/piece";
 import { type Surroundings, surroundingsOf } from "../../forecast/model/surroundings";
 import { runTimeline } from "../live/runTimeline";
-import type { RunState } from "../log/runState";
+import type { RunState } from "../log/state";
 import type { RunDrill, RunPlan } from "../steps/runPlan";
 
 /**

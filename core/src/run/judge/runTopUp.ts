@@ -3,7 +3,7 @@ import { topUpLine } from "../../forecast/answers/topUpLine";
 import { SHARP_EFFORT } from "../../forecast/model/parameters";
 import { type ShelfContent, shelfContentOf } from "../../plan/drillContent";
 import type { MakeId } from "../../words/makeId";
-import type { RunState } from "../log/runState";
+import type { RunState } from "../log/state";
 import type { Refit } from "../refit/refit";
 import { stepOfDrill } from "../steps/freezeFit";
 import type { RunDrill, RunPlan } from "../steps/runPlan";

@@ -1,4 +1,4 @@
-import type { RunState } from "../log/runState";
+import type { RunState } from "../log/state";
 import type { RunClock } from "./runClock";
 
 /** Later than this it does not begin by itself any more, seconds: nobody seems to be there (custom). */

@@ -1,7 +1,7 @@
 import { type Called, COUNT_SECONDS } from "../../drill/called";
 import { hashOf } from "../../maths/hash";
 import { random } from "../../maths/random";
-import type { Split } from "../log/runState";
+import type { Split } from "../log/state";
 
 /** One call. */
 export interface Call {

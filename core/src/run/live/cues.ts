@@ -1,4 +1,4 @@
-import type { RunState } from "../log/runState";
+import type { RunState } from "../log/state";
 import { partAt } from "../steps/partAt";
 import { callAt, callWords } from "./calls";
 import type { RunClock } from "./runClock";

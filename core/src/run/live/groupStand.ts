@@ -1,6 +1,6 @@
 import type { GroupMark } from "../../group/groupMark";
 import type { Phase } from "../../words/phase";
-import type { RunState } from "../log/runState";
+import type { RunState } from "../log/state";
 import type { RunDrill, RunPlan } from "../steps/runPlan";
 
 /** Parts of a warm-up that each does by themselves, up their own ladder; the others are led for all. */

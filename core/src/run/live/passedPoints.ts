@@ -1,4 +1,4 @@
-import type { RunState, Split } from "../log/runState";
+import type { RunState, Split } from "../log/state";
 
 /**
  * Fixed points still to come that a jump to a step would pass by, in order.

@@ -1,4 +1,5 @@
-import { elapsedSeconds, type RunState } from "../log/runState";
+import type { RunState } from "../log/state";
+import { elapsedSeconds } from "../log/stepChange";
 import { endOfSteps, remainingOf } from "./runTimeline";
 
 /** Everything on the running screen that depends on the moment. Seconds. */

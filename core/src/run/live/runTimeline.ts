@@ -1,5 +1,6 @@
 import { BEFORE_START, type Segment } from "../../timeline/segment";
-import { elapsedSeconds, type RunState, type Split } from "../log/runState";
+import type { RunState, Split } from "../log/state";
+import { elapsedSeconds } from "../log/stepChange";
 
 /**
  * A run as one list of segments: what is over as long as it took, holds among it, back to back before what is under way;

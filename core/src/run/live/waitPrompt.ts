@@ -1,4 +1,4 @@
-import type { RunState } from "../log/runState";
+import type { RunState } from "../log/state";
 import type { RunPlan } from "../steps/runPlan";
 
 /** What to do in the wait before the start, at one moment. */

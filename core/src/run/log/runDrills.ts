@@ -1,4 +1,4 @@
-import type { Split } from "./runState";
+import type { Split } from "./state";
 
 /** The steps of one drill of a run together, a ladder's rungs as one, in the order in which they first come; no waits. */
 export function runDrills(splits: readonly Split[]): Split[][] {

@@ -1,7 +1,8 @@
 import type { RunPlan } from "../steps/runPlan";
 import { runDrills } from "./runDrills";
 import type { RunEvent } from "./runEvent";
-import { runState, type Split } from "./runState";
+import { runState } from "./runState";
+import type { Split } from "./state";
 
 /** A run in one line of the log. */
 export interface RunSummary {

@@ -1,7 +1,7 @@
 import { type Fit, type FitState, fitPlan, type Placement } from "../../fit/fit";
 import type { FitContext } from "../../venue/context";
 import { wordKey } from "../../words/sameWord";
-import type { RunState } from "../log/runState";
+import type { RunState } from "../log/state";
 import { fitSteps, stepsAfter } from "../steps/freezeFit";
 import { type RefitStep, type RunDrill, type RunPlan, stepKey } from "../steps/runPlan";
 import { refitChanges, refitLine, waitLine } from "./refitLine";

@@ -1,4 +1,4 @@
-import type { RunState } from "../log/runState";
+import type { RunState } from "../log/state";
 import type { Refit } from "./refit";
 
 /** The start has to move by so much before that alone is a reason, milliseconds (custom). */

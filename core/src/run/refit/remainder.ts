@@ -5,7 +5,8 @@ import { restOwed } from "../../plan/rest";
 import { climbPartOf } from "../../plan/stepRule";
 import { type FitContext, LONGEST_DAY } from "../../venue/context";
 import { runClock } from "../live/runClock";
-import { elapsedSeconds, type RunState, type Split } from "../log/runState";
+import type { RunState, Split } from "../log/state";
+import { elapsedSeconds } from "../log/stepChange";
 import type { RunPlan } from "../steps/runPlan";
 
 /** What is left of a run, as a plan of its own on a day of its own. */
