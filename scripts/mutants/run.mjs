@@ -113,9 +113,9 @@ const mutants = [
   ],
   [
     "what is left is to come",
-    state,
-    '  split.outcome = "pending";\n}\n\nfunction back',
-    "}\n\nfunction back",
+    change,
+    '  finish(state, at, "skipped");\n  split.outcome = "pending";',
+    '  finish(state, at, "skipped");',
   ],
   ["to itself nobody jumps", apply, "index === state.index || ", ""],
   ["what is jumped over is skipped", apply, 'split.outcome = "skipped";', ""],

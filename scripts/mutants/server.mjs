@@ -1,6 +1,8 @@
 const write = "server/src/write/writeVersioned.ts";
 const answer = "server/src/errors/answerError.ts";
 const starts = "server/src/resources/starts/starts.ts";
+const startAnswer = "server/src/answers/start.ts";
+const startChange = "server/src/resources/starts/startChange.ts";
 const shared = "server/src/resources/starts/shared.ts";
 const link = "server/src/access/sharedLink.ts";
 const session = "server/src/access/session/session.ts";
@@ -79,11 +81,11 @@ export default {
       "of TOPICS.slice(1))",
       in_("operation"),
     ],
-    ["a changed day is named", starts, 'changed.push("setting")', "changed.push()", in_("audit")],
-    ["another athlete is named", starts, '["athlete", ...changed]', "changed", in_("audit")],
+    ["a changed day is named", startChange, 'changed.push("setting")', "changed.push()", in_("audit")],
+    ["another athlete is named", startChange, '["athlete", ...changed]', "changed", in_("audit")],
     [
       "an athlete sees their own starts",
-      starts,
+      startAnswer,
       "{ athleteId: onlyAthlete }",
       "{}",
       in_("access", "rights", "accounts"),

@@ -1,12 +1,13 @@
 import { movedStart, type OrderInput } from "@tonodrome/core/api";
 import { expectedAt } from "@tonodrome/core/order";
 import { Op, type Transaction } from "sequelize";
+import { listedTime } from "../answers/listedTime";
 import type { Database } from "../db/connect";
 import type { OrderRow } from "../db/models/rows";
 import { Refusal } from "../errors/refusal";
 import type { Change } from "../live/changes";
 import { noteMoves } from "./noteMoves";
-import { listedTime, startTimes } from "./startTimes";
+import { startTimes } from "./startTimes";
 import { updateRows } from "./updateRows";
 
 /*

@@ -10,6 +10,7 @@ import {
 } from "@tonodrome/core/start-list";
 import { Op, type Transaction } from "sequelize";
 import { checkRoom } from "../access/quota";
+import { listedTime } from "../answers/listedTime";
 import type { Database } from "../db/connect";
 import type { StartRow } from "../db/models/rows";
 import { Refusal } from "../errors/refusal";
@@ -17,7 +18,7 @@ import type { Change } from "../live/changes";
 import type { Asked, Threads } from "../threads/threads";
 import { noteMoves } from "./noteMoves";
 import { setMembers } from "./orderMembers";
-import { listedTime, startTimes } from "./startTimes";
+import { startTimes } from "./startTimes";
 import { updateRows } from "./updateRows";
 
 type Comparing = Database & { threads: Threads };

@@ -6,9 +6,9 @@ import { Op, type WhereOptions } from "sequelize";
 import { placeOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { contentOf } from "../../answers/drill";
+import { listedTime } from "../../answers/listedTime";
 import type { AthleteRow, DrillRow, RunRow, StartRow } from "../../db/models/rows";
 import { hangUpOf } from "../../threads/hangUp";
-import { listedTime } from "../../write/startTimes";
 import type { Resource } from "../context";
 
 const build = { access: "build" } as const;

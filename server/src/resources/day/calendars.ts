@@ -20,11 +20,11 @@ import { hashOf, newToken } from "../../access/session/token";
 import { calendarIdOf } from "../../answers/calendarId";
 import { usualSteps, writtenDays } from "../../answers/daySteps";
 import { warmUpSecondsOf } from "../../answers/glances";
+import { wholeStarts } from "../../answers/start";
 import { notFound, Refusal } from "../../errors/refusal";
 import { write } from "../../write/write";
 import { checkAthlete } from "../club/athletes";
 import type { Resource } from "../context";
-import { wholeStarts } from "../starts/starts";
 
 const build = { access: "build" } as const;
 

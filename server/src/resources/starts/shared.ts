@@ -11,13 +11,13 @@ import { findLink, type SharedLink } from "../../access/sharedLink";
 import { calendarIdOf } from "../../answers/calendarId";
 import { usualSteps } from "../../answers/daySteps";
 import { sharedPlanOf, sharedRunOf } from "../../answers/shared";
+import { factsOf } from "../../answers/start";
 import type { RunEventRow } from "../../db/models/rows";
 import { Refusal } from "../../errors/refusal";
 import { streamEvents } from "../../live/eventStream";
 import { checkTickTimes, takeTicks, ticksOf } from "../../write/takeTicks";
 import { write } from "../../write/write";
 import type { Resource } from "../context";
-import { factsOf } from "./starts";
 
 /**
  * Whoever holds a link ticks off the lines of that day, and adds none: what they make up would fill the lists for everybody.

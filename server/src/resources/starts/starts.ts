@@ -1,6 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { isDeepStrictEqual } from "node:util";
-import { copyPlan, emptyPlan, groupOf, type PlanBody } from "@tonodrome/core";
+import { copyPlan, emptyPlan, type PlanBody } from "@tonodrome/core";
 import {
   clubParamsSchema,
   doneSchema,
@@ -8,9 +7,7 @@ import {
   MOST,
   movedStart,
   type Start,
-  type StartRow as StartInList,
   type StartInput,
-  type StartWrite,
   startDeletionSchema,
   startInputSchema,
   startListQuerySchema,
@@ -22,22 +19,22 @@ import {
   wholeStartsSchema,
 } from "@tonodrome/core/api";
 import type { FastifyReply, FastifyRequest } from "fastify";
-import { Op, type Transaction, type WhereOptions } from "sequelize";
+import { Op, type Transaction } from "sequelize";
 import { type Place, placeOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { checkRoom } from "../../access/quota";
 import { glancesOf } from "../../answers/glances";
-import { toPlan } from "../../answers/plan";
-import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../../db/models/rows";
+import { type Joined, joined, ownOf, startReader, toRow } from "../../answers/start";
 import { notFound, Refusal, versionConflict } from "../../errors/refusal";
 import type { Change } from "../../live/changes";
 import { type Moved, noteMoves } from "../../write/noteMoves";
-import { listedTime, startTimes } from "../../write/startTimes";
+import { startTimes } from "../../write/startTimes";
 import { write } from "../../write/write";
 import { writeVersioned } from "../../write/writeVersioned";
 import { checkAthlete, checkGroup } from "../club/athletes";
 import { checkEvents } from "../club/events";
-import type { Context, Resource } from "../context";
+import type { Resource } from "../context";
+import { changedFields, saysTheSame } from "./startChange";
 
 /** A change of a start. */
 interface Rewrite {
@@ -54,43 +51,11 @@ interface Rewrite {
 /** Starts with their plans. */
 export const starts: Resource = (context) => (app, _options, done) => {
   const { sequelize, models, changes } = context;
+  const { findWhole, read } = startReader(models);
   const params = idParamsSchema;
   const after = (clubId: string, id: string) => ({
     after: () => changes.publish({ clubId, topic: "starts", id }),
   });
-
-  async function findWhole(place: Place, where: WhereOptions, transaction?: Transaction): Promise<Start[]> {
-    const rows = await models.Start.findAll({
-      where: { [Op.and]: [ownOf(place), where] },
-      include: joined(place),
-      order: ["startsAt", "id"],
-      transaction,
-    });
-    return withGroups(
-      place,
-      rows.map((row) => toStart(row as unknown as Joined)),
-      transaction,
-    );
-  }
-
-  /** Names who warms up with whom; not for athletes themselves: their start tells of nobody else. */
-  async function withGroups(place: Place, found: Start[], transaction?: Transaction): Promise<Start[]> {
-    const id = [...new Set(found.flatMap(({ setting }) => setting.group ?? []))];
-    if (id.length === 0 || place.onlyAthlete) return found;
-    const { clubId } = place;
-    const athletes = await models.Athlete.findAll({
-      where: { clubId, id },
-      attributes: ["id", "name"],
-      transaction,
-    });
-    return found.map((start) => ({ ...start, group: groupOf(start, athletes) }));
-  }
-
-  async function read(id: string, place: Place, transaction?: Transaction): Promise<Start> {
-    const [start] = await findWhole(place, { id }, transaction);
-    if (!start) throw notFound("start");
-    return start;
-  }
 
   /** The plan of another start, with ids of its own. @throws Refusal `invalid_input` where there is no such start */
   async function copyOfPlan(place: Place, id: string, transaction: Transaction): Promise<PlanBody> {
@@ -343,101 +308,8 @@ export const starts: Resource = (context) => (app, _options, done) => {
   done();
 };
 
-/** An athlete's starts, or all of a club's, whole, from a moment on. */
-export async function wholeStarts(
-  { models }: Pick<Context, "models">,
-  clubId: string,
-  { athleteId, from, most }: { athleteId: string | null; from: Date; most: number },
-): Promise<Start[]> {
-  const rows = await models.Start.findAll({
-    where: { clubId, startsAt: { [Op.gte]: from }, ...(athleteId ? { athleteId } : {}) },
-    include: joined({ clubId }),
-    order: ["startsAt", "id"],
-    limit: most,
-  });
-  return rows.map((row) => toStart(row as unknown as Joined));
-}
-
-/** Starts that somebody in this place may know of. */
-function ownOf({ clubId, onlyAthlete }: Place) {
-  return { clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) };
-}
-
-/** Ids are unique within a club only, so what is joined is scoped to it too. A list has of each what tells its version. */
-function joined({ clubId }: Pick<Place, "clubId">, listed = false) {
-  const ofClub = (association: string, attributes: string[]) => ({
-    association,
-    where: { clubId },
-    ...(listed ? { attributes } : {}),
-  });
-  return [
-    ofClub("athlete", ["id", "name", "version"]),
-    ofClub("plan", ["id", "version"]),
-    { ...ofClub("event", ["id", "version"]), required: false },
-  ];
-}
-
-type Joined = StartRow & { athlete: AthleteRow; plan: PlanRow; event: EventTypeRow | null };
-
-/** A start without what is large. */
-function toRow(row: Joined): StartInList {
-  const { id, version, athlete, title, venue, zone, startsAt, readyAt, eventId, plan, event } = row;
-  const { orderId, orderNumber } = row;
-  return {
-    id,
-    version,
-    stamp: [version, plan.version, athlete.version, event?.version ?? 0].join("."),
-    athlete: { id: athlete.id, name: athlete.name },
-    title,
-    venue,
-    zone,
-    startsAt: startsAt.toISOString(),
-    readyAt: readyAt.toISOString(),
-    listedAt: listedTime(row),
-    eventId,
-    order: orderId && orderNumber ? { id: orderId, number: orderNumber } : null,
-  };
-}
-
-function toStart(row: Joined): Start {
-  const { athlete, setting, plan, event } = row;
-  return { ...toRow(row), setting, facts: factsOf(event, athlete.profile), plan: toPlan(plan) };
-}
-
-/** What the fit has to know of an event and an athlete, and nothing more. */
-export function factsOf(
-  event: Pick<EventTypeRow, "body"> | null,
-  { usualReps }: Pick<AthleteRow["profile"], "usualReps">,
-): Start["facts"] {
-  return { points: event?.body.fixedPoints ?? [], places: event?.body.places ?? [], usualReps };
-}
-
 type Wanted = Omit<StartInput, "id">;
 
 const columns = (input: Wanted) => ({ ...input, ...startTimes(input) });
 
 const eventsOf = ({ eventId }: Pick<StartInput, "eventId">) => (eventId ? [eventId] : []);
-
-/** Names of the fields that read differently. */
-function changedFields(before: Start, after: Start): string[] {
-  const fields = ["title", "venue", "zone", "startsAt", "readyAt", "listedAt", "eventId"] as const;
-  const changed: string[] = fields.filter((name) => before[name] !== after[name]);
-  if (!isDeepStrictEqual(before.order, after.order)) changed.push("order");
-  if (!isDeepStrictEqual(before.setting, after.setting)) changed.push("setting");
-  return before.athlete.id === after.athlete.id ? changed : ["athlete", ...changed];
-}
-
-function saysTheSame(start: Start, input: Omit<StartWrite, "version">): boolean {
-  const sameTime = (a: string, b: string) => Date.parse(a) === Date.parse(b);
-  return (
-    start.athlete.id === input.athleteId &&
-    start.title === input.title &&
-    start.venue === input.venue &&
-    start.zone === input.zone &&
-    sameTime(start.startsAt, input.startsAt) &&
-    sameTime(start.readyAt, input.readyAt) &&
-    (input.listedAt === undefined || sameTime(start.listedAt, input.listedAt)) &&
-    start.eventId === input.eventId &&
-    isDeepStrictEqual(start.setting, input.setting)
-  );
-}
