@@ -73,9 +73,16 @@ function press(minutes: number): void {
 }
 
 it("counts at once, adds up, and is sent as one", async () => {
-  for (let i = 0; i < 4; i++) press(1);
+  const ids = new Set<string | undefined>();
+  for (let i = 0; i < 4; i++) {
+    press(1);
+    ids.add(data.moves.keys().map((key) => data.moves.get(key)?.id)[0]);
+  }
   expect([here(), server.sent]).toEqual([4, []]);
+  // It is one press to the log, under one id.
+  expect(ids.size).toBe(1);
   await pass(600);
+  expect(server.sent.map((m) => m.id)).toEqual([...ids]);
   expect(server.sent.map((m) => minuteOf(m.startsAt))).toEqual([4]);
   expect(minuteOf(server.truth.startsAt)).toBe(4);
   expect(data.moves.keys()).toEqual([]);

@@ -36,7 +36,7 @@ function open(): void {
     async send({ text }, key) {
       sent.push(`${data.currentAccount().me?.name}: ${text}`);
       await answer(text);
-      box.change(key, (now) => now && { ...now, sent: true });
+      box.change(key, (now) => now && (now.text === text ? { ...now, sent: true } : now));
     },
     pause: 500,
     retry: 3_000,
@@ -88,6 +88,20 @@ it("says of what is for a club that one was put out of that it is, and sends it 
   await pass(1_000);
   expect(sent).toEqual(["Ada: Ada's"]);
   expect(data.everyFailure()).toEqual([]);
+});
+
+it("sends what is asked for while something is on its way as soon as that is over", async () => {
+  let arrive: () => void = () => undefined;
+  answer = () => new Promise((done) => (arrive = done));
+  box.change("a", () => ({ text: "first" }));
+  await pass(600);
+  box.change("a", () => ({ text: "second" }));
+  void box.sendNow("a");
+  await pass(10);
+  expect(sent).toEqual(["Ada: first"]);
+  arrive();
+  await pass(10);
+  expect(sent).toEqual(["Ada: first", "Ada: second"]);
 });
 
 it("holds up nothing behind what is refused, and says why", async () => {

@@ -2,6 +2,7 @@ import { QueryClient } from "@tanstack/react-query";
 import { act, renderHook } from "@testing-library/react-native";
 import { emptyPlan, type PlanBody, type PlanItem } from "@tonodrome/core";
 import { signedInAs } from "~/data/account/account";
+import { sendEverything } from "~/data/outbox/unsent";
 import { unsavedDrafts } from "~/data/plan/planDraft";
 import { usePlanDraft } from "~/data/plan/usePlanDraft";
 import { makeMe } from "~/test/made/makeMe";
@@ -150,6 +151,7 @@ describe("saving by itself", () => {
     );
     const found = draftOf();
     await pass(20_000);
+    await act(() => sendEverything());
     expect([found.current.restored, found.current.body.stepPoints, sent]).toEqual([true, 25, []]);
     act(() => found.current.edit(steps(30)));
     await pass(1300);

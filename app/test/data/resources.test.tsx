@@ -274,6 +274,20 @@ it("does not list a start that is long over", () => {
   expect(client.getQueryData(["starts"])).toEqual([]);
 });
 
+it("puts a start that is read anew in its place in time", () => {
+  const inHours = (hours: number, id: string) =>
+    makeStart({ id, startsAt: new Date(Date.now() + hours * 3_600_000).toISOString() });
+  const [first, second] = [inHours(1, "first"), inHours(2, "second")];
+  client.setQueryData(["starts"], [second]);
+  putStart(client, first);
+  putStart(client, inHours(3, "third"));
+  expect(client.getQueryData<(typeof first)[]>(["starts"])?.map(({ id }) => id)).toEqual([
+    "first",
+    "second",
+    "third",
+  ]);
+});
+
 it("knows a link that is over for good from a server that cannot be reached", () => {
   const over = (code: "link_over" | "not_found" | "unreachable") =>
     shares.isLinkOver(new ApiFailure(code, ""));
