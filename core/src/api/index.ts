@@ -14,6 +14,7 @@ export * from "./club/figures";
 export * from "./club/members";
 export * from "./club/rights";
 export * from "./club/role";
+export * from "./club/topics";
 export * from "./clubFile/clubFile";
 export * from "./common/apiVersion";
 export * from "./common/common";

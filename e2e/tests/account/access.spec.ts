@@ -49,9 +49,9 @@ function access(...args: string[]): string {
 
 const linkIn = (said: string) => /(\/(?:reset|join)\/[\w-]+)/.exec(said)?.[1] as string;
 
-test("who forgot their password gets a link from whoever runs the server, once; and deletes their account in the end", async ({
-  page,
-}) => {
+test("who forgot their password gets a link from whoever runs the server, once; and deletes their account in the end", {
+  tag: "@long",
+}, async ({ page }) => {
   test.setTimeout(120_000);
   const email = "vera@example.org";
   const data = { name: "Vera Holt", email, password: "a long enough password", clubName: "Forgotten" };

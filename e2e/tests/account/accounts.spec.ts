@@ -170,9 +170,9 @@ test("the last owner can neither lower themselves nor leave", { tag: "@long" }, 
   await expect(page.getByText("A club keeps at least one owner")).toBeVisible();
 });
 
-test("signing out and in comes back to the same address; a wrong password says so; the password is changed", async ({
-  page,
-}) => {
+test("signing out and in comes back to the same address; a wrong password says so; the password is changed", {
+  tag: "@long",
+}, async ({ page }) => {
   const email = await signUp(page, "Vera Holt", "Door club");
   await page.goto("/account");
   await page.getByLabel("Current password").fill("not it at all");
@@ -238,7 +238,10 @@ test("a form says what is missing, and an address that is taken", { tag: "@long"
   await expectAccessible(other);
 });
 
-test("a session that ends while a warm-up is edited loses nothing", async ({ page, context }) => {
+test("a session that ends while a warm-up is edited loses nothing", { tag: "@long" }, async ({
+  page,
+  context,
+}) => {
   const email = await signUp(page, "Vera Holt", "Long evening");
   await makeStart(page, "Ada Finch");
   await page.goto("/shelf");
@@ -260,10 +263,9 @@ test("a session that ends while a warm-up is edited loses nothing", async ({ pag
   await expect.poll(() => stairNames(page)).toEqual(["Hop ladder"]);
 });
 
-test("a shared warm-up needs no account, follows plan and start by itself, cannot be changed, and is withdrawn", async ({
-  page,
-  browser,
-}) => {
+test("a shared warm-up needs no account, follows plan and start by itself, cannot be changed, and is withdrawn", {
+  tag: "@long",
+}, async ({ page, browser }) => {
   await openDemo(page);
   await makeStart(page, "Juno Albrecht", 90);
   await addDrills(page, "Leg swings", "Landing holds");
@@ -332,9 +334,9 @@ test("an athlete sees their own warm-ups and runs only, to read", async ({ page,
   await expectAccessible(other);
 });
 
-test("a club is exported, imported into an empty one, found the same, and deleted by its name", async ({
-  page,
-}) => {
+test("a club is exported, imported into an empty one, found the same, and deleted by its name", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   const download = async () => {
     await page.goto("/club");

@@ -1,9 +1,9 @@
 import { expect, test } from "@playwright/test";
 import { clubApi, expectAccessible, openDemo } from "../../coach";
 
-test("a day calls when to begin, wherever one is; off until it is pressed, and never twice", async ({
-  page,
-}) => {
+test("a day calls when to begin, wherever one is; off until it is pressed, and never twice", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   const { starts } = await (await page.request.get(`${await clubApi(page)}/starts`)).json();
   const start = starts.findLast((s: { athlete: { name: string } }) => s.athlete.name === "Pia Sandgren");

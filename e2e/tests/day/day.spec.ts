@@ -139,9 +139,9 @@ test("rests, pairs and limits are set in whole steps, and the plan follows", { t
   await saved(page);
 });
 
-test("a plan whose limits take long says how far it is, and the finger never waits for it", async ({
-  page,
-}) => {
+test("a plan whose limits take long says how far it is, and the finger never waits for it", {
+  tag: "@long",
+}, async ({ page }) => {
   // A minute at a time, for an hour and a half of them.
   test.setTimeout(120_000);
   // Every share that is ever shown, however short.

@@ -160,11 +160,9 @@ test("lists are ticked off without a network, two phones agree, and what is open
   await other.context().close();
 });
 
-test("whoever holds the link sees the day, ticks off its lists, and takes it along as a calendar", async ({
-  page,
-  browser,
-  baseURL,
-}) => {
+test("whoever holds the link sees the day, ticks off its lists, and takes it along as a calendar", {
+  tag: "@long",
+}, async ({ page, browser, baseURL }) => {
   await openFilledClub(page);
   const id = await startTomorrow(page);
   const shared = await page.request.post(`${await clubApi(page)}/starts/${id}/shares`, {

@@ -78,10 +78,9 @@ test("a drill is copied, taken off the shelf and put back", { tag: "@long" }, as
   await expectAccessible(page);
 });
 
-test("two who change one drill: the second is told, keeps what they typed, and decides", async ({
-  page,
-  context,
-}) => {
+test("two who change one drill: the second is told, keeps what they typed, and decides", {
+  tag: "@long",
+}, async ({ page, context }) => {
   await make(page, "Wall sits");
   await open(page, "Wall sits");
   const other = await context.newPage();

@@ -44,9 +44,9 @@ async function makeGroup(page: Page): Promise<void> {
 
 const names = (page: Page, side: string) => page.getByRole("dialog").getByRole("group", { name: side });
 
-test("one press moves twenty-four on; who is missing, and who sat out what, is marked by name and stands in the log", async ({
-  page,
-}) => {
+test("one press moves twenty-four on; who is missing, and who sat out what, is marked by name and stands in the log", {
+  tag: "@long",
+}, async ({ page }) => {
   await controlClock(page);
   await openNewClub(page, "Harbour Juniors");
   await makeGroup(page);

@@ -205,9 +205,9 @@ test("an archer's gate ladder: generated, changed by hand, seen as rungs in the 
   await expect(page.getByText("Gate ladder, near to far: Near face, 15 %").first()).toBeVisible();
 });
 
-test("several drills at once: copied, moved, made a circuit, split again, and a template of it", async ({
-  page,
-}) => {
+test("several drills at once: copied, moved, made a circuit, split again, and a template of it", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await makeStart(page, "Maren Osei");
   await addDrills(page, "Leg swings", "Walking lunges", "Landing holds");
@@ -251,9 +251,9 @@ test("several drills at once: copied, moved, made a circuit, split again, and a 
   await expect(page.getByRole("list", { name: "Templates of the club" })).not.toContainText("Off-ice four");
 });
 
-test("what is sore is spared in one step, showing what is replaced, and never shown to others", async ({
-  page,
-}) => {
+test("what is sore is spared in one step, showing what is replaced, and never shown to others", {
+  tag: "@long",
+}, async ({ page }) => {
   await openDemo(page);
   await makeStart(page, "Ragna Teale");
   await addDrills(page, "Walking lunges", "Landing holds", "Leg swings");

@@ -18,9 +18,9 @@ async function press(page: Page, name: string, times: number): Promise<void> {
 const words = (page: Page) => page.getByTestId("dose-words");
 const length = (page: Page) => page.getByTestId("dose-length");
 
-test("a lane circuit with metres is made without typing a number, and reads back as a coach says it", async ({
-  page,
-}) => {
+test("a lane circuit with metres is made without typing a number, and reads back as a coach says it", {
+  tag: "@long",
+}, async ({ page }) => {
   await newDrill(page, "Lane circuit", "Circuit");
   await page.getByLabel("Movement 1", { exact: true }).fill("Front crawl arms, walking");
   await press(page, "Movement 1 covers: more", 10);

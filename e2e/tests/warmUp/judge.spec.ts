@@ -185,7 +185,9 @@ test("Today and a shared page say the state at the start, and a shared page noth
   await other.context().close();
 });
 
-test("a run says how long they stay warm, and offers a top-up when the start slips", async ({ page }) => {
+test("a run says how long they stay warm, and offers a top-up when the start slips", {
+  tag: "@long",
+}, async ({ page }) => {
   await controlClock(page);
   await makeStart(page, "Ronja Field", 40);
   await givePlan(

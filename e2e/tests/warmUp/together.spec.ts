@@ -52,10 +52,9 @@ test("two coaches change different drills of one warm-up: both are in it, and ea
   await expect.poll(async () => (await stairNames(other)).toSorted()).toEqual(["Leg swings", "Single jumps"]);
 });
 
-test("two who change the same: both versions are shown, over what is open, and one decides", async ({
-  page,
-  context,
-}) => {
+test("two who change the same: both versions are shown, over what is open, and one decides", {
+  tag: "@long",
+}, async ({ page, context }) => {
   const other = await twoTabs(page, context);
   await intensity(page, "Leg swings", "more");
   await page.getByRole("button", { name: "Close" }).click();

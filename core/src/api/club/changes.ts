@@ -1,8 +1,5 @@
 import { z } from "zod";
-
-/** What may have changed in a club: a hint to read it again, never the news itself. */
-export const TOPICS = ["club", "athletes", "drills", "events", "templates", "starts", "runs"] as const;
-export type Topic = (typeof TOPICS)[number];
+import { TOPICS } from "./topics";
 
 /** So many presses are told of by their ids; of more the run is read again. Custom. */
 export const MOST_TOLD = 4;

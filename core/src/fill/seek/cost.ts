@@ -38,6 +38,31 @@ export function costOf(frame: Frame, judged: JudgedFill): number {
   return ofChecks + cold + brokenPromises(frame, judged);
 }
 
+/** Something lies between the last drill and the start: a breath at least. Custom. */
+const LEAST_WAIT_SECONDS = 60;
+
+/**
+ * Returns what a plan keeps that no better plan may give up: something raises, something mobilises, both sides are used, the
+ * sport's own is in it, nothing essential is left out, it is no longer than the approach has it, and there is a wait.
+ */
+export function keptOf(
+  { input }: Frame,
+  { situation: { fit, plan }, work }: JudgedFill,
+): ReadonlySet<string> {
+  const all = secondsDone(work);
+  const raise = secondsDone(work.filter((d) => d.item.phase === "raise"));
+  const isKept = {
+    raise: raise > 0 && raise >= Math.min(LEAST_RAISE_SECONDS, all),
+    mobilise: work.some((d) => d.item.phase === "mobilise"),
+    sides: work.some((d) => sidesOf(d.item).includes("both")),
+    own: work.some((d) => d.item.phase === "technical"),
+    essentials: fit.placements.every((p) => p.level || p.item.priority !== "essential"),
+    length: all <= input.approach.minutes.most * 60,
+    wait: fit.waitSeconds >= Math.min(LEAST_WAIT_SECONDS, plan.wait.leastSeconds),
+  };
+  return new Set(Object.entries(isKept).flatMap(([what, is]) => (is ? [what] : [])));
+}
+
 /** Actions of the event that the shelf could prepare and the plan does not. */
 function coldActions({ choices, fresh }: Frame, { situation }: JudgedFill): number {
   const known = new Set(choices.flatMap((c) => c.actions));

@@ -3,7 +3,7 @@ import type { PlanBody } from "../../plan/plan";
 import { assembled } from "../assemble/assemble";
 import type { Frame } from "../assemble/frame";
 import type { Parts } from "../assemble/parts";
-import { costOf } from "./cost";
+import { costOf, keptOf } from "./cost";
 import { type JudgedFill, judgedFill } from "./judgedFill";
 import { moves, nameOf } from "./moves";
 
@@ -19,11 +19,13 @@ interface Tried {
   body: PlanBody;
   judged: JudgedFill;
   cost: number;
+  /** What of it no better plan may give up. */
+  kept: ReadonlySet<string>;
 }
 
 /**
  * The best plan found from a first one: what is found against it is mended by adding, taking out, swapping and re-dosing drills,
- * each time fitted and judged; what is not better is passed over. Deterministic for a seed.
+ * each time fitted and judged; what is not better, or gives up what the plan before kept, is passed over. Deterministic for a seed.
  * @param tries plans that are fitted and judged, at most
  */
 export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
@@ -43,7 +45,7 @@ export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
       const now = tried(frame, parts);
       left--;
       drillsLeft -= now.body.items.length;
-      if (now.cost < best.cost) {
+      if (now.cost < best.cost && [...best.kept].every((what) => now.kept.has(what))) {
         found = now;
         break;
       }
@@ -58,5 +60,5 @@ export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
 function tried(frame: Frame, parts: Parts): Tried {
   const body = assembled(frame, parts);
   const judged = judgedFill(body, frame.input);
-  return { parts, body, judged, cost: costOf(frame, judged) };
+  return { parts, body, judged, cost: costOf(frame, judged), kept: keptOf(frame, judged) };
 }
