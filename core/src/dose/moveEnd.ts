@@ -8,6 +8,7 @@ export type DoseEnd = "floor" | "ideal" | "ceiling";
  * ceiling goes with the ideal, so that less of a drill is less of it, however much time there is to grow into.
  * @param steps positive or negative; `step` the size of one; nothing is moved beyond `least`..`most`, and what lies
  * beyond already stays
+ * @example moveEnd({ floor: 2, ideal: 4, ceiling: 6 }, "floor", 3, { step: 1, least: 1, most: 9 }) // { floor: 5, ideal: 5, ceiling: 6 }
  */
 export function moveEnd(
   range: Range,

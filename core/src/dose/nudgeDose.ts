@@ -7,7 +7,10 @@ import { moveEnd } from "./moveEnd";
 /** Steps that a single press may go up to. */
 const MOST_STEPS = 40;
 
-/** A bit more or less of a dose: one step of its main count, on every rung of a ladder; the same dose where that cannot be. */
+/**
+ * Returns a bit more or less of a dose: one step of its main count, on every rung of a ladder; the same dose where that cannot be.
+ * @example nudgeDose(dose, 1) // for 90 s in steps of 30 s: 120 s
+ */
 export function nudgeDose(dose: Dose, steps: 1 | -1): Dose {
   const next =
     dose.kind === "ladder"

@@ -61,6 +61,7 @@ export interface Fit {
  * @param availableSeconds whole seconds between the earliest beginning and the start; below 0 counts as 0
  * @param context what the day allows; an open day unless given
  * @see profileOf when several times are wanted for one plan
+ * @example fitPlan(plan, 25 * MINUTE_SECONDS).placements[0]?.beginSeconds // -1_500 where all of the 25 min are used
  */
 export function fitPlan(plan: PlanBody, availableSeconds: number, context: FitContext = openDay()): Fit {
   return fitAt(profileAt(plan, context, availableSeconds), availableSeconds);
@@ -70,6 +71,7 @@ export function fitPlan(plan: PlanBody, availableSeconds: number, context: FitCo
  * Looks up the best plan for one time available.
  * @param profile made for at least this time
  * @param availableSeconds whole seconds; below 0 counts as 0
+ * @example fitAt(profileOf(plan), 900) // the same as fitPlan(plan, 900), without solving anew
  */
 export function fitAt(profile: FitProfile, availableSeconds: number): Fit {
   const available = Math.max(0, Math.floor(availableSeconds));

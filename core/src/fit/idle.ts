@@ -74,7 +74,10 @@ function placeAfter({ drills, startPlace }: FitProblem, steps: readonly SolvedSt
   return startPlace;
 }
 
-/** Why nothing is done for a while, in a line. */
+/**
+ * Says in a line why nothing is done for a while.
+ * @example idleLine(idle) // what makes the gap, as the stair has it under it
+ */
 export function idleLine({ reasons }: Pick<Idle, "reasons">): string {
   return reasons.map(idleWords).join(", ") || "waiting for what comes next";
 }

@@ -87,6 +87,7 @@ const EFFORT = 50_000_000;
  * The same, without the problem it was computed from, which whoever asked for it has.
  * @returns null when several limits on totals bind and every time at once would take too long: each then has to be asked
  * for by itself
+ * @example profileTable(plan, openDay(), 3_600) // what a worker sends back: data alone
  */
 export function profileTable(
   plan: PlanBody,
@@ -99,7 +100,10 @@ export function profileTable(
   return solution && withShorter(plan, context, tableFrom(problem, solution));
 }
 
-/** A table that was computed elsewhere, with the plan and the day it was computed for. */
+/**
+ * Returns a table that was computed elsewhere as a profile, with the plan and the day it was computed for.
+ * @example fitAt(withTable(plan, openDay(), 3_600, table), 900)
+ */
 export function withTable(
   plan: PlanBody,
   context: FitContext,
@@ -109,7 +113,10 @@ export function withTable(
   return { problem: problemFor(withLeastWait(plan, table.leastWait), context, horizonSeconds), ...table };
 }
 
-/** The best plan for one time available alone: sooner than for every time. */
+/**
+ * Returns the best plan for one time available alone: sooner than for every time.
+ * @example fitAt(profileAt(plan, openDay(), 900), 900)
+ */
 export function profileAt(
   plan: PlanBody,
   context: FitContext,
@@ -120,7 +127,10 @@ export function profileAt(
   return { problem, ...tableFrom(problem, solveAt(problem, onProgress), true) };
 }
 
-/** The same, without the problem it was computed from. */
+/**
+ * Returns the same, without the problem it was computed from.
+ * @example withTable(plan, openDay(), 900, tableAt(plan, openDay(), 900))
+ */
 export function tableAt(
   plan: PlanBody,
   context: FitContext,
@@ -134,6 +144,7 @@ export function tableAt(
 /**
  * A plan for one time available in a few milliseconds: the best one when it happens to keep the limits on totals, which
  * it does not look at.
+ * @example quickProfileAt(plan, openDay(), 900).isBest // false where a limit on a total binds
  */
 export function quickProfileAt(
   plan: PlanBody,

@@ -35,9 +35,10 @@ const LONGEST_SLIP = 3600;
 const SLIP_STEP = 60;
 
 /**
- * What state they will be in.
+ * Forecasts what state they will be in at the start.
  * @param pieces of a fitted plan; empty where nothing is done
  * @param whole the same with what was done earlier on the day before it
+ * @example forecastOf(piecesOf(fit), surroundingsOf(conditions, null)).atStart.words.warmth.word // "warm"
  */
 export function forecastOf(
   pieces: readonly Piece[],
@@ -112,7 +113,12 @@ export interface CurvePoint {
   state: StateAt;
 }
 
-/** Bands of all lanes at some moments, for drawing. @param whole the pieces with what was done earlier on the day before them */
+/**
+ * Returns bands of all lanes at some moments, for drawing.
+ * @param times seconds from the start
+ * @param whole the pieces with what was done earlier on the day before them
+ * @example curvesOf(piecesOf(fit), around, [-600, -300, 0]).length // 3
+ */
 export function curvesOf(
   pieces: readonly Piece[],
   around: Surroundings,

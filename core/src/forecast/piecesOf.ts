@@ -28,7 +28,10 @@ export function partsOf(fit: Fit): Part[] {
   });
 }
 
-/** A fitted plan as stretches of constant effort, from its first drill to the start. */
+/**
+ * Returns a fitted plan as stretches of constant effort, from its first drill to the start.
+ * @example piecesOf(fitPlan(plan, 1_500)) // [] for a plan of which nothing is done
+ */
 export function piecesOf(fit: Fit): Piece[] {
   return joined(partsOf(fit).map(({ name: _, item: __, ...piece }) => piece));
 }

@@ -19,6 +19,7 @@ export function formatLength(seconds: number): string {
  * Writes a moment of a plan, which is relative to the start.
  * @param seconds seconds from the start, negative before it
  * @returns `−12:30` before the start, `+0:40` after it, `0:00` at it
+ * @example formatMinus(-750) // "−12:30"
  */
 export function formatMinus(seconds: number): string {
   const text = formatLength(Math.abs(seconds));

@@ -25,7 +25,10 @@ const AHEAD = 14 * HOUR_MS;
 const zones = new Set<string>();
 const MOST_ZONES = 1_000;
 
-/** True when the running system knows the IANA time zone by this name. */
+/**
+ * Returns whether the running system knows the IANA time zone by this name.
+ * @example isTimeZone("Europe/Vienna") // true
+ */
 export function isTimeZone(zone: string): boolean {
   if (zone.length === 0) return false;
   if (zones.has(zone)) return true;
@@ -85,6 +88,7 @@ function instantsAt(shown: number, zone: string): { instants: number[]; isShown:
  * What the venue's clock shows at an instant.
  * @param instant ISO 8601; `zone` IANA name
  * @returns date `YYYY-MM-DD` and time `HH:MM`
+ * @example wallClock("2026-06-01T12:30:00.000Z", "Europe/Vienna") // { date: "2026-06-01", time: "14:30" }
  */
 export function wallClock(instant: string, zone: string): { date: string; time: string } {
   const shown = new Date(shownAt(Date.parse(instant), zone)).toISOString();
@@ -115,6 +119,7 @@ export function nearestInstant(time: string, zone: string, around: string): stri
  * The moment at which the venue's calendar day of an instant ends.
  * @param instant ISO 8601; `zone` IANA name
  * @returns ISO 8601: the next day's first moment
+ * @example endOfDay("2026-06-01T12:30:00.000Z", "Europe/Vienna") // "2026-06-01T22:00:00.000Z"
  */
 export function endOfDay(instant: string, zone: string): string {
   const today = Math.floor(shownAt(Date.parse(instant), zone) / DAY_MS) * DAY_MS;

@@ -16,7 +16,11 @@ export function kindOf({ kind }: Pick<PlainDose, "kind">): PlainKind<PlainDose> 
   return PLAIN_KINDS[kind] as unknown as PlainKind<PlainDose>;
 }
 
-/** A first dose of a kind. @param seconds about what it is to take, where that is known */
+/**
+ * Returns a first dose of a kind.
+ * @param seconds about what it is to take, where that is known
+ * @example firstDose("time", 90) // 60 to 120 s, in steps of 30 s
+ */
 export function firstDose(kind: PlainDose["kind"], seconds?: number): PlainDose {
   return kindOf({ kind }).first(seconds);
 }

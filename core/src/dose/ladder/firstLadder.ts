@@ -7,7 +7,10 @@ import type { LadderDose } from "./ladderDose";
 /** Seconds of rest after a first rung. Custom. */
 const REST = 15;
 
-/** A ladder to begin with: half of what the drill was, easy, and the other half a step up. */
+/**
+ * Returns a ladder to begin with: half of what the drill was, easy, and the other half a step up.
+ * @example firstLadder(dose, makeId).rungs.length // 2
+ */
 export function firstLadder(dose: PlainDose, makeId: MakeId): LadderDose {
   const levels = plainLevels(dose);
   const half = (index: number) => Math.max(0, (levels.at(index)?.seconds ?? 0) - REST) / 2;

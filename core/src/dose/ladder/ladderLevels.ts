@@ -121,7 +121,10 @@ function levelOf(rungs: readonly { rung: Rung; levels: DoseLevel[] }[], climb: C
   };
 }
 
-/** "Single Axel, 50 %", or the effort alone. */
+/**
+ * Returns what a rung is called: its label and effort, or the effort alone.
+ * @example rungName({ label: "Single Axel", intensity: 50 }) // "Single Axel, 50 %"
+ */
 export function rungName({ label, intensity }: Pick<Rung, "label" | "intensity">): string {
   return label ? `${label}, ${intensity} %` : `${intensity} %`;
 }

@@ -27,7 +27,10 @@ export interface Explanation {
 
 const FIVE = 300;
 
-/** Says what a fit gave up and why, and what a little more or less time would change. */
+/**
+ * Says what a fit gave up and why, and what a little more or less time would change.
+ * @example explanationOf(plan, openDay(), 1_500) // what 25 min leave out, and why
+ */
 export function explanationOf(plan: PlanBody, context: FitContext, availableSeconds: number): Explanation {
   const profile = profileAt(plan, context, availableSeconds);
   const fit = fitAt(profile, availableSeconds);

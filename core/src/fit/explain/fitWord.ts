@@ -23,7 +23,11 @@ export function stateWord(
   return progress === null ? "fitting …" : `fitting ${Math.round(progress * 100)} %`;
 }
 
-/** The same of a fit with its plan: what is left out for a step that is too steep is not for want of time, and nothing is no fit. */
+/**
+ * Returns the same of a fit with its plan: what is left out for a step that is too steep is not for want of time, and a plan
+ * without drills has no fit.
+ * @example fitWord(fit, plan.stepPoints, { isBest: true, failed: false }) // "fits"
+ */
 export function fitWord(
   fit: Fit,
   stepPoints: number,

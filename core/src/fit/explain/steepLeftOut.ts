@@ -7,6 +7,7 @@ import type { Fit, Placement } from "../fit";
  * Drills that are left out for the step rule and not for time: at their floor there would be time for them, but the step
  * up to them, or from them to what is kept next, would be too steep.
  * @param stepPoints the largest rise that the plan allows
+ * @example steepLeftOut(fit, 20).map(({ item }) => item.name) // ["Axel"]
  */
 export function steepLeftOut(
   { placements, spareSeconds }: Pick<Fit, "placements" | "spareSeconds">,

@@ -12,6 +12,7 @@ export interface Trade {
 /**
  * The drill that could best be spared for another that was given up: of those kept and not essential, the least
  * important and earliest one without which the other stands better; null when there is none.
+ * @example tradeFor(plan, openDay(), 900, axel.id) // what to leave out so that the Axel is done, or null
  */
 export function tradeFor(
   plan: PlanBody,

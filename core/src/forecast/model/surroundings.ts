@@ -35,7 +35,10 @@ const THIRD_DAY = 3;
 /** What is known of an athlete's training; null where nothing is. */
 export type Training = Pick<AthleteProfile, "usualMinutes" | "recentLoad">;
 
-/** Looks up what the forecast goes by. What is not known is taken to be as it mostly is, and said. */
+/**
+ * Looks up what the forecast goes by. What is not known is taken to be as it mostly is, and said.
+ * @example surroundingsOf(conditionsOf(start.setting), null) // nobody's training is known
+ */
 export function surroundingsOf(conditions: Conditions, training: Training | null): Surroundings {
   const { indoors, temperature, wind, wet, day, layers } = conditions;
   const usual = training?.usualMinutes ?? 0;
