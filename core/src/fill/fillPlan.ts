@@ -46,11 +46,11 @@ function withGaps(body: PlanBody, gaps: readonly string[]): PlanBody {
 }
 
 /** What of the event the plan leaves cold, and whether the shelf could do better with more time. */
-function leftCold({ input, choices, fresh }: Frame, { items }: PlanBody): string[] {
+function leftCold({ input, choices, stillWarm }: Frame, { items }: PlanBody): string[] {
   const { event } = input;
   if (!event) return [];
   const { actions, areas, sides } = coverageOf(items, event);
-  const cold = actions.filter((a) => a.by.length === 0 && !fresh.has(wordKey(a.what))).map((a) => a.what);
+  const cold = actions.filter((a) => a.by.length === 0 && !stillWarm.has(wordKey(a.what))).map((a) => a.what);
   const [possible, not] = [true, false].map((is) =>
     cold.filter((action) => choices.some((c) => c.actions.includes(wordKey(action))) === is),
   ) as [string[], string[]];

@@ -63,7 +63,7 @@ export const shareOf = ({ raise, others }: Rewarm, raiseShare: number): number =
   raise * raiseShare + others * (1 - raiseShare);
 
 /** Keys of the sport's own actions that were done so short a time before the start. */
-export function freshActions(done: readonly DoneBefore[], withinSeconds: number): ReadonlySet<string> {
+export function stillWarmActions(done: readonly DoneBefore[], withinSeconds: number): ReadonlySet<string> {
   return new Set(done.filter((d) => d.toSeconds >= -withinSeconds).flatMap((d) => d.actions.map(wordKey)));
 }
 

@@ -23,8 +23,8 @@ declare module "fastify" {
   }
 }
 
-/** A request's place in a club: which one, who is asking, and whose things they may see. */
-export interface Place {
+/** Who asks about a club: which club, who they are, and whose things they may see. */
+export interface Asker {
   clubId: string;
   userId: string;
   /** For an account in the role athlete, the one athlete whose things these are (nobody's, when that one was deleted); otherwise null. */
@@ -116,8 +116,8 @@ export function sessionOf(request: FastifyRequest): Session {
   return request.session;
 }
 
-/** The club that a request is about and the place of whoever asks in it. */
-export function placeOf(request: FastifyRequest): Place {
+/** Who asks, and about which club. */
+export function askerOf(request: FastifyRequest): Asker {
   const { userId, role, athleteId } = sessionOf(request);
   return {
     clubId: clubIdOf(request) as string,

@@ -39,7 +39,7 @@ export function full(kind: Kept): Refusal {
  * @param whose the club, or person, whose things are counted
  * @throws Refusal `full`
  */
-export async function checkRoom(
+export async function checkQuota(
   database: Database,
   model: ModelStatic<Model>,
   kind: Kept,

@@ -1,7 +1,7 @@
 import { groupOf } from "@tonodrome/core";
 import type { Start, StartRow as StartInList } from "@tonodrome/core/api";
 import { Op, type Transaction, type WhereOptions } from "sequelize";
-import type { Place } from "../access/access";
+import type { Asker } from "../access/access";
 import type { Database } from "../db/connect";
 import type { AthleteRow, EventTypeRow, PlanRow, StartRow } from "../db/models/rows";
 import { notFound } from "../errors/refusal";
@@ -13,25 +13,25 @@ export function startReader(models: Database["models"]) {
   return { findWhole, read };
 
   /** Starts with all that it takes to fit them, soonest first. */
-  async function findWhole(place: Place, where: WhereOptions, transaction?: Transaction): Promise<Start[]> {
+  async function findWhole(asker: Asker, where: WhereOptions, transaction?: Transaction): Promise<Start[]> {
     const rows = await models.Start.findAll({
-      where: { [Op.and]: [ownOf(place), where] },
-      include: joined(place),
+      where: { [Op.and]: [ownOf(asker), where] },
+      include: joined(asker),
       order: ["startsAt", "id"],
       transaction,
     });
     return withGroups(
-      place,
+      asker,
       rows.map((row) => toStart(row as unknown as Joined)),
       transaction,
     );
   }
 
   /** Names who warms up with whom; not for athletes themselves: their start tells of nobody else. */
-  async function withGroups(place: Place, found: Start[], transaction?: Transaction): Promise<Start[]> {
+  async function withGroups(asker: Asker, found: Start[], transaction?: Transaction): Promise<Start[]> {
     const id = [...new Set(found.flatMap(({ setting }) => setting.group ?? []))];
-    if (id.length === 0 || place.onlyAthlete) return found;
-    const { clubId } = place;
+    if (id.length === 0 || asker.onlyAthlete) return found;
+    const { clubId } = asker;
     const athletes = await models.Athlete.findAll({
       where: { clubId, id },
       attributes: ["id", "name"],
@@ -41,8 +41,8 @@ export function startReader(models: Database["models"]) {
   }
 
   /** One start. @throws Refusal `not_found` */
-  async function read(id: string, place: Place, transaction?: Transaction): Promise<Start> {
-    const [start] = await findWhole(place, { id }, transaction);
+  async function read(id: string, asker: Asker, transaction?: Transaction): Promise<Start> {
+    const [start] = await findWhole(asker, { id }, transaction);
     if (!start) throw notFound("start");
     return start;
   }
@@ -63,13 +63,13 @@ export async function wholeStarts(
   return rows.map((row) => toStart(row as unknown as Joined));
 }
 
-/** Starts that somebody in this place may know of. */
-export function ownOf({ clubId, onlyAthlete }: Place) {
+/** Starts that whoever asks may know of. */
+export function ownOf({ clubId, onlyAthlete }: Asker) {
   return { clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) };
 }
 
 /** Ids are unique within a club only, so what is joined is scoped to it too. A list has of each what tells its version. */
-export function joined({ clubId }: Pick<Place, "clubId">, listed = false) {
+export function joined({ clubId }: Pick<Asker, "clubId">, listed = false) {
   const ofClub = (association: string, attributes: string[]) => ({
     association,
     where: { clubId },

@@ -37,7 +37,7 @@ export function endStreams(): void {
 }
 
 /** @throws Refusal `too_many` */
-function checkRoom(request: FastifyRequest): string {
+function checkQuota(request: FastifyRequest): string {
   const { session } = request;
   const whose = session?.userId ?? machineOf(request.ip);
   const most = session ? MOST.person : MOST.machine;
@@ -64,7 +64,7 @@ export function streamEvents(
   changes: Changes,
   { clubId, mayStill, begin, tell }: StreamOptions,
 ): FastifyReply {
-  const whose = checkRoom(request);
+  const whose = checkQuota(request);
   const stream = new PassThrough();
   const check = async () => {
     // While the database is away the answer is unknown: the next beat asks again.

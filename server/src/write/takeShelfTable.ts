@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { MOST, type ShelfTableInput } from "@tonodrome/core/api";
 import type { DrillNews } from "@tonodrome/core/tables";
 import type { Transaction } from "sequelize";
-import { checkRoom } from "../access/quota";
+import { checkQuota } from "../access/quota";
 import { contentOf } from "../answers/drill";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
@@ -50,7 +50,7 @@ export async function takeShelfTable(
   });
   const fresh = news.flatMap((row) => (row.state === "new" ? [row.drill] : []));
   if (fresh.length > 0)
-    await checkRoom(database, models.Drill, "drills", clubId, { clubId }, transaction, fresh.length);
+    await checkQuota(database, models.Drill, "drills", clubId, { clubId }, transaction, fresh.length);
   await models.Drill.bulkCreate(
     fresh.map((drill) => ({ id: randomUUID(), clubId, ...drill })),
     { transaction },

@@ -9,7 +9,7 @@ import {
   type RowNews,
 } from "@tonodrome/core/start-list";
 import { Op, type Transaction } from "sequelize";
-import { checkRoom } from "../access/quota";
+import { checkQuota } from "../access/quota";
 import { listedTime } from "../answers/listedTime";
 import type { Database } from "../db/connect";
 import type { StartRow } from "../db/models/rows";
@@ -139,7 +139,7 @@ export async function takeStartList(
     }
   }
   if (fresh.length > 0)
-    await checkRoom(database, models.Start, "starts", clubId, { clubId }, transaction, fresh.length);
+    await checkQuota(database, models.Start, "starts", clubId, { clubId }, transaction, fresh.length);
   await models.Start.bulkCreate(
     fresh.map(({ id, start }) => ({ id, clubId, version: 1, ...columns(start), setting: usualSetting() })),
     { transaction },
@@ -179,7 +179,7 @@ async function makeAthletes(
   const ids = new Map([...names.keys()].map((key) => [key, randomUUID()]));
   if (names.size === 0) return ids;
   const { models } = database;
-  await checkRoom(database, models.Athlete, "athletes", clubId, { clubId }, transaction, names.size);
+  await checkQuota(database, models.Athlete, "athletes", clubId, { clubId }, transaction, names.size);
   await models.Athlete.bulkCreate(
     [...names].map(([key, name]) => ({
       id: ids.get(key) as string,
@@ -216,7 +216,7 @@ async function putOrders(
       const version = (versions.get(id) ?? 0) + 1;
       await models.Order.update({ slots, version }, { where: { clubId, id }, transaction });
     } else {
-      await checkRoom(database, models.Order, "orders", clubId, { clubId }, transaction);
+      await checkQuota(database, models.Order, "orders", clubId, { clubId }, transaction);
       const row = { id, clubId, version: 1, title, venue, zone, slots, calls: [] };
       await models.Order.create(row, { transaction });
     }

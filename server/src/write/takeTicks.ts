@@ -1,6 +1,6 @@
 import { mergeTicks, type Tick } from "@tonodrome/core/lists";
 import type { Transaction } from "sequelize";
-import { checkRoom } from "../access/quota";
+import { checkQuota } from "../access/quota";
 import { toTick } from "../answers/tick";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
@@ -31,10 +31,10 @@ export async function takeTicks(
   transaction: Transaction,
 ): Promise<{ ticks: Tick[] }> {
   const { sequelize, models } = context;
-  const room = () =>
-    checkRoom(context, models.Tick, "ticksOfStart", startId, { clubId, startId }, transaction, 0);
+  const checkMost = () =>
+    checkQuota(context, models.Tick, "ticksOfStart", startId, { clubId, startId }, transaction, 0);
   // In turn, so that the count holds.
-  await room();
+  await checkMost();
   await sequelize.query(
     `INSERT INTO ticks (club_id, start_id, step, line, is_on, at, by)
       SELECT $1, $2, t.step, t.line, t."isOn", t.at, t.by
@@ -44,7 +44,7 @@ export async function takeTicks(
       WHERE (EXCLUDED.at, EXCLUDED.by, EXCLUDED.is_on) > (ticks.at, ticks.by, ticks.is_on)`,
     { bind: [clubId, startId, JSON.stringify(mergeTicks(ticks))], transaction },
   );
-  await room();
+  await checkMost();
   return ticksOf(context, clubId, startId, transaction);
 }
 

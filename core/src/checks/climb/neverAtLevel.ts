@@ -3,7 +3,7 @@ import { addFromShelf } from "../mends/fromShelf";
 import { check } from "../terms/check";
 import { isWork } from "../terms/doing";
 import { hardestAt, topsOf } from "../who/tooHardForAge";
-import { freshFrom } from "./straightToHard";
+import { stillWarmFrom } from "./straightToHard";
 
 /** An approach that peaks at the target, and nothing that comes near it. */
 export const neverAtLevel = check({
@@ -22,8 +22,8 @@ export const neverAtLevel = check({
     // Who is too young for it is not brought to it.
     const least = Math.min(event.targetLevel, hardestAt(age, topsOf(club))) - within;
     // Who has just been there need not go again.
-    const fresh = freshFrom(before, club);
-    if (most >= least || event.actions.some((a) => fresh.has(wordKey(a)))) return [];
+    const stillWarm = stillWarmFrom(before, club);
+    if (most >= least || event.actions.some((a) => stillWarm.has(wordKey(a)))) return [];
     const limit = event.targetLevel + Math.max(0, approach.peakPoints);
     return [
       {

@@ -1,5 +1,5 @@
 import type { DoneBefore } from "../../rewarm/doneBefore";
-import { freshActions } from "../../rewarm/rewarm";
+import { stillWarmActions } from "../../rewarm/rewarm";
 import type { BodyArea } from "../../words/bodyArea";
 import { EASY_EFFORT } from "../../words/effort";
 import { easyRound } from "../mends/easyRound";
@@ -38,10 +38,10 @@ export const straightToHard = check({
   },
   find: ({ doings, before: done }, { hard, easyReps, stop, fresh }) => {
     const said = new Set<string>();
-    const isFresh = freshActions(done, fresh * 60);
+    const isStillWarm = stillWarmActions(done, fresh * 60);
     return doings.flatMap((doing, i) => {
       if (!isOwn(doing) || doing.effort <= hard || said.has(doing.item.id)) return [];
-      if (doing.prepares.some((action) => isFresh.has(action))) return [];
+      if (doing.prepares.some((action) => isStillWarm.has(action))) return [];
       const before = doings
         .slice(0, i)
         .filter((d) => isOwn(d) && d.effort <= EASY_EFFORT && isLike(d, doing));
@@ -64,8 +64,8 @@ export const straightToHard = check({
 });
 
 /** Keys of the event's actions that were done so short a time ago that they are still prepared. */
-export function freshFrom(done: readonly DoneBefore[], club: ClubFigures): ReadonlySet<string> {
-  return freshActions(done, (figuresOf(straightToHard, club).fresh as number) * 60);
+export function stillWarmFrom(done: readonly DoneBefore[], club: ClubFigures): ReadonlySet<string> {
+  return stillWarmActions(done, (figuresOf(straightToHard, club).fresh as number) * 60);
 }
 
 /** Of one movement: they prepare an action in common; what names none is like all of its kind. */

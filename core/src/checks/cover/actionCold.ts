@@ -1,7 +1,7 @@
 import { coverageOf } from "../../plan/coverage";
 import type { PlanItem } from "../../plan/plan";
 import { wordKey } from "../../words/sameWord";
-import { freshFrom } from "../climb/straightToHard";
+import { stillWarmFrom } from "../climb/straightToHard";
 import { addFromShelf } from "../mends/fromShelf";
 import { check } from "../terms/check";
 import { itemsDone } from "../terms/doing";
@@ -20,9 +20,9 @@ export const actionCold = check({
     // Where no drill says what it prepares, nothing is known to be cold.
     const isKnown = items.some((i) => (i.details?.actions.length ?? 0) > 0 || hasLabels(i));
     if (!event || !isKnown) return [];
-    const fresh = freshFrom(before, club);
+    const stillWarm = stillWarmFrom(before, club);
     return coverageOf(items, event)
-      .actions.filter((a) => a.by.length === 0 && !fresh.has(wordKey(a.what)))
+      .actions.filter((a) => a.by.length === 0 && !stillWarm.has(wordKey(a.what)))
       .map(({ what }) => ({
         words: `Nothing prepares ${what}, which the event uses.`,
         mends: addFromShelf(

@@ -1,6 +1,6 @@
 import type { ScaleItem } from "../../athlete/scale";
 import { rewarmOn } from "../../checks/amount/moreThanRewarm";
-import { freshFrom } from "../../checks/climb/straightToHard";
+import { stillWarmFrom } from "../../checks/climb/straightToHard";
 import { sportOf } from "../../plan/ofSport";
 import { circumstancesOn } from "../../plan/usable";
 import type { Rewarm } from "../../rewarm/rewarm";
@@ -22,7 +22,7 @@ export interface Frame {
   /** After another start on the same day: how much is enough. */
   rewarm: Rewarm | null;
   /** Keys of actions that were done on the day so short a time ago that they are still prepared. */
-  fresh: ReadonlySet<string>;
+  stillWarm: ReadonlySet<string>;
   rules: FillRules;
   scale: readonly ScaleItem[];
 }
@@ -39,7 +39,7 @@ export function frameOf(input: FillInput, gaps: string[]): Frame {
   const kit = chooseKit(choices);
   const kitSeconds = kit.reduce((sum, c) => sum + choiceSeconds(c.choice), 0);
   const rewarm = rewarmOn(before, figures);
-  const fresh = freshFrom(before, figures);
+  const stillWarm = stillWarmFrom(before, figures);
   const shape = shapeOf({
     ...{ approach, event, setting, rules, availableSeconds, kitSeconds, rewarm },
     kit: input.kit,
@@ -56,7 +56,7 @@ export function frameOf(input: FillInput, gaps: string[]): Frame {
     kit,
     shape,
     rewarm,
-    fresh,
+    stillWarm,
     rules,
     scale: athlete?.scales.flatMap((s) => s.items) ?? [],
   };

@@ -22,14 +22,14 @@ export interface Parts {
 
 /** Chooses for each part in turn: a first plan, which is then improved. */
 export function firstParts(frame: Frame, gaps: string[]): Parts {
-  const { input, choices, shape, rules, scale, fresh } = frame;
+  const { input, choices, shape, rules, scale, stillWarm } = frame;
   const { approach, event } = input;
   const raise = chooseRaise(choices, approach, shape);
   if (raise.length === 0) gaps.push("The shelf has nothing easy that raises warmth.");
-  const technical = chooseTechnical(choices, { approach, event, shape, rules, scale, fresh }, gaps);
+  const technical = chooseTechnical(choices, { approach, event, shape, rules, scale, stillWarm }, gaps);
   const mobilise = chooseMobilise(choices, { approach, event, shape, rules, raise, technical });
   const prime = choosePrime(choices, {
-    ...{ event, shape, rules, fresh },
+    ...{ event, shape, rules, stillWarm },
     before: [...raise, ...mobilise, ...technical],
   });
   const mental = chooseMental(choices, shape.wait.leastSeconds);

@@ -4,7 +4,7 @@ import { wordKey } from "../../words/sameWord";
 import type { FillRules } from "../input/rules";
 import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, choiceSeconds } from "./choice";
-import { isEasedBy, isFresh } from "./easing";
+import { isEasedBy, isStillWarm } from "./easing";
 import { best } from "./pick";
 
 /** What priming is chosen by. */
@@ -13,7 +13,7 @@ export interface PrimeFor {
   shape: Shape;
   rules: FillRules;
   /** Keys of actions that are still prepared from earlier on the day. */
-  fresh: ReadonlySet<string>;
+  stillWarm: ReadonlySet<string>;
   /** Everything that is done before it, in order. */
   before: readonly Chosen[];
 }
@@ -24,7 +24,7 @@ export interface PrimeFor {
  */
 export function choosePrime(
   choices: readonly Choice[],
-  { event, shape, rules, fresh, before }: PrimeFor,
+  { event, shape, rules, stillWarm, before }: PrimeFor,
 ): Chosen[] {
   if (shape.most.prime === 0 || shape.prime < 5) return [];
   const own = before.filter((b) => b.choice.drill.phase === "technical");
@@ -42,7 +42,7 @@ export function choosePrime(
       !(isAiming && c.explosive) &&
       // Once the sport's own has begun nothing general comes back.
       (own.length === 0 || places.has(wordKey(c.drill.place)) || c.actions.length > 0) &&
-      (own.length === 0 || isFresh(c, fresh) || isEasedBy(c, ownChoices, rules)),
+      (own.length === 0 || isStillWarm(c, stillWarm) || isEasedBy(c, ownChoices, rules)),
   );
   const picked: Chosen[] = [];
   let explosive = spent;

@@ -4,7 +4,7 @@ import { within } from "../shape/dosed";
 import type { Choice, Chosen } from "./choice";
 import { cutAbove, cutBelow, mergedClimb } from "./climb";
 import { type ClimbFor, Climbing, FIRST_MOST, firstMost } from "./climbing";
-import { isFresh } from "./easing";
+import { isStillWarm } from "./easing";
 import { orderedClimb } from "./order";
 import { best } from "./pick";
 import { withDose } from "./withDose";
@@ -40,7 +40,7 @@ export function chooseTechnical(choices: readonly Choice[], of: ClimbFor, gaps: 
 /** A climb in the order of its approach, with what is last to go. */
 export function inApproachOrder(
   climb: readonly Chosen[],
-  { approach, event, shape, scale }: Omit<ClimbFor, "rules" | "fresh">,
+  { approach, event, shape, scale }: Omit<ClimbFor, "rules" | "stillWarm">,
 ): Chosen[] {
   const picked = withPriorities(
     climb.toSorted((a, b) => a.choice.from - b.choice.from || a.choice.to - b.choice.to),
@@ -54,7 +54,7 @@ export function inApproachOrder(
 /** Drills that the climb may be chosen from, as they would be done. */
 export function climbChoices(
   choices: readonly Choice[],
-  { shape, rules, fresh }: Pick<ClimbFor, "shape" | "rules" | "fresh">,
+  { shape, rules, stillWarm }: Pick<ClimbFor, "shape" | "rules" | "stillWarm">,
 ): Choice[] {
   const slot = shape.isShort
     ? Math.max(30, (shape.technical / shape.most.technical) * 1.5)
@@ -62,7 +62,7 @@ export function climbChoices(
   return choices
     .filter((c) => c.drill.phase === "technical" && !c.mental)
     .flatMap((c) => cutAbove(c, shape.top) ?? [])
-    .map((c) => (isFresh(c, fresh) ? cutBelow(c, firstMost(shape.step)) : c))
+    .map((c) => (isStillWarm(c, stillWarm) ? cutBelow(c, firstMost(shape.step)) : c))
     .filter((c) => c.rise <= shape.step)
     .map((c) => withDose(c, within(c.drill.dose, slot)))
     .map((c) => (c.explosive ? withDose(c, withActions(c.drill.dose, rules.explosive)) : c))

@@ -8,7 +8,7 @@ import type { FillRules } from "../input/rules";
 import type { Shape } from "../shape/shape";
 import { type Choice, type Chosen, choiceSeconds } from "./choice";
 import { isBegunHigher, steepGap } from "./climb";
-import { easyReps, isEasedBy, isFresh } from "./easing";
+import { easyReps, isEasedBy, isStillWarm } from "./easing";
 import { NOTHING_LEFT } from "./left";
 import { best } from "./pick";
 import { onTheWay, PREPARES, prepares } from "./why";
@@ -21,7 +21,7 @@ export interface ClimbFor {
   rules: FillRules;
   scale: readonly ScaleItem[];
   /** Keys of actions that are still prepared from earlier on the day. */
-  fresh: ReadonlySet<string>;
+  stillWarm: ReadonlySet<string>;
 }
 
 /** Up to here something of the sport's own may be the first, per cent. */
@@ -39,17 +39,17 @@ export class Climbing {
   private left: number;
   private readonly shape: Shape;
   private readonly rules: FillRules;
-  private readonly fresh: ReadonlySet<string>;
+  private readonly stillWarm: ReadonlySet<string>;
 
   constructor(
-    { event, shape, rules, fresh }: ClimbFor,
+    { event, shape, rules, stillWarm }: ClimbFor,
     private readonly pool: readonly Choice[],
   ) {
     this.open = new Set(event?.actions ?? []);
     this.shape = shape;
     this.left = shape.technical;
     this.rules = rules;
-    this.fresh = fresh;
+    this.stillWarm = stillWarm;
   }
 
   take(choice: Choice, priority: Priority, why: string): void {
@@ -85,8 +85,9 @@ export class Climbing {
   private isFull = () => this.picked.size >= this.shape.most.technical;
 
   /** Whether an action that goes hard has its easy repetitions, or, among all there are, can have them. */
-  private isEased = (c: Choice) => isFresh(c, this.fresh) || isEasedBy(c, this.picked.keys(), this.rules);
-  private canBeEased = (c: Choice) => isFresh(c, this.fresh) || isEasedBy(c, this.pool, this.rules);
+  private isEased = (c: Choice) =>
+    isStillWarm(c, this.stillWarm) || isEasedBy(c, this.picked.keys(), this.rules);
+  private canBeEased = (c: Choice) => isStillWarm(c, this.stillWarm) || isEasedBy(c, this.pool, this.rules);
 
   /** What costs more time than there is, and what cannot be led up to, is worth less. */
   private costOf = (c: Choice) =>

@@ -26,8 +26,8 @@ export function isEasedBy(
 }
 
 /** Whether a drill is of an action that is still prepared from earlier on the day. */
-export const isFresh = (c: Pick<Choice, "actions">, fresh: ReadonlySet<string>): boolean =>
-  c.actions.some((action) => fresh.has(action));
+export const isStillWarm = (c: Pick<Choice, "actions">, stillWarm: ReadonlySet<string>): boolean =>
+  c.actions.some((action) => stillWarm.has(action));
 
 /** Of one movement: they prepare an action in common; what names none is like all of its kind. */
 const isLike = (a: Choice, b: Choice) =>

@@ -6,8 +6,8 @@ import type { Frame } from "../assemble/frame";
 import { raises } from "../choose/chooseRaise";
 import { FIRST_MOST } from "../choose/climbing";
 import { LEAST_RAISE_SECONDS } from "../shape/dosed";
-import { coldOf } from "./cold";
 import { type JudgedFill, secondsDone } from "./judgedFill";
+import { unpreparedOf } from "./unprepared";
 
 /** What a finding weighs: strictly a stop before warnings, those before promises of the approach, those before hints. Custom. */
 const WEIGHTS: Record<Severity, number> = { stop: 10_000, warn: 300, hint: 6 };
@@ -34,7 +34,7 @@ export function costOf(frame: Frame, judged: JudgedFill): number {
     // Cold actions are counted by themselves: the check is silent where no drill says what it prepares.
     .filter((f) => f.code !== "action-cold")
     .reduce((sum, f) => sum + WEIGHTS[f.severity], 0);
-  const cold = coldActions(frame, judged) * (frame.shape.isShort ? SHORT_FORM : WEIGHTS.warn);
+  const cold = unpreparedActions(frame, judged) * (frame.shape.isShort ? SHORT_FORM : WEIGHTS.warn);
   return ofChecks + cold + brokenPromises(frame, judged);
 }
 
@@ -64,9 +64,9 @@ export function keptOf(
 }
 
 /** Actions of the event that the shelf could prepare and the plan does not. */
-function coldActions({ choices, fresh }: Frame, { situation }: JudgedFill): number {
+function unpreparedActions({ choices, stillWarm }: Frame, { situation }: JudgedFill): number {
   const known = new Set(choices.flatMap((c) => c.actions));
-  return coldOf(situation, fresh).actions.filter((a) => known.has(wordKey(a.what))).length;
+  return unpreparedOf(situation, stillWarm).actions.filter((a) => known.has(wordKey(a.what))).length;
 }
 
 /** What the approach and the form of the time promise, and the plan does not keep. */

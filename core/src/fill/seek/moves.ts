@@ -13,8 +13,8 @@ import { climbChoices } from "../choose/chooseTechnical";
 import { onTheWay, prepares, raisesWarmth, warms as warmsWords } from "../choose/why";
 import { withDose } from "../choose/withDose";
 import { easyFor } from "../shape/dosed";
-import { coldOf } from "./cold";
 import type { JudgedFill } from "./judgedFill";
+import { unpreparedOf } from "./unprepared";
 
 /** The same drills at the same lengths have one name. */
 export const nameOf = (parts: Parts) =>
@@ -55,7 +55,7 @@ function answersTo(frame: Frame, parts: Parts, { code, itemId }: Finding, situat
     case "action-cold":
       return withCold(frame, parts, situation);
     case "area-cold": {
-      const cold = coldOf(situation, frame.fresh).areas.map((a) => a.what);
+      const cold = unpreparedOf(situation, frame.stillWarm).areas.map((a) => a.what);
       const warms = (c: Choice) => c.details?.areas.some((a) => cold.includes(a)) ?? false;
       return [...adding(frame, parts, "mobilise", warms), ...adding(frame, parts, "technical", warms)];
     }
@@ -96,7 +96,7 @@ function otherHeads({ choices, shape }: Frame, parts: Parts): Parts[] {
 
 /** With something for an action of the event that is cold. */
 function withCold(frame: Frame, parts: Parts, situation: Situation): Parts[] {
-  const cold = coldOf(situation, frame.fresh).actions.map((a) => wordKey(a.what));
+  const cold = unpreparedOf(situation, frame.stillWarm).actions.map((a) => wordKey(a.what));
   return adding(frame, parts, "technical", (c) => c.actions.some((a) => cold.includes(a)));
 }
 
@@ -146,8 +146,8 @@ function without(parts: Parts, drillId: string | null): Parts[] {
 type ChosenPart = "raise" | "mobilise" | "technical";
 
 /** Drills that a part may have, as they would be done there. */
-function poolOf({ input, choices, shape, rules, fresh }: Frame, part: ChosenPart, many = 1): Choice[] {
-  if (part === "technical") return climbChoices(choices, { shape, rules, fresh });
+function poolOf({ input, choices, shape, rules, stillWarm }: Frame, part: ChosenPart, many = 1): Choice[] {
+  if (part === "technical") return climbChoices(choices, { shape, rules, stillWarm });
   if (part === "mobilise") return mobiliseChoices(choices, { ...input, shape, rules });
   return choices
     .filter(raises)
@@ -197,13 +197,13 @@ function swaps(frame: Frame, parts: Parts, drillId: string | null): Parts[] {
 }
 
 /** With priming chosen anew for what stands before it. */
-function priming({ input, choices, shape, rules, fresh }: Frame, parts: Parts): Parts[] {
+function priming({ input, choices, shape, rules, stillWarm }: Frame, parts: Parts): Parts[] {
   const before = [
     ...parts.raise,
     ...parts.mobilise,
     ...parts.technical.toSorted((a, b) => a.choice.to - b.choice.to),
   ];
-  const prime = choosePrime(choices, { event: input.event, shape, rules, fresh, before });
+  const prime = choosePrime(choices, { event: input.event, shape, rules, stillWarm, before });
   return prime.length > 0 ? [{ ...parts, prime }] : [];
 }
 

@@ -15,13 +15,13 @@ import {
 } from "@tonodrome/core/api";
 import type { FastifyRequest } from "fastify";
 import { literal, Op, QueryTypes, type Transaction } from "sequelize";
-import { placeOf, sessionOf } from "../../access/access";
+import { askerOf, sessionOf } from "../../access/access";
 import { makeAccount } from "../../access/account";
 import { audit } from "../../access/audit";
 import { meOf } from "../../access/memberships";
 import { lockClub } from "../../access/ownership";
 import { checkStrength } from "../../access/password/passwordStrength";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { standsSql } from "../../access/rights";
 import { knowDevice } from "../../access/session/knownDevice";
 import { beginSession } from "../../access/session/session";
@@ -60,7 +60,7 @@ export const invites: Resource = (context) => (app, _options, done) => {
     async (request) => {
       const rows = await sequelize.query<Listed>(
         `${LIST} WHERE i.club_id = $1 AND ${OPEN} ORDER BY i.expires_at, i.id LIMIT ${MOST.invites}`,
-        { bind: [placeOf(request).clubId], type: QueryTypes.SELECT },
+        { bind: [askerOf(request).clubId], type: QueryTypes.SELECT },
       );
       return { invites: rows.map(toInvite) };
     },
@@ -73,7 +73,7 @@ export const invites: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: inviteInputSchema, response: { 201: newInviteSchema } },
     },
     async (request, reply) => {
-      const { clubId, userId } = placeOf(request);
+      const { clubId, userId } = askerOf(request);
       const { id = randomUUID(), role, athleteId } = request.body;
       const { token, tokenHash } = newToken();
       const make = async (transaction: Transaction) => {
@@ -84,7 +84,7 @@ export const invites: Resource = (context) => (app, _options, done) => {
           await before.update({ tokenHash }, { transaction });
         } else {
           const open = { clubId, usedAt: null, withdrawnAt: null, expiresAt: { [Op.gt]: literal("now()") } };
-          await checkRoom(context, models.Invite, "invites", clubId, open, transaction);
+          await checkQuota(context, models.Invite, "invites", clubId, open, transaction);
           const expiresAt = literal(`now() + interval '${LIFE}'`) as unknown as Date;
           await models.Invite.create(
             { id, clubId, role, athleteId, tokenHash, expiresAt, madeBy: userId },
@@ -108,7 +108,7 @@ export const invites: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/invites/:id",
     { config: manage, schema: { params: idParamsSchema, response: { 200: doneSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const withdraw = async (transaction: Transaction) => {
         const where = { clubId, id, usedAt: null, withdrawnAt: null };
@@ -163,8 +163,8 @@ export const invites: Resource = (context) => (app, _options, done) => {
     const { id, clubId, role, athleteId } = await find(token, transaction);
     await lockClub(context, clubId, transaction);
     if (await models.Member.findOne({ where: { clubId, userId }, transaction })) return clubId;
-    await checkRoom(context, models.Member, "members", clubId, { clubId }, transaction);
-    await checkRoom(context, models.Member, "clubs", userId, { userId }, transaction);
+    await checkQuota(context, models.Member, "members", clubId, { clubId }, transaction);
+    await checkQuota(context, models.Member, "clubs", userId, { userId }, transaction);
     const used = { usedAt: new Date(), usedBy: userId };
     await models.Invite.update(used, { where: { clubId, id }, transaction });
     await models.Member.create({ clubId, userId, role, athleteId }, { transaction });

@@ -14,7 +14,7 @@ import { audit } from "../../access/audit";
 import { meOf } from "../../access/memberships";
 import { hashPassword, isPassword } from "../../access/password/password";
 import { checkStrength } from "../../access/password/passwordStrength";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { isKnownDevice, knowDevice } from "../../access/session/knownDevice";
 import { beginSession, endSession, endSessions } from "../../access/session/session";
 import type { UserRow } from "../../db/models/rows";
@@ -117,7 +117,7 @@ export const me: Resource = (context) => (app, _options, done) => {
             if (!role) throw notFound("club");
             return { id, name: before.name, demo: before.demo, role: role.role, athleteId: role.athleteId };
           }
-          await checkRoom(context, models.Member, "clubs", userId, { userId }, transaction);
+          await checkQuota(context, models.Member, "clubs", userId, { userId }, transaction);
           await models.Club.create(club, { transaction });
           await models.Member.create({ clubId: id, userId, role: "owner", athleteId: null }, { transaction });
           await audit(context, transaction, request, "club.make", { clubId: id });

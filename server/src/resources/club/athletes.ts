@@ -11,11 +11,11 @@ import {
   idParamsSchema,
 } from "@tonodrome/core/api";
 import type { Transaction } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { anonymise } from "../../access/anonymise";
 import { audit } from "../../access/audit";
 import { leaveGroups } from "../../access/leaveGroups";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { toAthlete } from "../../answers/athlete";
 import type { Database } from "../../db/connect";
 import { notFound, Refusal } from "../../errors/refusal";
@@ -38,7 +38,7 @@ export const athletes: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/athletes",
     { config: { access: "see" }, schema: { params: clubParamsSchema, response: { 200: athleteListSchema } } },
     async (request) => {
-      const { clubId, onlyAthlete } = placeOf(request);
+      const { clubId, onlyAthlete } = askerOf(request);
       const where = { clubId, ...(onlyAthlete ? { id: onlyAthlete } : {}) };
       const rows = await models.Athlete.findAll({ where, order: ["name", "id"] });
       return { athletes: rows.map(toAthlete) };
@@ -52,12 +52,12 @@ export const athletes: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: athleteInputSchema, response: { 201: athleteSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id = randomUUID(), name, profile = noProfile() } = request.body;
       const make = async (transaction: Transaction) => {
         const before = await models.Athlete.findOne({ where: { clubId, id }, transaction });
         if (before) return toAthlete(before);
-        await checkRoom(context, models.Athlete, "athletes", clubId, { clubId }, transaction);
+        await checkQuota(context, models.Athlete, "athletes", clubId, { clubId }, transaction);
         await checkEvents(context, profile.eventIds, clubId, "profile.eventIds", transaction);
         const made = await models.Athlete.create({ id, clubId, version: 1, name, profile }, { transaction });
         await audit(context, transaction, request, "athlete.make", { clubId, id });
@@ -74,7 +74,7 @@ export const athletes: Resource = (context) => (app, _options, done) => {
       schema: { params: idParamsSchema, body: athleteWriteSchema, response: { 200: athleteSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const { version, ...wanted } = request.body;
       const change = (transaction: Transaction) =>
@@ -100,7 +100,7 @@ export const athletes: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/athletes/:id/anonymise",
     { config: { access: "manage" }, schema: { params: idParamsSchema, response: { 200: athleteSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const takeAway = async (transaction: Transaction) => {
         const athlete = await anonymise(context, clubId, id, transaction);
@@ -120,7 +120,7 @@ export const athletes: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/athletes/:id",
     { config: { access: "manage" }, schema: { params: idParamsSchema, response: { 200: doneSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const remove = async (transaction: Transaction) => {
         const count = await models.Athlete.destroy({ where: { clubId, id }, transaction });

@@ -1,6 +1,6 @@
 import { type AuditEntry, auditListSchema, auditQuerySchema, clubParamsSchema } from "@tonodrome/core/api";
 import { QueryTypes } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import type { Resource } from "../context";
 
 const PAGE = 50;
@@ -43,7 +43,7 @@ export const auditTrail: Resource =
         },
       },
       async (request) => {
-        const bind = [placeOf(request).clubId, request.query.before ?? null];
+        const bind = [askerOf(request).clubId, request.query.before ?? null];
         const rows = await sequelize.query<Omit<AuditEntry, "at"> & { at: Date }>(READ, {
           bind,
           type: QueryTypes.SELECT,

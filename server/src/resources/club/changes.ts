@@ -1,5 +1,5 @@
 import { clubParamsSchema } from "@tonodrome/core/api";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { findSession } from "../../access/session/session";
 import { streamEvents } from "../../live/eventStream";
 import type { Resource } from "../context";
@@ -13,7 +13,7 @@ export const changes: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/changes",
     { config: { access: "see" }, compress: false, schema: { params: clubParamsSchema } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       return streamEvents(request, reply, context.changes, {
         clubId,
         tell: ({ topic, id, presses }) => ({ topic, ...(id ? { id } : {}), ...(presses ? { presses } : {}) }),

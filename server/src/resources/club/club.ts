@@ -5,7 +5,7 @@ import {
   clubSchema,
   doneSchema,
 } from "@tonodrome/core/api";
-import { placeOf, sessionOf } from "../../access/access";
+import { askerOf, sessionOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { checkHasOwner, lockClub } from "../../access/ownership";
 import { endRights } from "../../access/rights";
@@ -24,7 +24,7 @@ export const club: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId",
     { config: { access: "see" }, schema: { params, response: { 200: clubSchema } } },
     async (request) => {
-      const row = await models.Club.findByPk(placeOf(request).clubId);
+      const row = await models.Club.findByPk(askerOf(request).clubId);
       if (!row) throw notFound("club");
       return { id: row.id, name: row.name };
     },
@@ -37,7 +37,7 @@ export const club: Resource = (context) => (app, _options, done) => {
       schema: { params, body: clubInputSchema, response: { 200: clubSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { name } = request.body;
       return write(
         context,
@@ -60,7 +60,7 @@ export const club: Resource = (context) => (app, _options, done) => {
       schema: { params, body: clubDeletionSchema, response: { 200: doneSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       return write(
         context,
         reply,
@@ -84,7 +84,7 @@ export const club: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/leave",
     { config: { access: "see" }, schema: { params, response: { 200: doneSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { userId } = sessionOf(request);
       return write(
         context,

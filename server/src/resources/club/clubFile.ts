@@ -8,7 +8,7 @@ import {
   TOPICS,
 } from "@tonodrome/core/api";
 import { QueryTypes } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { exportClub } from "../../clubFile/exportClub";
 import { importInWorker } from "../../clubFile/importInWorker";
@@ -51,7 +51,7 @@ export const clubFile: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, querystring: exportQuerySchema },
     },
     async (request, reply) => {
-      const { clubId, userId } = placeOf(request);
+      const { clubId, userId } = askerOf(request);
       const free = exporting.take(userId, clubId);
       // Whichever ends first: what is written out, or whoever reads it.
       reply.raw.once("close", free);
@@ -88,7 +88,7 @@ export const clubFile: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, querystring: importQuerySchema, response: { 200: doneSchema } },
     },
     async (request) => {
-      const { clubId, userId } = placeOf(request);
+      const { clubId, userId } = askerOf(request);
       const free = importing.take(userId, clubId);
       try {
         const most = (await isNew(userId)) ? context.newImportMegabytes : context.importMegabytes;

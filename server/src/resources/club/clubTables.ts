@@ -3,7 +3,7 @@ import { clubParamsSchema } from "@tonodrome/core/api";
 import { BYTE_ORDER_MARK, logCsv, shelfCsv, startsCsv } from "@tonodrome/core/tables";
 import type { FastifyReply, FastifyRequest } from "fastify";
 import { Op, type WhereOptions } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { contentOf } from "../../answers/drill";
 import { listedTime } from "../../answers/listedTime";
@@ -61,7 +61,7 @@ export const clubTables: Resource = (context) => (app, _options, done) => {
     page: (after: Row | null) => Promise<Row[]>,
     text: (rows: Row[]) => string,
   ) {
-    const { clubId } = placeOf(request);
+    const { clubId } = askerOf(request);
     await sequelize.transaction((t) => audit(context, t, request, "club.export", { clubId }));
     return reply
       .type("text/csv; charset=utf-8")
@@ -70,7 +70,7 @@ export const clubTables: Resource = (context) => (app, _options, done) => {
   }
 
   app.get("/clubs/:clubId/tables/shelf", { config: build, schema }, (request, reply) => {
-    const { clubId } = placeOf(request);
+    const { clubId } = askerOf(request);
     return send<DrillRow>(
       request,
       reply,
@@ -86,7 +86,7 @@ export const clubTables: Resource = (context) => (app, _options, done) => {
   });
 
   app.get("/clubs/:clubId/tables/starts", { config: build, schema }, (request, reply) => {
-    const { clubId } = placeOf(request);
+    const { clubId } = askerOf(request);
     return send<StartRow>(
       request,
       reply,
@@ -115,7 +115,7 @@ export const clubTables: Resource = (context) => (app, _options, done) => {
   });
 
   app.get("/clubs/:clubId/tables/log", { config: build, schema }, (request, reply) => {
-    const { clubId } = placeOf(request);
+    const { clubId } = askerOf(request);
     return send<RunRow>(
       request,
       reply,

@@ -10,9 +10,9 @@ import {
   idParamsSchema,
 } from "@tonodrome/core/api";
 import type { Transaction } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { toEvent } from "../../answers/event";
 import type { Database } from "../../db/connect";
 import { Refusal } from "../../errors/refusal";
@@ -29,7 +29,7 @@ export const events: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/events",
     { config: { access: "see" }, schema: { params: clubParamsSchema, response: { 200: eventListSchema } } },
     async (request) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const rows = await models.EventType.findAll({ where: { clubId }, order: ["name", "id"] });
       return { events: rows.map(toEvent) };
     },
@@ -42,12 +42,12 @@ export const events: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: eventInputSchema, response: { 201: eventSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id = randomUUID(), ...input } = request.body;
       const make = async (transaction: Transaction) => {
         const before = await models.EventType.findOne({ where: { clubId, id }, transaction });
         if (before) return toEvent(before);
-        await checkRoom(context, models.EventType, "events", clubId, { clubId }, transaction);
+        await checkQuota(context, models.EventType, "events", clubId, { clubId }, transaction);
         const made = await models.EventType.create(
           { id, clubId, version: 1, archived: false, ...columns(input) },
           { transaction },
@@ -66,7 +66,7 @@ export const events: Resource = (context) => (app, _options, done) => {
       schema: { params: idParamsSchema, body: eventWriteSchema, response: { 200: eventSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const { version, archived, ...input } = request.body;
       const wanted = { archived, ...columns(input) };

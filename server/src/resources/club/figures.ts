@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from "node:util";
 import { clubParamsSchema, figuresSchema } from "@tonodrome/core/api";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { checkFigures } from "../../validation/checkFigures";
 import { write } from "../../write/write";
@@ -17,7 +17,7 @@ export const figures: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/figures",
     { config: { access: "see" }, schema: { params, response: { 200: figuresSchema } } },
     async (request) => {
-      const row = await models.ClubFigures.findByPk(placeOf(request).clubId);
+      const row = await models.ClubFigures.findByPk(askerOf(request).clubId);
       return { version: row?.version ?? 1, figures: row?.figures ?? [] };
     },
   );
@@ -29,7 +29,7 @@ export const figures: Resource = (context) => (app, _options, done) => {
       schema: { params, body: figuresSchema, response: { 200: figuresSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { version, figures } = request.body;
       checkFigures(figures);
       return write(

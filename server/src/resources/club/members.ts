@@ -8,7 +8,7 @@ import {
   memberWriteSchema,
 } from "@tonodrome/core/api";
 import type { Transaction } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { checkHasOwner, lockClub } from "../../access/ownership";
 import { endRights } from "../../access/rights";
@@ -29,7 +29,7 @@ export const members: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/members",
     { config, schema: { params: clubParamsSchema, response: { 200: memberListSchema } } },
     async (request) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const rows = await models.Member.findAll({
         where: { clubId },
         include: ["user"],
@@ -46,7 +46,7 @@ export const members: Resource = (context) => (app, _options, done) => {
       schema: { params: memberParamsSchema, body: memberWriteSchema, response: { 200: memberSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { userId } = request.params;
       const { role, athleteId, was } = request.body;
       const change = async (transaction: Transaction) => {
@@ -85,7 +85,7 @@ export const members: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/members/:userId",
     { config, schema: { params: memberParamsSchema, response: { 200: doneSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { userId } = request.params;
       const remove = async (transaction: Transaction) => {
         await lockClub(context, clubId, transaction);

@@ -12,9 +12,9 @@ import {
 } from "@tonodrome/core/api";
 import { type CalendarDay, daysCalendar } from "@tonodrome/core/calendar";
 import { QueryTypes, type Transaction } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { standsSql } from "../../access/rights";
 import { hashOf, newToken } from "../../access/session/token";
 import { calendarIdOf } from "../../answers/calendarId";
@@ -77,7 +77,7 @@ export const calendars: Resource = (context) => (app, _options, done) => {
   app.get(
     "/clubs/:clubId/calendars",
     { config: build, schema: { params: clubParamsSchema, response: { 200: calendarListSchema } } },
-    async (request) => ({ calendars: await listed(placeOf(request).clubId, null) }),
+    async (request) => ({ calendars: await listed(askerOf(request).clubId, null) }),
   );
 
   app.post(
@@ -87,7 +87,7 @@ export const calendars: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: calendarInputSchema, response: { 201: newCalendarSchema } },
     },
     async (request, reply) => {
-      const { clubId, userId } = placeOf(request);
+      const { clubId, userId } = askerOf(request);
       const { id = randomUUID(), athleteId } = request.body;
       const { token, tokenHash } = newToken();
       const make = async (transaction: Transaction) => {
@@ -98,7 +98,7 @@ export const calendars: Resource = (context) => (app, _options, done) => {
         if (before) await before.update({ tokenHash }, { transaction });
         else {
           const open = { clubId, withdrawnAt: null };
-          await checkRoom(context, models.Calendar, "calendars", clubId, open, transaction);
+          await checkQuota(context, models.Calendar, "calendars", clubId, open, transaction);
           await models.Calendar.create({ ...own, athleteId, tokenHash }, { transaction });
           await audit(context, transaction, request, "calendar.make", { clubId });
         }
@@ -114,7 +114,7 @@ export const calendars: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/calendars/:id",
     { config: build, schema: { params: idParamsSchema, response: { 200: doneSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const withdraw = async (transaction: Transaction) => {
         const row = await models.Calendar.findOne({ where: { clubId, id, withdrawnAt: null }, transaction });

@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import { daySchema, idParamsSchema } from "@tonodrome/core/api";
 import { Op, type Transaction } from "sequelize";
-import { type Place, placeOf } from "../../access/access";
+import { type Asker, askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { notFound } from "../../errors/refusal";
 import type { Change } from "../../live/changes";
@@ -20,7 +20,7 @@ interface Owner {
   /** Who may read it: the day of their own start is an athlete's too. */
   read: "see" | "read";
   /** Whether there is such a thing, and whoever asks may know of it. */
-  isThere: (context: Context, place: Place, id: string, transaction?: Transaction) => Promise<boolean>;
+  isThere: (context: Context, asker: Asker, id: string, transaction?: Transaction) => Promise<boolean>;
 }
 
 const OWNERS: readonly Owner[] = [
@@ -61,10 +61,10 @@ export const days: Resource = (context) => (app, _options, done) => {
     const schema = { params, response: { 200: daySchema } };
 
     app.get(url, { config: { access: read }, schema }, async (request) => {
-      const place = placeOf(request);
+      const asker = askerOf(request);
       const { id } = request.params;
-      if (!(await isThere(context, place, id))) throw notFound(what);
-      const row = await models.Day.findOne({ where: { clubId: place.clubId, [column]: id } });
+      if (!(await isThere(context, asker, id))) throw notFound(what);
+      const row = await models.Day.findOne({ where: { clubId: asker.clubId, [column]: id } });
       return { version: row?.version ?? 1, steps: row?.steps ?? null };
     });
 
@@ -72,12 +72,12 @@ export const days: Resource = (context) => (app, _options, done) => {
       url,
       { config: { access: "build" }, schema: { ...schema, body: daySchema } },
       async (request, reply) => {
-        const place = placeOf(request);
-        const { clubId } = place;
+        const asker = askerOf(request);
+        const { clubId } = asker;
         const { id } = request.params;
         const { version, steps } = request.body;
         const save = async (transaction: Transaction) => {
-          if (!(await isThere(context, place, id, transaction))) throw notFound(what);
+          if (!(await isThere(context, asker, id, transaction))) throw notFound(what);
           await models.Day.findOrCreate({
             where: { clubId, [column]: id },
             defaults: { id: randomUUID(), clubId, [column]: id, version: 1, steps: null },

@@ -1,7 +1,7 @@
 import { clubParamsSchema, MOST, type OpenList, openListsSchema } from "@tonodrome/core/api";
 import { KIT_STEP, kitThere, listStands, type Tick } from "@tonodrome/core/lists";
 import { Op } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { ownSteps, usualSteps } from "../../answers/daySteps";
 import { toTick } from "../../answers/tick";
 import type { StartRow, TickRow } from "../../db/models/rows";
@@ -16,7 +16,7 @@ export const openLists: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/open-lists",
     { config: { access: "see" }, schema: { params: clubParamsSchema, response: { 200: openListsSchema } } },
     async (request) => {
-      const { clubId, onlyAthlete } = placeOf(request);
+      const { clubId, onlyAthlete } = askerOf(request);
       const now = Date.now();
       const starts = await context.models.Start.findAll({
         where: {

@@ -1,6 +1,6 @@
 import { idParamsSchema, ticksInputSchema, ticksSchema } from "@tonodrome/core/api";
 import { Op, type Transaction } from "sequelize";
-import { type Place, placeOf } from "../../access/access";
+import { type Asker, askerOf } from "../../access/access";
 import { notFound } from "../../errors/refusal";
 import { checkTickTimes, takeTicks, ticksOf } from "../../write/takeTicks";
 import { write } from "../../write/write";
@@ -13,7 +13,7 @@ export const ticks: Resource = (context) => (app, _options, done) => {
   const url = "/clubs/:clubId/starts/:id/ticks";
 
   /** @throws Refusal `not_found` where there is no such start, or whoever asks may not know of it */
-  async function checkStart({ clubId, onlyAthlete }: Place, id: string, transaction?: Transaction) {
+  async function checkStart({ clubId, onlyAthlete }: Asker, id: string, transaction?: Transaction) {
     const own = onlyAthlete ? { athleteId: onlyAthlete } : {};
     const where = { [Op.and]: [own, { clubId, id }] };
     if ((await models.Start.count({ where, transaction })) === 0) throw notFound("start");
@@ -23,9 +23,9 @@ export const ticks: Resource = (context) => (app, _options, done) => {
     url,
     { config: { access: "see" }, schema: { params, response: { 200: ticksSchema } } },
     async (request) => {
-      const place = placeOf(request);
-      await checkStart(place, request.params.id);
-      return ticksOf(context, place.clubId, request.params.id);
+      const asker = askerOf(request);
+      await checkStart(asker, request.params.id);
+      return ticksOf(context, asker.clubId, request.params.id);
     },
   );
 
@@ -33,13 +33,13 @@ export const ticks: Resource = (context) => (app, _options, done) => {
     url,
     { config: { access: "see" }, schema: { params, body: ticksInputSchema, response: { 200: ticksSchema } } },
     async (request, reply) => {
-      const place = placeOf(request);
-      const { clubId } = place;
+      const asker = askerOf(request);
+      const { clubId } = asker;
       const { id } = request.params;
       const { ticks: sent } = request.body;
       checkTickTimes(sent, context);
       const take = async (transaction: Transaction) => {
-        await checkStart(place, id, transaction);
+        await checkStart(asker, id, transaction);
         return takeTicks(context, clubId, id, sent, transaction);
       };
       return write(context, reply, take, { after: () => changes.publish({ clubId, topic: "starts", id }) });

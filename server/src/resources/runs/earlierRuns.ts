@@ -1,7 +1,7 @@
 import { MOST_DRILLS } from "@tonodrome/core";
 import { earlierRunsSchema, idParamsSchema, MOST_EARLIER } from "@tonodrome/core/api";
 import { QueryTypes } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { notFound } from "../../errors/refusal";
 import type { Resource } from "../context";
 
@@ -37,7 +37,7 @@ export const earlierRuns: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/athletes/:id/earlier-runs",
     { config: { access: "read" }, schema: { params: idParamsSchema, response: { 200: earlierRunsSchema } } },
     async (request) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const where = { clubId, id: request.params.id };
       if (!(await context.models.Athlete.count({ where }))) throw notFound("athlete");
       const runs = await context.sequelize.query<Row>(SQL, {

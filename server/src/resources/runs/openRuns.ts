@@ -1,7 +1,7 @@
 import { RUN_FORGOTTEN_HOURS } from "@tonodrome/core";
 import { clubParamsSchema, MOST, openRunListSchema } from "@tonodrome/core/api";
 import { QueryTypes } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import type { Resource } from "../context";
 
 interface Row {
@@ -37,7 +37,7 @@ export const openRuns: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/open-runs",
     { config: { access: "see" }, schema: { params: clubParamsSchema, response: { 200: openRunListSchema } } },
     async (request) => {
-      const { clubId, onlyAthlete } = placeOf(request);
+      const { clubId, onlyAthlete } = askerOf(request);
       const runs = await context.sequelize.query<Row>(SQL, {
         bind: [clubId, onlyAthlete ?? null],
         type: QueryTypes.SELECT,

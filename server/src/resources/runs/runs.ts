@@ -16,9 +16,9 @@ import {
   runSchema,
 } from "@tonodrome/core/api";
 import { literal, Op, QueryTypes, type Transaction, type WhereOptions } from "sequelize";
-import { type Place, placeOf, sessionOf } from "../../access/access";
+import { type Asker, askerOf, sessionOf } from "../../access/access";
 import { audit } from "../../access/audit";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import type { Along } from "../../access/session/session";
 import type { AthleteRow, RunEventRow, RunRow } from "../../db/models/rows";
 import { notFound, Refusal } from "../../errors/refusal";
@@ -92,7 +92,7 @@ const isOwn = ({ kind }: RunEvent) => kind !== "there" && kind !== "mark";
 export const runs: Resource = (context) => (app, _options, done) => {
   const { sequelize, models, changes } = context;
 
-  async function read(id: string, { clubId, onlyAthlete }: Place, transaction?: Transaction) {
+  async function read(id: string, { clubId, onlyAthlete }: Asker, transaction?: Transaction) {
     const row = await models.Run.findOne({
       where: { id, clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) },
       include: [eventsIn(clubId)],
@@ -148,7 +148,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, querystring: runListQuerySchema, response: { 200: runListSchema } },
     },
     async (request) => {
-      const { clubId, onlyAthlete } = placeOf(request);
+      const { clubId, onlyAthlete } = askerOf(request);
       const { before } = request.query;
       const rows = await models.Run.findAll({
         where: {
@@ -186,7 +186,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/runs/:id",
     { config: { access: "see" }, schema: { params: idParamsSchema, response: { 200: runSchema } } },
     async (request) => {
-      const run = await read(request.params.id, placeOf(request));
+      const run = await read(request.params.id, askerOf(request));
       if (!run) throw notFound("run");
       return run;
     },
@@ -203,7 +203,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
       },
     },
     async (request) => {
-      const { clubId, onlyAthlete } = placeOf(request);
+      const { clubId, onlyAthlete } = askerOf(request);
       const { id } = request.params;
       const { after } = request.query;
       const own = onlyAthlete ? { athleteId: onlyAthlete } : {};
@@ -229,8 +229,8 @@ export const runs: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: runInputSchema, response: { 201: runSchema } },
     },
     async (request, reply) => {
-      const place = placeOf(request);
-      const { clubId } = place;
+      const asker = askerOf(request);
+      const { clubId } = asker;
       const { id, startId, plan } = request.body;
       const make = async (transaction: Transaction) => {
         // Nobody moves it meanwhile: the move would not know of the run, nor the run of the move.
@@ -242,10 +242,10 @@ export const runs: Resource = (context) => (app, _options, done) => {
         });
         if (!start) throw notFound("start");
         // Sent twice is made once; the first one stands.
-        const before = await read(id, place, transaction);
+        const before = await read(id, asker, transaction);
         if (before) return before;
-        await checkRoom(context, models.Run, "runs", clubId, { clubId }, transaction);
-        await checkRoom(context, models.Run, "runsOfStart", startId, { clubId, startId }, transaction);
+        await checkQuota(context, models.Run, "runs", clubId, { clubId }, transaction);
+        await checkQuota(context, models.Run, "runsOfStart", startId, { clubId, startId }, transaction);
         const { title, venue, zone, startsAt, athleteId } = start;
         const { athlete } = start as unknown as { athlete: AthleteRow };
         const about = { startId, athleteId, athleteName: athlete.name, title, venue, zone, startsAt };
@@ -284,7 +284,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
               id,
             );
         }
-        const run = await read(id, place, transaction);
+        const run = await read(id, asker, transaction);
         if (!run) throw notFound("run");
         return run;
       };
@@ -306,7 +306,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
       },
     },
     async (request) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const { events } = request.body;
       const { along } = sessionOf(request);

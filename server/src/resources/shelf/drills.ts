@@ -11,9 +11,9 @@ import {
   idParamsSchema,
 } from "@tonodrome/core/api";
 import { QueryTypes, type Transaction } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { contentOf, toDrill } from "../../answers/drill";
 import type { Database } from "../../db/connect";
 import { Refusal } from "../../errors/refusal";
@@ -40,7 +40,7 @@ export const drills: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/drills",
     { config: { access: "read" }, schema: { params: clubParamsSchema, response: { 200: drillListSchema } } },
     async (request) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const rows = await models.Drill.findAll({ where: { clubId }, order: ["name", "id"] });
       const counted = await sequelize.query<{ id: string; uses: number }>(USES, {
         bind: [clubId],
@@ -58,12 +58,12 @@ export const drills: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: drillInputSchema, response: { 201: drillSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id = randomUUID(), ...input } = request.body;
       const make = async (transaction: Transaction) => {
         const before = await models.Drill.findOne({ where: { clubId, id }, transaction });
         if (before) return toDrill(before);
-        await checkRoom(context, models.Drill, "drills", clubId, { clubId }, transaction);
+        await checkQuota(context, models.Drill, "drills", clubId, { clubId }, transaction);
         const drill = { id, clubId, ...input };
         await checkLinks(context, drill, transaction);
         const made = await models.Drill.create(drill, { transaction });
@@ -81,7 +81,7 @@ export const drills: Resource = (context) => (app, _options, done) => {
       schema: { params: idParamsSchema, body: drillWriteSchema, response: { 200: drillSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const { version, ...wanted } = request.body;
       const change = (transaction: Transaction) =>

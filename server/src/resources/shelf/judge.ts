@@ -1,6 +1,6 @@
 import { clubParamsSchema, judgedSchema } from "@tonodrome/core/api";
 import { fitFileSchema } from "@tonodrome/core/fitting";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { hangUpOf } from "../../threads/hangUp";
 import type { Resource } from "../context";
 
@@ -13,7 +13,7 @@ export const judge: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: fitFileSchema, response: { 200: judgedSchema } },
     },
     async (request, reply) => {
-      const { clubId, userId } = placeOf(request);
+      const { clubId, userId } = askerOf(request);
       const signal = hangUpOf(reply);
       await context.rateLimits.judge(userId);
       const row = await context.models.ClubFigures.findByPk(clubId);

@@ -1,6 +1,6 @@
 import { clubParamsSchema, shelfTableInputSchema, shelfTableNewsSchema } from "@tonodrome/core/api";
 import type { DrillNews } from "@tonodrome/core/tables";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { hangUpOf } from "../../threads/hangUp";
 import { takeAgreed } from "../../write/takeAgreed";
@@ -24,7 +24,7 @@ export const shelfTable: Resource = (context) => (app, _options, done) => {
       },
     },
     async (request, reply) => {
-      const { clubId, userId } = placeOf(request);
+      const { clubId, userId } = askerOf(request);
       const { agreed } = request.body;
       const how = { whose: userId, signal: hangUpOf(reply) };
       return takeAgreed(context, reply, {

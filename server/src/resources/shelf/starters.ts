@@ -9,9 +9,9 @@ import {
 } from "@tonodrome/core/api";
 import type { StarterShelf } from "@tonodrome/core/starter";
 import type { Transaction } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { notFound, Refusal } from "../../errors/refusal";
 import { readStarter } from "../../starters/readStarter";
 import { shippedStarters } from "../../starters/shipped";
@@ -37,7 +37,7 @@ export const starters: Resource = (context) => (app, _options, done) => {
     const fresh = starterEvents(shelf).filter(
       (e) => !names.has(wordKey(e.name)) && !rows.some((r) => r.id === e.id),
     );
-    await checkRoom(context, models.EventType, "events", clubId, { clubId }, transaction, fresh.length);
+    await checkQuota(context, models.EventType, "events", clubId, { clubId }, transaction, fresh.length);
     await models.EventType.bulkCreate(
       fresh.map((event) => ({ clubId, version: 1, archived: false, ...event })),
       { transaction, ignoreDuplicates: true },
@@ -51,7 +51,7 @@ export const starters: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, response: { 200: starterListSchema } },
     },
     async (request) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const rows = await models.Drill.findAll({ where: { clubId }, attributes: ["id"] });
       const there = new Set(rows.map((row) => row.id));
       return {
@@ -76,7 +76,7 @@ export const starters: Resource = (context) => (app, _options, done) => {
       },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const shelf = shelfOf(request.body, context.starterFolder);
       const general = shippedStarters(context.starterFolder).find((s) => s.key === GENERAL_STARTER);
       const brings =
@@ -87,7 +87,7 @@ export const starters: Resource = (context) => (app, _options, done) => {
         const rows = await models.Drill.findAll({ where, attributes: ["id"], transaction });
         const there = new Set(rows.map((row) => row.id));
         const fresh = drills.filter((d) => !there.has(d.id));
-        await checkRoom(context, models.Drill, "drills", clubId, { clubId }, transaction, fresh.length);
+        await checkQuota(context, models.Drill, "drills", clubId, { clubId }, transaction, fresh.length);
         // Nothing that is there is written over, not even by somebody who installs at the same moment.
         await models.Drill.bulkCreate(
           fresh.map((drill) => ({ clubId, ...drill })),

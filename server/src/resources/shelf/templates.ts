@@ -8,9 +8,9 @@ import {
   templateSchema,
 } from "@tonodrome/core/api";
 import type { Transaction } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { toTemplate } from "../../answers/template";
 import { notFound } from "../../errors/refusal";
 import { write } from "../../write/write";
@@ -28,7 +28,7 @@ export const templates: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, response: { 200: templateListSchema } },
     },
     async (request) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const rows = await models.Template.findAll({ where: { clubId }, order: ["name", "id"] });
       return { templates: rows.map(toTemplate) };
     },
@@ -41,12 +41,12 @@ export const templates: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: templateInputSchema, response: { 201: templateSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id = randomUUID(), ...input } = request.body;
       const make = async (transaction: Transaction) => {
         const before = await models.Template.findOne({ where: { clubId, id }, transaction });
         if (before) return toTemplate(before);
-        await checkRoom(context, models.Template, "templates", clubId, { clubId }, transaction);
+        await checkQuota(context, models.Template, "templates", clubId, { clubId }, transaction);
         const made = await models.Template.create({ id, clubId, ...input }, { transaction });
         await audit(context, transaction, request, "template.make", { clubId, id });
         return toTemplate(made);
@@ -59,7 +59,7 @@ export const templates: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/templates/:id",
     { config: { access: "build" }, schema: { params: idParamsSchema, response: { 200: doneSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const remove = async (transaction: Transaction) => {
         const count = await models.Template.destroy({ where: { id, clubId }, transaction });

@@ -14,9 +14,9 @@ import {
 } from "@tonodrome/core/api";
 import { withCall } from "@tonodrome/core/order";
 import type { Transaction } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { listedTime } from "../../answers/listedTime";
 import type { AthleteRow, OrderRow, StartRow } from "../../db/models/rows";
 import { notFound, Refusal } from "../../errors/refusal";
@@ -41,7 +41,7 @@ export const orders: Resource = (context) => (app, _options, done) => {
   }
 
   app.get("/clubs/:clubId/orders/:id", { config: { access: "read" }, schema: whole }, async (request) => {
-    const { clubId } = placeOf(request);
+    const { clubId } = askerOf(request);
     const { id } = request.params;
     const row = await models.Order.findOne({ where: { clubId, id } });
     if (!row) throw notFound("running order");
@@ -55,12 +55,12 @@ export const orders: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: orderInputSchema, response: { 201: orderSchema } },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id = randomUUID(), starts, ...input } = request.body;
       const make = async (transaction: Transaction) => {
         const before = await models.Order.findOne({ where: { clubId, id }, transaction });
         if (before) return toOrder(context, before, transaction);
-        await checkRoom(context, models.Order, "orders", clubId, { clubId }, transaction);
+        await checkQuota(context, models.Order, "orders", clubId, { clubId }, transaction);
         const row = await models.Order.create(
           { id, clubId, version: 1, ...input, calls: [] },
           { transaction },
@@ -77,7 +77,7 @@ export const orders: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/orders/:id",
     { config: { access: "build" }, schema: { ...whole, body: orderWriteSchema } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const { version, starts, ...input } = request.body;
       const change = (transaction: Transaction) =>
@@ -103,7 +103,7 @@ export const orders: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/orders/:id",
     { config: { access: "build" }, schema: { params, response: { 200: doneSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const remove = async (transaction: Transaction) => {
         const row = await find(clubId, id, transaction);
@@ -124,7 +124,7 @@ export const orders: Resource = (context) => (app, _options, done) => {
       schema: { ...whole, body: orderNowSchema },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       const { number, at } = request.body;
       if (Date.parse(at) > Date.now() + MOST_AHEAD)

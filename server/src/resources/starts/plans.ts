@@ -8,7 +8,7 @@ import {
   planWriteSchema,
 } from "@tonodrome/core/api";
 import { Op, QueryTypes, type Transaction } from "sequelize";
-import { placeOf, sessionOf } from "../../access/access";
+import { askerOf, sessionOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import type { Along } from "../../access/session/session";
 import { toPlan } from "../../answers/plan";
@@ -45,7 +45,7 @@ export const plans: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/plans/:id",
     { config: { access: "build" }, schema: { params, body: planWriteSchema, response: { 200: planSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { version, body } = request.body;
       const { id } = request.params;
       let startId = "";
@@ -131,7 +131,7 @@ export const plans: Resource = (context) => (app, _options, done) => {
       schema: { params, querystring: planEditQuerySchema, response: { 200: planEditListSchema } },
     },
     async (request) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { before, outcome } = request.query;
       const plan = await models.Plan.findOne({ where: { id: request.params.id, clubId } });
       if (!plan || !(await isStanding(clubId, plan.startId))) throw notFound("plan");

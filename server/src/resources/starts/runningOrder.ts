@@ -1,6 +1,6 @@
 import { simulatedList, simulatedOrder } from "@tonodrome/core";
 import { idParamsSchema, may, orderQuerySchema } from "@tonodrome/core/api";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { findSession } from "../../access/session/session";
 import { notFound } from "../../errors/refusal";
 import { streamEvents } from "../../live/eventStream";
@@ -22,7 +22,7 @@ export const runningOrder: Resource = (context) => (app, _options, done) => {
       schema: { params: idParamsSchema, querystring: orderQuerySchema },
     },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const start = await context.models.Start.findOne({ where: { clubId, id: request.params.id } });
       if (!start) throw notFound("start");
       const { startsAt, venue, zone } = start.get();

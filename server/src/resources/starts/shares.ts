@@ -12,7 +12,7 @@ import {
   shareListSchema,
 } from "@tonodrome/core/api";
 import { QueryTypes, type Transaction } from "sequelize";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { checkCount } from "../../access/quota";
 import { newToken } from "../../access/session/token";
@@ -32,7 +32,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/starts/:id/shares",
     { config: build, schema: { params: idParamsSchema, response: { 200: shareListSchema } } },
     async (request) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const { id } = request.params;
       if ((await models.Start.count({ where: { clubId, id } })) === 0) throw notFound("start");
       return { shares: (await openLinks(context, clubId, id)).slice(0, MOST.sharesOfStart).map(toShare) };
@@ -46,7 +46,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, response: { 200: clubShareListSchema } },
     },
     async (request) => {
-      const links = await openLinks(context, placeOf(request).clubId);
+      const links = await openLinks(context, askerOf(request).clubId);
       return {
         shares: links.slice(0, MOST.shares).map((link) => {
           const { startId, title, athleteName, madeBy } = link;
@@ -63,7 +63,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
       schema: { params: idParamsSchema, body: shareInputSchema, response: { 201: newShareSchema } },
     },
     async (request, reply) => {
-      const { clubId, userId } = placeOf(request);
+      const { clubId, userId } = askerOf(request);
       const { id = randomUUID(), until } = request.body;
       const startId = request.params.id;
       const expiresAt = until === "day" ? null : new Date(until);
@@ -120,7 +120,7 @@ export const shares: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/shares/:id",
     { config: build, schema: { params: idParamsSchema, response: { 200: doneSchema } } },
     async (request, reply) => {
-      const { clubId } = placeOf(request);
+      const { clubId } = askerOf(request);
       const withdraw = async (transaction: Transaction) => {
         const row = await models.Share.findOne({
           where: { clubId, id: request.params.id, withdrawnAt: null },

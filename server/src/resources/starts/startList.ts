@@ -1,6 +1,6 @@
 import { clubParamsSchema, startListInputSchema, startListNewsSchema } from "@tonodrome/core/api";
 import type { RowNews } from "@tonodrome/core/start-list";
-import { placeOf } from "../../access/access";
+import { askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import type { Change } from "../../live/changes";
 import { hangUpOf } from "../../threads/hangUp";
@@ -25,7 +25,7 @@ export const startList: Resource = (context) => (app, _options, done) => {
       },
     },
     async (request, reply) => {
-      const { clubId, userId } = placeOf(request);
+      const { clubId, userId } = askerOf(request);
       const { rows, agreed } = request.body;
       const how = { whose: userId, signal: hangUpOf(reply) };
       let runs: Change[] = [];

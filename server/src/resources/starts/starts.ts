@@ -20,9 +20,9 @@ import {
 } from "@tonodrome/core/api";
 import type { FastifyReply, FastifyRequest } from "fastify";
 import { Op, type Transaction } from "sequelize";
-import { type Place, placeOf } from "../../access/access";
+import { type Asker, askerOf } from "../../access/access";
 import { audit } from "../../access/audit";
-import { checkRoom } from "../../access/quota";
+import { checkQuota } from "../../access/quota";
 import { glancesOf } from "../../answers/glances";
 import { type Joined, joined, ownOf, startReader, toRow } from "../../answers/start";
 import { notFound, Refusal, versionConflict } from "../../errors/refusal";
@@ -58,8 +58,8 @@ export const starts: Resource = (context) => (app, _options, done) => {
   });
 
   /** The plan of another start, with ids of its own. @throws Refusal `invalid_input` where there is no such start */
-  async function copyOfPlan(place: Place, id: string, transaction: Transaction): Promise<PlanBody> {
-    const [start] = await findWhole(place, { id }, transaction);
+  async function copyOfPlan(asker: Asker, id: string, transaction: Transaction): Promise<PlanBody> {
+    const [start] = await findWhole(asker, { id }, transaction);
     if (!start)
       throw new Refusal("invalid_input", "The start whose warm-up is to be copied is not there any more.", {
         path: "planOf",
@@ -84,20 +84,20 @@ export const starts: Resource = (context) => (app, _options, done) => {
     id: string,
     { against, isSame, wanted, press }: Rewrite,
   ) {
-    const place = placeOf(request);
-    const { clubId } = place;
+    const asker = askerOf(request);
+    const { clubId } = asker;
     let runs: Change[] = [];
     const change = (transaction: Transaction) =>
       writeVersioned(transaction, {
         what: "start",
         against,
         find: (locked) => models.Start.findOne({ where: { id, clubId }, ...locked }),
-        answer: (): Promise<Start> => read(id, place, transaction),
+        answer: (): Promise<Start> => read(id, asker, transaction),
         isSame: (_, before) => isSame(before),
         change: async (row, next, before) => {
           const written = await wanted(before, clubId, transaction);
           await row.update({ ...written, version: next }, { transaction });
-          const now = await read(id, place, transaction);
+          const now = await read(id, asker, transaction);
           const changed = changedFields(before, now);
           if (changed.includes("startsAt")) {
             const moved = { startId: id, startsAt: now.startsAt, ...press };
@@ -136,7 +136,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
       },
     },
     async (request) => {
-      const place = placeOf(request);
+      const asker = askerOf(request);
       const { from, before, athleteId } = request.query;
       const startsAt = {
         ...(from ? { [Op.gte]: new Date(from) } : {}),
@@ -145,11 +145,11 @@ export const starts: Resource = (context) => (app, _options, done) => {
       const rows = await models.Start.findAll({
         where: {
           // An athlete who asks for another's starts still gets none but their own.
-          [Op.and]: [ownOf(place), athleteId ? { athleteId } : {}, from || before ? { startsAt } : {}],
+          [Op.and]: [ownOf(asker), athleteId ? { athleteId } : {}, from || before ? { startsAt } : {}],
         },
         // What is large is read apart, when it changed.
         attributes: { exclude: ["setting"] },
-        include: joined(place, true),
+        include: joined(asker, true),
         order: before ? [["startsAt", "DESC"], "id"] : ["startsAt", "id"],
         limit: before ? MOST.listedBefore : MOST.listedStarts,
       });
@@ -169,7 +169,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
     },
     async (request) => {
       const id = [...new Set(request.query.ids.split(","))];
-      const whole = await findWhole(placeOf(request), { id });
+      const whole = await findWhole(askerOf(request), { id });
       return { starts: whole, glances: await glancesOf(context.threads, whole, Date.now()) };
     },
   );
@@ -177,7 +177,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
   app.get(
     "/clubs/:clubId/starts/:id",
     { config: { access: "see" }, schema: { params, response: { 200: startSchema } } },
-    (request) => read(request.params.id, placeOf(request)),
+    (request) => read(request.params.id, askerOf(request)),
   );
 
   app.post(
@@ -187,17 +187,17 @@ export const starts: Resource = (context) => (app, _options, done) => {
       schema: { params: clubParamsSchema, body: startInputSchema, response: { 201: startSchema } },
     },
     async (request, reply) => {
-      const place = placeOf(request);
-      const { clubId } = place;
+      const asker = askerOf(request);
+      const { clubId } = asker;
       const { id = randomUUID(), planOf, ...input } = request.body;
       const make = async (transaction: Transaction) => {
         if ((await models.Start.count({ where: { id, clubId }, transaction })) > 0)
-          return read(id, place, transaction);
-        await checkRoom(context, models.Start, "starts", clubId, { clubId }, transaction);
+          return read(id, asker, transaction);
+        await checkQuota(context, models.Start, "starts", clubId, { clubId }, transaction);
         await checkAthlete(context, input.athleteId, clubId, transaction);
         await checkGroup(context, input.setting.group, clubId, transaction);
         await checkEvents(context, eventsOf(input), clubId, "eventId", transaction);
-        const body = planOf ? await copyOfPlan(place, planOf, transaction) : emptyPlan();
+        const body = planOf ? await copyOfPlan(asker, planOf, transaction) : emptyPlan();
         await models.Start.create({ id, clubId, version: 1, ...columns(input) }, { transaction });
         await models.Plan.create(
           { id: randomUUID(), clubId, startId: id, version: 1, body },
@@ -205,7 +205,7 @@ export const starts: Resource = (context) => (app, _options, done) => {
         );
         if (planOf) await copyDay(clubId, planOf, id, transaction);
         await audit(context, transaction, request, "start.make", { clubId, id });
-        return read(id, place, transaction);
+        return read(id, asker, transaction);
       };
       return write(context, reply, make, { status: 201, ...after(clubId, id) });
     },
@@ -258,8 +258,8 @@ export const starts: Resource = (context) => (app, _options, done) => {
     "/clubs/:clubId/starts/:id/restore",
     { config: { access: "build" }, schema: { params, response: { 200: startSchema } } },
     async (request, reply) => {
-      const place = placeOf(request);
-      const { clubId } = place;
+      const asker = askerOf(request);
+      const { clubId } = asker;
       const { id } = request.params;
       const restore = async (transaction: Transaction) => {
         const row = await models.Start.findOne({
@@ -270,12 +270,12 @@ export const starts: Resource = (context) => (app, _options, done) => {
         });
         if (!row) throw notFound("start");
         // Asked for again because the answer was lost, it is there once.
-        if (row.deletedAt === null) return read(id, place, transaction);
-        await checkRoom(context, models.Start, "starts", clubId, { clubId }, transaction);
+        if (row.deletedAt === null) return read(id, asker, transaction);
+        await checkQuota(context, models.Start, "starts", clubId, { clubId }, transaction);
         await row.restore({ transaction });
         await row.update({ version: row.version + 1 }, { transaction });
         await audit(context, transaction, request, "start.restore", { clubId, id });
-        return read(id, place, transaction);
+        return read(id, asker, transaction);
       };
       return write(context, reply, restore, after(clubId, id));
     },
@@ -288,15 +288,15 @@ export const starts: Resource = (context) => (app, _options, done) => {
       schema: { params, querystring: startDeletionSchema, response: { 200: doneSchema } },
     },
     async (request, reply) => {
-      const place = placeOf(request);
-      const { clubId } = place;
+      const asker = askerOf(request);
+      const { clubId } = asker;
       const { id } = request.params;
       const { version } = request.query;
       const remove = async (transaction: Transaction) => {
         const row = await models.Start.findOne({ where: { id, clubId }, transaction, lock: true });
         if (!row) throw notFound("start");
         if (version !== undefined && row.version !== version)
-          return versionConflict("start", await read(id, place, transaction));
+          return versionConflict("start", await read(id, asker, transaction));
         await row.destroy({ transaction });
         await forgetDeleted(clubId, transaction);
         await audit(context, transaction, request, "start.delete", { clubId, id });
