@@ -1,13 +1,10 @@
-import { type RunEvent, type RunSummary, runSummary } from "@tonodrome/core";
+import { type RunEvent, runSummary } from "@tonodrome/core";
 import {
   clubParamsSchema,
   idParamsSchema,
   MOST,
   newPressesQuerySchema,
   newPressesSchema,
-  type Run,
-  type RunEventsInput,
-  rolesThat,
   runEventsAnswerSchema,
   runEventsInputSchema,
   runInputSchema,
@@ -15,131 +12,28 @@ import {
   runListSchema,
   runSchema,
 } from "@tonodrome/core/api";
-import { literal, Op, QueryTypes, type Transaction, type WhereOptions } from "sequelize";
+import { Op, QueryTypes, type Transaction, type WhereOptions } from "sequelize";
 import { type Asker, askerOf, sessionOf } from "../../access/access";
 import { audit } from "../../access/audit";
 import { checkQuota } from "../../access/quota";
-import type { Along } from "../../access/session/session";
-import type { AthleteRow, RunEventRow, RunRow } from "../../db/models/rows";
+import { isOfOneself, readRun } from "../../answers/run";
+import type { AthleteRow, RunRow } from "../../db/models/rows";
 import { notFound, Refusal } from "../../errors/refusal";
 import { noteMoves } from "../../write/noteMoves";
 import { write } from "../../write/write";
 import type { Resource } from "../context";
+import { recordPresses } from "./recordPresses";
+import { makeSumming } from "./summing";
 
 const PAGE = 30;
-
-/**
- * What is pressed is summed up for the log this long after it, milliseconds, and a little later for each press there is
- * to sum up: a run is pressed in bursts, and a long log must not be read again and again.
- */
-const SETTLES = 3_000;
-const SETTLES_EACH = 2;
-
-/**
- * Records presses, each once however often it is sent, and only into a run of this club that has room for them: all of it
- * in the statement that also finds out who asks, because in a hall every press waits for this. The run's row is locked,
- * so that its count of presses is right whoever presses at the same moment.
- */
-const record = (pressAhead: number): Along => ({
-  name: "record presses",
-  steps: `
-    run AS (
-      SELECT r.club_id, r.id, r.presses, r.press_bytes FROM runs r, asker
-      WHERE r.club_id = $2 AND r.id = $3 AND asker.role IN ('${rolesThat("run").join("', '")}') FOR UPDATE OF r),
-    fresh AS (
-      SELECT (e ->> 'id')::uuid AS id, e FROM run, jsonb_array_elements($4::jsonb) e
-      WHERE NOT EXISTS (SELECT 1 FROM run_events k
-        WHERE k.club_id = run.club_id AND k.run_id = run.id AND k.id = (e ->> 'id')::uuid)),
-    room AS (
-      SELECT run.* FROM run WHERE run.presses + (SELECT count(DISTINCT id) FROM fresh) <= ${MOST.presses}
-        AND run.press_bytes + (SELECT coalesce(sum(octet_length(e::text)), 0) FROM fresh) <= ${MOST.pressBytes}),
-    added AS (
-      INSERT INTO run_events (club_id, run_id, id, event)
-      SELECT room.club_id, room.id, fresh.id, fresh.e FROM room, fresh
-      ON CONFLICT DO NOTHING RETURNING octet_length(event::text) AS bytes),
-    counted AS (
-      UPDATE runs r SET presses = r.presses + (SELECT count(*) FROM added),
-        press_bytes = r.press_bytes + (SELECT coalesce(sum(bytes), 0) FROM added)
-      FROM room WHERE r.club_id = room.club_id AND r.id = room.id AND EXISTS (SELECT 1 FROM added))`,
-  // How many presses there were before, which tells how long it takes to sum them up.
-  sql: "SELECT CASE WHEN EXISTS (SELECT 1 FROM room) THEN run.presses::text ELSE 'full' END FROM run",
-  values: (body) => {
-    const { events } = body as RunEventsInput;
-    checkTimes(events, pressAhead);
-    return [JSON.stringify(events)];
-  },
-});
-
-/** Nothing is pressed in the future. @throws Refusal `invalid_input` at the first press that is */
-function checkTimes(events: RunEventsInput["events"], pressAhead: number): void {
-  const latest = Date.now() + pressAhead;
-  const index = events.findIndex((e) => Date.parse(e.at) > latest);
-  if (index < 0) return;
-  throw new Refusal("invalid_input", "This was pressed later than it is now: the device's clock is wrong.", {
-    path: `events.${index}.at`,
-  });
-}
-
-/** A run without the others of a group: an athlete's own tells of nobody else. */
-function withoutGroup({ plan: { group: _, ...plan }, events, ...run }: Run): Run {
-  return { ...run, plan, events: events.filter(isOwn) };
-}
-
-/** Whether a press tells of nobody else in a group. */
-const isOwn = ({ kind }: RunEvent) => kind !== "there" && kind !== "mark";
 
 /** Runs and their presses. */
 export const runs: Resource = (context) => (app, _options, done) => {
   const { sequelize, models, changes } = context;
-
-  async function read(id: string, { clubId, onlyAthlete }: Asker, transaction?: Transaction) {
-    const row = await models.Run.findOne({
-      where: { id, clubId, ...(onlyAthlete ? { athleteId: onlyAthlete } : {}) },
-      include: [eventsIn(clubId)],
-      transaction,
-    });
-    if (!row) return null;
-    const run = toRun(row as unknown as Joined);
-    return onlyAthlete ? withoutGroup(run) : run;
-  }
-
-  /** Sums a run up from its presses and stores that, unless somebody pressed in the meantime: then it is done again. */
-  async function sumUp(clubId: string, id: string): Promise<RunSummary | null> {
-    const row = await models.Run.findOne({
-      where: { clubId, id },
-      attributes: { exclude: ["plan"], include: [[literal(`"Run"."plan" - 'source'`), "plan"]] },
-      // A row of the log says nothing of heart rates.
-      include: [eventsIn(clubId, { event: { kind: { [Op.ne]: "pulse" } } })],
-    });
-    if (!row) return null;
-    const { plan, events, presses } = row as unknown as Joined;
-    const summary = runSummary(
-      plan,
-      events.map((e) => e.event),
-    );
-    await models.Run.update({ summary, summed: presses }, { where: { clubId, id, presses } });
-    return summary;
-  }
-
-  const settling = new Map<string, NodeJS.Timeout>();
-  app.addHook("onClose", async () => {
-    for (const timer of settling.values()) clearTimeout(timer);
-  });
-  /** Sums a run up soon. Should that not come about, the log does it when it is asked. */
-  function sumUpSoon(clubId: string, id: string, delay: number): void {
-    const key = `${clubId} ${id}`;
-    const waiting = settling.get(key);
-    if (waiting && delay > 0) return;
-    clearTimeout(waiting);
-    const sum = () => {
-      settling.delete(key);
-      sumUp(clubId, id).then(
-        () => changes.publish({ clubId, topic: "runs" }),
-        () => undefined,
-      );
-    };
-    settling.set(key, setTimeout(sum, delay).unref());
-  }
+  const read = (id: string, asker: Asker, transaction?: Transaction) =>
+    readRun(models, id, asker, transaction);
+  const summing = makeSumming({ models, changes });
+  app.addHook("onClose", async () => summing.end());
 
   app.get(
     "/clubs/:clubId/runs",
@@ -169,7 +63,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
         r.get(),
       )) {
         // Not yet summed up since it was last pressed, or imported by an earlier release.
-        const sum = row.summed === row.presses && row.summary ? row.summary : await sumUp(clubId, id);
+        const sum = row.summed === row.presses && row.summary ? row.summary : await summing.sumUp(clubId, id);
         if (!sum) continue;
         const about = { id, startId, athleteName, title, venue, zone, startsAt: startsAt.toISOString() };
         listed.push({ ...about, ...sum });
@@ -215,7 +109,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
       );
       const events = rows.map(({ event }) => event);
       return {
-        events: onlyAthlete ? events.filter(isOwn) : events,
+        events: onlyAthlete ? events.filter(isOfOneself) : events,
         last: Number(rows.at(-1)?.seq ?? after),
         more: rows.length === MOST.pressesTogether,
       };
@@ -298,7 +192,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
   app.post(
     "/clubs/:clubId/runs/:id/events",
     {
-      config: { access: "run", along: record(context.pressAhead) },
+      config: { access: "run", along: recordPresses(context.pressAhead) },
       schema: {
         params: idParamsSchema,
         body: runEventsInputSchema,
@@ -321,7 +215,7 @@ export const runs: Resource = (context) => (app, _options, done) => {
       changes.publish({ clubId, topic: "runs", id, presses: events.map((e) => e.id) });
       if (events.some((e) => e.kind === "take")) changes.publish({ clubId, topic: "runs" });
       const isOver = events.some((e) => e.kind === "end");
-      sumUpSoon(clubId, id, isOver ? 0 : SETTLES + SETTLES_EACH * Number(along));
+      summing.sumUpSoon(clubId, id, isOver ? null : Number(along));
       return { recorded: [...new Set(events.map((e) => e.id))] };
     },
   );
@@ -334,29 +228,4 @@ function beforeThat(cursor: string): WhereOptions<RunRow> {
   return {
     [Op.or]: [{ createdAt: { [Op.lt]: new Date(at) } }, { createdAt: new Date(at), id: { [Op.lt]: id } }],
   } as unknown as WhereOptions<RunRow>;
-}
-
-/** A run's events, of its own club: ids are unique within a club only. */
-function eventsIn(clubId: string, only: WhereOptions = {}) {
-  return { association: "events", separate: true, where: { clubId, ...only } };
-}
-
-type Joined = RunRow & { events: RunEventRow[] };
-
-function toRun(row: Joined): Run {
-  const { id, startId, athleteName, title, venue, zone, startsAt, plan, events } = row;
-  return {
-    id,
-    startId,
-    athleteName,
-    title,
-    venue,
-    zone,
-    startsAt: startsAt.toISOString(),
-    plan,
-    events: events
-      .map(({ event }) => ({ event, at: Date.parse(event.at) }))
-      .sort((a, b) => a.at - b.at)
-      .map(({ event }) => event),
-  };
 }
