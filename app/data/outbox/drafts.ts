@@ -30,7 +30,7 @@ export interface Conflict<Answer, Meeting> {
 /** How an edit stands besides what is kept of it. */
 export interface Standing<Answer, Meeting> {
   conflict: Conflict<Answer, Meeting> | null;
-  /** Whose changes were put together with one's own; an empty name where nobody knows. */
+  /** Whose changes were merged with the user's; an empty name where nobody knows. */
   merged: string | null;
   /** Whether it was found from an earlier visit: it waits until somebody has seen it. */
   restored: boolean;
@@ -50,7 +50,7 @@ export interface DraftKind<Value, Answer extends { version: number }, Meeting> {
   write: (draft: Draft<Value>, key: string) => Promise<Answer>;
   /** Puts two edits together. */
   meet: (draft: Draft<Value>, theirs: Answer) => { together: Value; meetings: readonly Meeting[] };
-  /** The edits upon what somebody else saved, one's own or theirs where they meet. */
+  /** Merges the edits with what somebody else saved; where both changed one thing the user's or theirs count. */
   upon: (draft: Draft<Value>, theirs: Answer, side: "mine" | "theirs") => Value;
   pause: number;
   retry: number;
@@ -69,7 +69,7 @@ export interface Drafts<Value, Answer extends { version: number }, Meeting> {
   forgetMerged: (key: string) => void;
   /** Saves at once. Resolves to whether it was saved; false at once while it is being saved. */
   save: (key: string) => Promise<boolean>;
-  /** Puts both together, one's own or theirs where they meet. */
+  /** Merges both; where both changed one thing the user's or theirs count. */
   decide: (key: string, side: "mine" | "theirs") => Promise<boolean>;
   drop: (key: string) => void;
   /** Told what the server has, whoever saved it. @returns what ends it */

@@ -8,60 +8,60 @@ import { isMember, isOwn, type Owner, ownerNow } from "./owner";
 import { inTurn } from "./turn";
 
 /*
- * The one way in which what is made on this device comes to the server: kept at once, sent until it is there, whoever
- * else presses in another tab. What cannot be sent stays, with the reason, and holds up nothing else.
+ * Sends what is made on this device to the server. An item is stored at once and sent until the server has it, also when another
+ * tab changes it meanwhile. An item that cannot be sent stays, with the reason, and does not hold up the others.
  */
 
-/** How the server did when it was last sent to. */
+/** Whether the server answered the last time something was sent: "troubled" is an answer that it cannot. */
 export type Link = "reached" | "unreachable" | "troubled";
 
-/** Why something is not on the server. */
+/** Why an item is not on the server. */
 export interface Failure {
   sentence: string;
-  /** Asking again changes nothing before somebody does something about it. */
+  /** Sending it again is of no use before somebody changes something. */
   isFinal: boolean;
 }
 
-/** Something kept, and whose it is. */
+/** A stored item and its owner. */
 export interface Kept<Item> {
   owner: Owner | null;
   item: Item;
 }
 
-/** One kind of thing that is sent. */
+/** A kind of item: where it is stored and how it is sent. */
 export interface Kind<Item> {
-  /** What it is kept under, before its key. */
+  /** The beginning of its storage keys. */
   prefix: string;
-  /** Whether a key is of this kind, where another kind's prefix begins the same. */
+  /** Tells its keys from those of a kind whose prefix begins the same. */
   isKey?: (key: string) => boolean;
-  /** What was kept; null where that is not what it should be. */
+  /** Reads a stored item; null for one that cannot be read. */
   read: (kept: unknown) => Item | null;
-  /** What two tabs know, put together: of what could not be kept in one of them. */
+  /** Merges the items of two tabs, where one of them could not store its own. */
   merge: (here: Item, there: Item) => Item;
-  /** Whether the server lacks something of it. */
+  /** Returns whether the server lacks part of it. */
   isUnsent: (item: Item, key: string) => boolean;
-  /** Whether it may be sent now: false waits for a person. */
+  /** Returns whether it may be sent now; if not, it waits for a person. */
   mayGo?: (item: Item, key: string) => boolean;
-  /** The club it belongs to, which has to be one of the owner's; null for none. */
+  /** Returns its club, of which the owner has to be a member; null for none. */
   clubOf: (item: Item, key: string) => string | null;
   /**
-   * Sends some of it, and notes with `change` what the server has.
+   * Sends part of it, and notes with `change` what the server has.
    * @returns "again" where it is to be sent anew at once
    * @throws whatever kept it from being sent
    */
   send: (item: Item, key: string) => Promise<unknown>;
-  /** How long after a change it is sent, and after no answer again, milliseconds. */
+  /** How long after a change it is sent, and how long after no answer it is sent again, milliseconds. */
   pause: number;
   retry: number;
-  /** Has it sent sooner than after the pause, where that is known. */
+  /** Calls `send` when it should be sent before the pause is over. */
   soon?: (send: () => void) => void;
-  /** Whether the time has to be known before it is sent, because it is stamped by it. */
+  /** Whether it carries a time stamp, so that the right time has to be known before it is sent. */
   isTimed?: boolean;
-  /** Stamps what was not sent anew: the time turned out to be another. @param by how much later it is, milliseconds */
+  /** Corrects the stamps of what was not sent, after the clock was corrected. @param by how much later it is, milliseconds */
   restamp?: (item: Item, by: number) => Item;
-  /** Whose something made now is, if not of whoever is signed in. */
+  /** Returns the owner of a new item, where that is not whoever is signed in. */
   ownerOf?: (key: string) => Owner;
-  /** What some of them are called: "2 runs". */
+  /** Returns what some of them are called: "2 runs". */
   words: (count: number) => string;
 }
 
@@ -69,7 +69,7 @@ interface Box<Item> {
   items: ReadonlyMap<string, Kept<Item>>;
   failures: ReadonlyMap<string, Failure>;
   sending: ReadonlySet<string>;
-  /** Whether this device could keep the last thing that it was given. */
+  /** Whether this device could store the last item. */
   keeps: boolean;
   link: Link;
 }
@@ -77,29 +77,29 @@ interface Box<Item> {
 /** One kind's outbox. */
 export interface Outbox<Item> {
   store: StoreApi<Box<Item>>;
-  /** Something of whoever is here now; null where there is none. */
+  /** Returns an item of whoever is signed in; null for none. */
   get: (key: string) => Item | null;
-  /** All of that. */
+  /** Returns the keys of all of these. */
   keys: () => string[];
   failureOf: (key: string) => Failure | null;
   isSending: (key: string) => boolean;
-  /** Whether it is of a club that whoever made it, and is here, belongs to no more. */
+  /** Returns whether it is unsent and of a club that whoever is signed in no longer belongs to. */
   isOutside: (key: string) => boolean;
-  /** Changes something as it is now, in whichever tab; null takes it out. Sends it soon. */
+  /** Changes an item as it is now in any tab, and sends it soon; null removes it. */
   change: (key: string, next: (now: Item | null) => Item | null, how?: { quietly?: boolean }) => void;
   /** Sends it at once; resolves when that is over. */
   sendNow: (key: string) => Promise<void>;
-  /** Sends whatever may go. */
+  /** Sends everything that may be sent. */
   sendAll: () => Promise<void>;
-  /** Tries again what was refused for good. */
+  /** Sends an item again that was refused for good. */
   again: (key: string) => Promise<void>;
-  /** How many there are that the server lacks something of: one's own, and of others who are not signed in. */
+  /** Returns how many are unsent: of whoever is signed in, and of each of the others. */
   unsent: () => number;
   ofOthers: () => { owner: Owner; count: number }[];
   words: (count: number) => string;
 }
 
-/** Refusals that asking again does not change. */
+/** Refusals that sending it again does not change. */
 const FINAL: ReadonlySet<string> = new Set([
   "not_found",
   "invalid_input",
@@ -111,29 +111,29 @@ const FINAL: ReadonlySet<string> = new Set([
   "version_conflict",
 ]);
 
-/** Refusals of who asks, not of what: it waits until somebody else is here, or they may again. */
+/** Refusals because of who asks: the item waits until somebody else signs in, or they may again. */
 const OF_WHO: ReadonlySet<string> = new Set(["signed_out", "forbidden"]);
 
 /** The longest between two tries of something that the server cannot take just now, milliseconds. Custom. */
 const LONGEST_RETRY = 15_000;
 
-/** Requests at a time: a browser opens six connections, and what is read needs some. */
+/** Requests at a time: a browser opens six connections, and reading needs some of them. */
 const AT_ONCE = 3;
 
 // biome-ignore lint/suspicious/noExplicitAny: boxes of every kind stand here together
 const boxes: Outbox<any>[] = [];
 
-/** Every outbox there is, by kind. */
+/** Returns the outbox of every kind. */
 export const everyOutbox = (): readonly Outbox<unknown>[] => boxes;
 
 const changes = makeListeners();
 let changeCount = 0;
 
-/** Tells when anything in any of them changes; and how often that was. */
+/** Listens to changes of all outboxes; and counts these changes. */
 export const whenOutboxChanges = changes.add;
 export const outboxChanges = (): number => changeCount;
 
-/** Makes the outbox of a kind, with what this device has kept of it. */
+/** Makes the outbox of a kind, with the items that are stored on this device. */
 export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
   const store = createStore<Box<Item>>(() => ({
     items: new Map(),
@@ -142,14 +142,14 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     keeps: true,
     link: "reached",
   }));
-  /** Each as it was written or read last: the same object as long as nothing of it changes. */
+  /** Items as they were written or read last: the same object as long as nothing changes. */
   const cache = new Map<string, Kept<Item>>();
-  /** What this tab wrote or read last of each, and what it could not keep. */
+  /** The stored text of each as this tab knows it; and the keys that it could not store. */
   const texts = new Map<string, string | null>();
   const unkept = new Set<string>();
   const timers = new Map<string, ReturnType<typeof setTimeout>>();
   const tries = new Map<string, number>();
-  /** Refused for who asked: whose word that was. */
+  /** Items refused because of who asked, and who that was. */
   const turnedAway = new Map<string, string | null>();
   const again = new Set<string>();
 
@@ -172,7 +172,7 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     }
   }
 
-  /** It as it is now, in whichever tab it was changed last. */
+  /** Returns an item as the tab that changed it last has it. */
   function latest(key: string): Kept<Item> | null {
     const here = cache.get(key) ?? null;
     const text = keptText(kind.prefix + key);
@@ -183,13 +183,13 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
       if (!unkept.has(key)) cache.delete(key);
       return cache.get(key) ?? null;
     }
-    // What could not be kept here, and what another tab knows.
+    // Merges what could not be stored here with what another tab stored.
     const now = here && unkept.has(key) ? { ...there, item: kind.merge(here.item, there.item) } : there;
     cache.set(key, now);
     return now;
   }
 
-  /** Shows it as it is now. */
+  /** Puts an item into the store as it is now. */
   function show(key: string, more: Partial<Box<Item>> = {}): void {
     const kept = cache.get(key);
     const items = new Map(store.getState().items);
@@ -238,13 +238,13 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     );
   }
 
-  /** Whether whoever is here belongs to its club. */
+  /** Returns whether whoever is signed in belongs to its club. */
   function isInside(item: Item, key: string): boolean {
     const clubId = kind.clubOf(item, key);
     return clubId === null || isMember(clubId);
   }
 
-  /** Whether something may be sent now: it is of whoever is here, and they belong to its club. */
+  /** Returns whether an item may be sent now: its owner is signed in and belongs to its club. */
   function mayGo(key: string): boolean {
     const item = own(key);
     if (item === null || !kind.isUnsent(item, key) || store.getState().failures.get(key)?.isFinal)
@@ -272,14 +272,14 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
         sent = item;
         isAgain = (await kind.send(item, key)) === "again";
       });
-      // Another tab sends it: it is looked at again in case that one is closed.
+      // Another tab sends it. This one looks again later, in case that tab is closed.
       if (!isDone) return wait(key, kind.retry);
       tries.delete(key);
       turnedAway.delete(key);
       noteFailure(key, null);
       store.setState({ link: "reached" });
       const left = own(key);
-      // What sending changed nothing of is not sent again and again.
+      // An item that sending did not change is not sent again at once.
       if (left !== null && kind.isUnsent(left, key))
         wait(key, left === sent ? kind.retry : isAgain ? 0 : kind.pause);
     } catch (error) {
@@ -304,7 +304,7 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     if (OF_WHO.has(code)) turnedAway.set(key, ownerNow()?.id ?? null);
     if (isFinal) store.setState({ link: "reached" });
     if (isFinal || OF_WHO.has(code)) return;
-    // The server is in trouble, or too busy, or said what is not understood here: it is left more and more time.
+    // The server is in trouble or too busy, or its answer is not understood: wait longer each time.
     store.setState({ link: "troubled" });
     const before = tries.get(key) ?? 0;
     tries.set(key, before + 1);
@@ -323,7 +323,7 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     },
     change(key, next, { quietly = false } = {}) {
       const now = latest(key);
-      // What somebody else made under this key is not to be written over.
+      // Never write over somebody else's item under this key.
       if (now && !isOwn(now.owner)) return;
       const item = next(now?.item ?? null);
       if (item === null && now === null) return;
@@ -357,7 +357,7 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     words: kind.words,
   };
 
-  /** Reads what this device kept; what an earlier version kept is of whoever is here. */
+  /** Reads the stored items. Those of an earlier version, without an owner, go to whoever is signed in. */
   function load(): void {
     for (const key of stored()) {
       const kept = latest(key);
@@ -375,7 +375,7 @@ export function makeOutbox<Item>(kind: Kind<Item>): Outbox<Item> {
     latest(name);
     show(name);
   });
-  // Whoever is here now may send what waited for them.
+  // Whoever signs in may send what waited for them.
   whenAccountChanges(() => {
     turnedAway.clear();
     load();

@@ -28,7 +28,7 @@ export type PlanConflict = Conflict<Plan, Meeting>;
 /** How many warm-ups, days and starts have edits that only this device knows. */
 export const unsavedDrafts = (): number => keptKeys(PREFIX).length;
 
-/** One edit upon what somebody else saved, one's own or theirs where they meet. */
+/** Merges an edit with what somebody else saved; where both changed one thing the user's or theirs count. */
 export function planUpon(
   base: PlanBody | undefined,
   mine: PlanBody,

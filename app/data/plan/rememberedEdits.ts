@@ -3,7 +3,7 @@ import type { PlanBody } from "@tonodrome/core";
 import type { Plan } from "@tonodrome/core/api";
 import { type EditHistory, noHistory } from "./editHistory";
 
-/** What was edited of a plan in this visit, and the versions that one's own edits became. */
+/** What was edited of a plan in this visit, and the versions that these edits became. */
 export interface RememberedEdits {
   history: EditHistory<PlanBody>;
   ours: Set<number>;

@@ -18,7 +18,7 @@ export interface PlanDraft {
   restored: boolean;
   /** The newer plan that a save ran into and that does not go together with this one; null when there is none. */
   conflict: PlanConflict | null;
-  /** Whose changes were put together with one's own, until that is forgotten; an empty name where nobody knows. */
+  /** Whose changes were merged with the user's, until that is dismissed; an empty name where nobody knows. */
   merged: string | null;
   forgetMerged: () => void;
   saving: boolean;
@@ -28,7 +28,7 @@ export interface PlanDraft {
   redo: (() => void) | null;
   /** Saves at once. Resolves to whether it was saved. */
   save: () => Promise<boolean>;
-  /** Puts both together, one's own where they meet. */
+  /** Merges both; where both changed one thing the user's count. */
   keepMine: () => Promise<boolean>;
   /** Puts both together, theirs where they meet. */
   takeTheirs: () => Promise<boolean>;

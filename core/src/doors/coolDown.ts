@@ -1,4 +1,4 @@
-// What follows the start: the usual cool-down after an event, one's own, and its run.
+// What follows the start: the usual cool-down after an event, a changed one, and its run.
 
 export { coolDownRun } from "../coolDown/coolDownRun";
 export {

@@ -11,7 +11,7 @@ export interface PlanNoticesProps {
   body: PlanBody;
   /** The newer plan that a save ran into; null when there is none. */
   conflict: PlanConflict | null;
-  /** Whose changes were put together with one's own; null when nobody's were. */
+  /** Whose changes were merged with the user's; null for nobody's. */
   merged: string | null;
   /** Why the plan could not be saved. */
   unsaved: string | null;

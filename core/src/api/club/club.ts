@@ -10,7 +10,7 @@ export const clubSchema = z.strictObject({
 /** What making or renaming a club sends. */
 export const clubInputSchema = z.strictObject({ name: nameSchema });
 
-/** Another club of one's own. The sender may give its id, so that sending twice makes one. */
+/** What creating another club sends. The sender may give its id, so that sending twice makes one. */
 export const newClubSchema = z.strictObject({ id: z.uuid().optional(), name: nameSchema });
 
 /** Deleting asks for the club's name, so that it is never a slip. */

@@ -11,7 +11,7 @@ const LOOKED_AT = 40;
 let isReady = false;
 
 /**
- * Refuses a password that is guessed among the first: a common one, a sequence, a repetition, one's own name or address.
+ * Refuses a password that is guessed among the first: a common one, a sequence, a repetition, the person's own name or address.
  * @throws Refusal `invalid_input`
  */
 export function checkStrength(password: string, about: readonly string[], path: string): void {
