@@ -3,15 +3,15 @@ import { isRecord, keep, readKept } from "~/data/device/storage";
 import { makeListeners } from "~/data/listeners/listeners";
 
 /*
- * The time, as the server has it as far as that is known. The device's clock may be minutes wrong, and may jump while the
- * page is open: a run must not.
+ * The time by the server's clock, as far as it is known. The device's clock may be minutes off, and may jump while the page is
+ * open: a run must not.
  */
 
-/** Less than this is not a wrong clock, milliseconds: answers take a moment to come. Custom. */
+/** A clock that is off by less than this is not corrected, milliseconds: answers take a moment to come. Custom. */
 const TOLERANCE = 5_000;
-/** One that was found wrong is right again when it is less than this off, milliseconds: at the edge it does not go to and fro. Custom. */
+/** A corrected clock counts as right again below this, milliseconds: so that at the limit it does not go to and fro. Custom. */
 const RIGHT_AGAIN = 4_000;
-/** It is corrected anew when it is by more than this another than was thought, milliseconds. Custom. */
+/** The correction changes when it is off by more than this, milliseconds. Custom. */
 const NOTABLE = 400;
 /** So many answers are gone by, the middle one of them; all anew when one is this far from them, milliseconds: the clock was set. */
 const SAMPLES = 5;
@@ -20,13 +20,13 @@ const SET = 2_000;
 /** Between two looks at the clock in sight of somebody it cannot really be this much later, milliseconds. */
 const JUMP = 5_000;
 
-/** An answer that took longer says nothing of the time: the device may have slept over it, milliseconds. */
+/** An answer that took longer is ignored, milliseconds: the device may have slept meanwhile. */
 const SLOW = 10_000;
 
-/** After so long without an answer the time is asked for before anything is recorded by it, milliseconds. */
+/** After so long without an answer the time is asked for before anything is recorded, milliseconds. */
 const FRESH = 60_000;
 
-/** So long a page that is opened again believes what was found out before, milliseconds. */
+/** How long a page that is opened again uses the stored correction, milliseconds. */
 const BELIEVED = 12 * 3_600_000;
 
 const KEY = "clock-ahead";
@@ -36,18 +36,18 @@ const foundIn = (kept: unknown) =>
     ? { ahead: kept.ahead, at: kept.at }
     : null;
 
-/** What was found out before this page was opened: a run that is gone on with offline has to be gone on with by it. */
+/** The correction stored before this page was opened: a run that goes on offline needs it. */
 function aheadBefore(): number {
   const kept = readKept(KEY, foundIn);
   return kept && Math.abs(Date.now() - kept.at) < BELIEVED ? kept.ahead : 0;
 }
 
 interface Clock {
-  /** How far the device's clock is ahead of the server's, milliseconds; 0 while it is right or not known to be wrong. */
+  /** How far the device's clock is ahead of the server's, milliseconds; 0 while it is right or unknown. */
   ahead: number;
 }
 
-/** What the device thinks of its clock. */
+/** What is known of the clock. */
 export const clock = createStore<Clock>(() => ({ ahead: aheadBefore() }));
 /** When the server was last heard; null before that. */
 let heard: Asked | null = null;

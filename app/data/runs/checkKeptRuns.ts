@@ -7,8 +7,8 @@ const runWithoutEvents = tolerant(runSchema.omit({ events: true }));
 const eventsSchema = tolerant(z.array(runEventSchema));
 
 /**
- * Looks at every run that this device kept as closely as at what comes from the server: one that cannot be run is left where it
- * is and not shown. Once, before a run is shown.
+ * Checks every stored run as strictly as an answer of the server. A run that cannot be replayed stays stored and is not shown.
+ * Does so once, before a run is shown.
  */
 export function checkKeptRuns(): void {
   for (const { run, events, setAside } of everyRun()) {

@@ -10,18 +10,18 @@ import { adoptPresses, adoptRun } from "./press";
 import { get, hearMove } from "./store";
 
 /*
- * Following a run and its start. What other phones press is asked for from the last press that is known on; where the start is,
- * the start itself says. Whoever hears of a move records nothing.
+ * Follows a run and its start. Presses of other phones are read from the last known one on. The start's own row says when it is;
+ * a device that hears of a move records nothing.
  */
 
-/** The place of the last press that was read of each run. */
+/** Where the last press that was read stands in the log, by run. */
 const read = new Map<string, number>();
 
-/** Reads what came to a run since it was read last; of one that is not here all of it. @throws ApiFailure */
+/** Reads the new presses of a run; all of a run that is not here. @throws ApiFailure */
 export async function readRun(ask: ClubAsk, id: string): Promise<void> {
   const kept = get(id);
   if (!kept) return adoptRun(await ask("run", "GET", `/runs/${id}`));
-  // The server has nothing of it yet.
+  // The server does not have the run yet.
   if (!kept.created) return;
   try {
     for (let isMore = true; isMore; ) {
@@ -35,7 +35,7 @@ export async function readRun(ask: ClubAsk, id: string): Promise<void> {
       isMore = more;
     }
   } catch (error) {
-    // A server that does not know of it, while a new one takes over: the whole of it then.
+    // An old server, while a new one takes over, does not know the question: read the whole run.
     if (!(error instanceof ApiFailure) || error.code !== "not_found") throw error;
     adoptRun(await ask("run", "GET", `/runs/${id}`));
   }
@@ -43,7 +43,7 @@ export async function readRun(ask: ClubAsk, id: string): Promise<void> {
 
 const timeOf = ({ at }: Pick<RunEvent, "at">) => Date.parse(at);
 
-/** The latest move in a run's log. */
+/** Returns the latest move in a run's log. */
 export const lastMove = (events: readonly RunEvent[]): HeardMove | null =>
   events.reduce<HeardMove | null>(
     (last, e) => (e.kind === "start-moved" && (!last || timeOf(e) >= timeOf(last)) ? e : last),
@@ -51,10 +51,10 @@ export const lastMove = (events: readonly RunEvent[]): HeardMove | null =>
   );
 
 /**
- * Where a run's start is by now, as far as its log does not have it: as it is being moved on this device, or else as the start
- * itself was read, unless the log has learned of a move since.
+ * Returns where a run's start is now, if its log does not say so yet: as it is being moved on this device, or else as the start
+ * was read, unless the log has a later move.
  * @param start as it was read last; undefined where it was not
- * @param readAt when that was, milliseconds since the epoch by this device's clock; long ago for what was only kept
+ * @param readAt when it was read, milliseconds since the epoch by this device's clock; long ago for a stored one
  * @returns null where the log is right
  */
 export function heardMove(
@@ -77,12 +77,12 @@ export function heardMove(
     Date.parse(start.startsAt) !== Date.parse(known) &&
     (logged === null || readAt > timeOf(logged));
   if (!isNews) return null;
-  // From when it was first heard of: what is pressed after it is pressed in the knowledge of it.
+  // Since it was first heard of: later presses were made in the knowledge of it.
   if (heard && Date.parse(heard.startsAt) === Date.parse(start.startsAt)) return heard;
   return { id: uuid(), at: new Date(timeNow()).toISOString(), startsAt: start.startsAt, kind: "start-moved" };
 }
 
-/** Has a run go by where its start is, as `heardMove` says. */
+/** Makes a run go by where its start is, as `heardMove` says. */
 export function followStart(id: string, start: Pick<Start, "startsAt"> | undefined, readAt: number): void {
   const kept = get(id);
   if (kept) hearMove(id, heardMove(kept, start, readAt));

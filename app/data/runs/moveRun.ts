@@ -4,10 +4,10 @@ import { stateOf } from "./stateOf";
 import { get } from "./store";
 
 /**
- * Moves the start of a run: the start itself is moved, and its log learns of it from the server. A run whose start was deleted
- * keeps it for itself.
+ * Moves the start of a run. It moves the start itself; the run's log learns of it from the server. Where the start was deleted,
+ * the move is a press of the run alone.
  * @param to ISO 8601
- * @param version of the start as it was read last; null where that is not known
+ * @param version of the start as it was read last; null where it is unknown
  */
 export function moveRun(id: string, to: string, version: number | null, simulated = false): void {
   const kept = get(id);

@@ -6,7 +6,7 @@ import { timeNow } from "~/data/client/clock";
 import { lastOf } from "./stamps";
 import { get, put } from "./store";
 
-/** Begins a run on this device; it is sent to the server as soon as that can be reached. */
+/** Makes a run on this device; it is sent as soon as the server can be reached. */
 export function createRun(start: Start, plan: RunPlan): string {
   const id = uuid();
   const { title, venue, zone, startsAt } = start;
@@ -26,8 +26,7 @@ export function createRun(start: Start, plan: RunPlan): string {
 }
 
 /**
- * Takes up a run that the server has, to go on with it here; or what has been pressed on other phones in the meantime, of
- * one that is here already.
+ * Stores a run of the server on this device; of a run that is here already, the presses of other phones.
  */
 export function adoptRun({ events, ...run }: Run): void {
   if (get(run.id)) {
@@ -50,11 +49,11 @@ export function adoptRun({ events, ...run }: Run): void {
   );
 }
 
-/** Takes up what the server has of a run that is here: presses of other phones, and its own as they were recorded. */
+/** Stores what the server has of a run that is here: presses of other phones, and its own as they were recorded. */
 export function adoptPresses(id: string, events: readonly RunEvent[]): void {
   const kept = get(id);
   if (!kept || events.length === 0) return;
-  // What the server has recorded stands as it has it, also where its answer was lost and the time corrected since.
+  // What the server recorded counts, also where its answer was lost and the clock was corrected since.
   const theirs = new Map(events.map((e) => [e.id, e]));
   const known = new Map(kept.events.map((e) => [e.id, e]));
   const recorded = new Set(kept.recorded);
@@ -71,21 +70,21 @@ export function adoptPresses(id: string, events: readonly RunEvent[]): void {
   );
 }
 
-/** A press as it is made: who it is and when is said here. */
+/** A press without its id and time, which are added here. */
 export type NewPress = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "at"> : never) : never;
 
-/** Records a press: kept here at once, sent when the server can be reached. */
+/** Records a press: stored at once, sent when the server can be reached. */
 export function pressRun(id: string, press: NewPress): void {
   const kept = get(id);
   if (!kept) return;
-  // Never before what has been seen: another phone's clock may be a little ahead of this one's.
+  // Never before a press that was seen: another phone's clock may be a little ahead.
   const at = Math.max(timeNow(), lastOf(kept.events) + 1);
   const event = { ...press, id: uuid(), at: new Date(at).toISOString() } as RunEvent;
   const took = event.kind === "take" ? [...kept.took, event.id] : kept.took;
   put({ ...kept, took, events: [...kept.events, event] });
 }
 
-/** Goes on here with a run of another device, which follows from then on. */
+/** Takes a run over from another device, which follows from then on. */
 export function takeRun(id: string): void {
   const { me } = currentAccount();
   if (me) pressRun(id, { kind: "take", who: me.id });

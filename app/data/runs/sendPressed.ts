@@ -5,19 +5,19 @@ import type { KeptRun } from "./keptRun";
 import { noLaterThanNow } from "./stamps";
 import { get, put, sendBy } from "./store";
 
-/** Refusals of a run that asking again does not change. */
+/** Refusals of a run that sending it again does not change. */
 const FINAL: ReadonlySet<string> = new Set(["not_found", "invalid_input", "full"]);
 
 /** Presses sent in one request. */
 const PRESSES_AT_A_TIME = 200;
 
-/** Presses that were sent and not answered: the server may have them as they were then. */
+/** Presses that were sent and not answered: the server may have them as they were sent. */
 const unsure = new Set<string>();
 
-/** Presses that were stamped anew because the server found them early. */
+/** Presses that got another time because the server found theirs in the future. */
 const stampedAnew = new Set<string>();
 
-/** Sends a run, and what was pressed in it. @throws ApiFailure where it is worth another try */
+/** Sends a run and its presses. @throws ApiFailure where another try is worth it */
 export async function sendPressed(id: string): Promise<void> {
   const before = get(id);
   if (!before) return;
@@ -25,7 +25,7 @@ export async function sendPressed(id: string): Promise<void> {
   try {
     if (!before.created) {
       const { startId, plan } = before.run;
-      // A move that was made here before is on the server before the run that goes by it.
+      // A move that was made here is sent before the run that goes by it.
       if (startId && moves.get(startId)) await moves.sendNow(startId);
       await ask("run", "POST", base, await bodyOf("runInput", { id, startId, plan }));
       put({ ...(get(id) as KeptRun), created: true }, { quietly: true });
@@ -36,14 +36,14 @@ export async function sendPressed(id: string): Promise<void> {
     if (unsent.length > 0) await sendPresses(id, base, unsent);
   } catch (error) {
     if (!(error instanceof ApiFailure) || !FINAL.has(error.code)) throw error;
-    // It stays on this device, but asking again is pointless.
+    // It stays on this device; sending it again is of no use.
     put({ ...(get(id) as KeptRun), refused: error.message }, { quietly: true });
   }
 }
 
 sendBy(sendPressed);
 
-/** Whether some presses of a run are here as the server has them. */
+/** Returns whether some presses of a run are here as the server has them. */
 export function knowsPresses(id: string, presses: readonly string[]): boolean {
   const events = get(id)?.events ?? [];
   return presses.every((press) => !unsure.has(press) && events.some((e) => e.id === press));
@@ -54,7 +54,7 @@ async function sendPresses(id: string, base: string, unsent: readonly RunEvent[]
   try {
     const answer = await ask("runEventsAnswer", "POST", `${base}/${id}/events`, { events: unsent });
     const now = get(id) as KeptRun;
-    // As they were sent: their time may have been corrected meanwhile.
+    // As they were sent: the clock may have been corrected meanwhile.
     const sent = new Map(unsent.map((e) => [e.id, e]));
     const asSent = now.events.map((e) => sent.get(e.id) ?? e);
     const isCorrected = asSent.some((e, i) => e !== now.events[i]);
@@ -69,7 +69,7 @@ async function sendPresses(id: string, base: string, unsent: readonly RunEvent[]
     const isEarly = error instanceof ApiFailure && error.path?.endsWith(".at");
     const [first] = refused;
     if (isEarly && first && !stampedAnew.has(first.id)) {
-      // It was pressed, only by a wrong clock: it is stamped by the right one, once.
+      // It was pressed by a wrong clock: it gets the right time, once.
       stampedAnew.add(first.id);
       await askTime();
       const now = get(id) as KeptRun;
@@ -81,7 +81,7 @@ async function sendPresses(id: string, base: string, unsent: readonly RunEvent[]
   }
 }
 
-/** Which of the presses sent the server means by a refusal: the one it names, or, of a full run, all. */
+/** Returns the presses that a refusal is about: the one it names, or all where the run is full. */
 function refusedOf({ code, path }: ApiFailure, unsent: readonly RunEvent[]): readonly RunEvent[] {
   if (code === "full") return unsent;
   const index = code === "invalid_input" ? /^events\.(\d+)(\.|$)/.exec(path ?? "")?.[1] : undefined;

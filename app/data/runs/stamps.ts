@@ -6,20 +6,20 @@ import type { Pressed } from "./keptRun";
 const inTime = (a: RunEvent, b: RunEvent) => Date.parse(a.at) - Date.parse(b.at);
 
 /**
- * When the last of some events was, milliseconds since the epoch. What is stamped further ahead than a clock may be off
- * does not count: one phone with a wrong clock must not carry the others along.
+ * Returns when the last of some events was, milliseconds since the epoch. Events further ahead than a clock may be off are
+ * ignored: one phone with a wrong clock must not carry the others along.
  */
 export function lastOf(events: readonly RunEvent[]): number {
   const latest = timeNow() + MOST_AHEAD;
   return events.map((e) => Date.parse(e.at)).reduce((last, at) => (at > last && at <= latest ? at : last), 0);
 }
 
-/** Presses that were stamped anew: each is once at most, however often the clock is corrected. */
+/** Presses whose time was corrected: each is once at most, however often the clock is corrected. */
 const stamped = new Set<string>();
 
 /**
- * The time turned out to be another than was thought: every press that only this device knows of was stamped by what was
- * thought, and is stamped anew. They keep their order, and come after what the server has.
+ * Corrects the times of presses that only this device knows of, after the clock was corrected. They keep their order and come
+ * after what the server has.
  * @param by how much later it is, milliseconds
  */
 export function restamped(pressed: Pressed, by: number): Pressed {
@@ -35,7 +35,7 @@ export function restamped(pressed: Pressed, by: number): Pressed {
   return { ...pressed, events: pressed.events.map((e) => ({ ...e, at: stamps.get(e.id) ?? e.at })) };
 }
 
-/** No press of this device is later than it is now; they keep their order. */
+/** Returns presses of which none is later than now; they keep their order. */
 export function noLaterThanNow(pressed: Pressed): Pick<Pressed, "events"> {
   const recorded = new Set(pressed.recorded);
   const now = timeNow();

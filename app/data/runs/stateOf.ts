@@ -7,12 +7,12 @@ interface Replayed {
   state: RunState;
 }
 
-/** What a run's presses last came to. */
+/** The state that a run's presses led to last. */
 const last = new WeakMap<RunPlan, Replayed>();
 
 /**
- * A run as it stands after its presses, and with its start where that is by now; replayed once for the same presses, however
- * many ask.
+ * Returns a run's state after its presses, with its start where it is now. The same presses are replayed once, however many
+ * ask.
  */
 export function stateOf({
   run: { plan },

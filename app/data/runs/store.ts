@@ -19,24 +19,24 @@ import {
 import { restamped } from "./stamps";
 
 /*
- * Runs as this device has them, in memory and kept. What changes with a press is kept apart from what does not, so that a
- * press writes little. A run is of the person who made it here: nobody else on this phone sees it.
+ * The runs on this device, in memory and stored. The part that a press changes is stored apart, so that a press writes little.
+ * A run belongs to the person who made it here: nobody else on this phone sees it.
  */
 
 const ABOUT = "run:";
 
-/** How long after no answer presses are sent again, and at the latest after a press, milliseconds. */
+/** How long after no answer presses are sent again, and how long after a press they are sent at the latest, milliseconds. */
 const RETRY = 3_000;
 const AT_LATEST = 250;
 
 interface Runs {
   runs: ReadonlyMap<string, KeptRun>;
-  /** Whether this device could keep the last thing it was given to keep. */
+  /** Whether this device could store the last press. */
   keeps: boolean;
   link: Link;
 }
 
-/** What does not change of a run that is here. */
+/** The part that does not change, of a run on this device. */
 const abouts = new Map<string, About>();
 
 function aboutOf(id: string): About | null {
@@ -45,23 +45,23 @@ function aboutOf(id: string): About | null {
   return known;
 }
 
-/** So long after the frame in which a press is painted it is sent: it is on its way to the screen by then, milliseconds. */
+/** How long after its frame was painted a press is sent: it is on the screen by then, milliseconds. */
 const PAINTED = 20;
 
-/** What sends a run and its presses: it knows this store. */
+/** Sends a run and its presses; set from outside, because it uses this store. */
 let send: (id: string) => Promise<void> = async () => undefined;
 export function sendBy(how: typeof send): void {
   send = how;
 }
 
-/** What was pressed here, by run. */
+/** The presses, by run. */
 export const presses = makeOutbox<Pressed>({
   prefix: "run-presses:",
   read: pressedIn,
   merge: merged,
   isUnsent,
   mayGo: ({ refused }) => refused === null,
-  // Without what it is about nothing of it can be sent.
+  // Without the part that does not change nothing can be sent.
   clubOf: (_, id) => aboutOf(id)?.clubId ?? "",
   send: (_, id) => send(id),
   pause: AT_LATEST,
@@ -72,13 +72,13 @@ export const presses = makeOutbox<Pressed>({
   words: (count) => (count === 1 ? "1 run" : `${count} runs`),
 });
 
-/** Where the starts of runs stand by now, as far as their logs do not have it yet. */
+/** Where the starts of runs are now, if their logs do not say so yet. */
 const heard = new Map<string, HeardMove>();
 
-/** The runs here, of whoever is here, for what is drawn of them. */
+/** The runs of whoever is signed in, for drawing. */
 export const runStore = createStore<Runs>(() => ({ runs: new Map(), keeps: true, link: "reached" }));
 
-/** What changes with a press. */
+/** The part that a press changes. */
 const pressedOf = ({ events, created, recorded, refused, setAside, took }: Pressed): Pressed => ({
   ...{ events, created, recorded, refused, setAside, took },
 });
@@ -86,7 +86,7 @@ const pressedOf = ({ events, created, recorded, refused, setAside, took }: Press
 const isSamePressed = (a: Pressed, b: Pressed) =>
   (Object.keys(pressedOf(a)) as (keyof Pressed)[]).every((field) => a[field] === b[field]);
 
-/** The runs as they are by now; one of which nothing changed is the same as before. */
+/** Returns the runs as they are now; an unchanged one is the same object as before. */
 function derive(): void {
   const before = runStore.getState().runs;
   const runs = new Map<string, KeptRun>();
@@ -103,16 +103,16 @@ function derive(): void {
   runStore.setState({ runs, keeps, link });
 }
 
-/** Runs that cannot be run here: they stay where they are, and are not shown. */
+/** Runs that cannot be replayed here: they stay stored and are not shown. */
 const hidden = new Set<string>();
 
-/** Leaves a run out of everything that is shown. */
+/** Leaves a run out of everything shown. */
 export function hide(id: string): void {
   hidden.add(id);
   derive();
 }
 
-/** Notes where the start of a run stands by now; null where its log has it. */
+/** Notes where the start of a run is now; null where its log is right. */
 export function hearMove(id: string, move: HeardMove | null): void {
   if ((heard.get(id) ?? null) === move) return;
   if (move) heard.set(id, move);
@@ -120,7 +120,7 @@ export function hearMove(id: string, move: HeardMove | null): void {
   derive();
 }
 
-/** What was opened half a day ago and never begun has nothing to be kept for. */
+/** Returns whether a run was opened half a day ago and never begun: it need not be kept. */
 function forgetUnbegun(): void {
   for (const id of presses.keys()) {
     const [pressed, about] = [presses.get(id), aboutOf(id)];
@@ -129,12 +129,12 @@ function forgetUnbegun(): void {
   }
 }
 
-/** A run kept on this device by whoever is here; null when it is not here. */
+/** Returns a run of whoever is signed in; null when it is not on this device. */
 export function get(id: string): KeptRun | null {
   return runStore.getState().runs.get(id) ?? null;
 }
 
-/** Keeps what is known of a run. What another tab has pressed in the meantime stays with it: nothing is written over. */
+/** Stores a run. Presses of another tab stay with it: nothing is written over. */
 export function put(kept: KeptRun, { quietly = false } = {}): void {
   const { clubId, athleteId, begunHere, run } = kept;
   const about = { clubId, ...(athleteId === undefined ? {} : { athleteId }), begunHere, run };
@@ -145,10 +145,10 @@ export function put(kept: KeptRun, { quietly = false } = {}): void {
   presses.change(run.id, (now) => merged(pressedOf(kept), now ?? kept), { quietly });
 }
 
-/** Whether what does not change of a run is on this device, where that could be kept. */
+/** Returns whether the part of a run that does not change is stored on this device. */
 const isStored = (id: string) => keptKeys(ABOUT).includes(`${ABOUT}${id}`);
 
-/** Frees this device of a run. */
+/** Removes a run from this device. */
 export function drop(id: string): void {
   heard.delete(id);
   abouts.delete(id);
@@ -156,17 +156,17 @@ export function drop(id: string): void {
   presses.change(id, () => null);
 }
 
-/** Every run that is here. */
+/** Returns every run on this device. */
 export const everyRun = (): readonly KeptRun[] => [...runStore.getState().runs.values()];
 
-/** Runs under way on this device, the next start first. */
+/** Returns the runs under way on this device, the next start first. */
 export function openRuns(): readonly KeptRun[] {
   return everyRun()
     .filter(isUnderWay)
     .toSorted((a, b) => Date.parse(a.run.startsAt) - Date.parse(b.run.startsAt));
 }
 
-/** The run under way for a start on this device, to go back to: of the athlete whose start it is, and of no earlier one. */
+/** Returns the run under way for a start on this device: of its present athlete, not of an earlier one. */
 export function openRunOf({ id, athlete }: Pick<Start, "id" | "athlete">): string | null {
   const own = openRuns().find(
     ({ run, athleteId }) => run.startId === id && (athleteId ?? athlete.id) === athlete.id,
@@ -174,10 +174,10 @@ export function openRunOf({ id, athlete }: Pick<Start, "id" | "athlete">): strin
   return own?.run.id ?? null;
 }
 
-/** A run that is over is kept here for so long after its last press, milliseconds. */
+/** How long after its last press a run that is over is kept here, milliseconds. */
 const KEPT_AFTER = 3_600_000;
 
-/** Frees this device of runs that are over and that the server has whole. The log shows them from there. */
+/** Removes runs that are over and that the server has whole. The log shows them from there. */
 export function forgetOver(): void {
   for (const kept of everyRun()) {
     if (isUnsent(kept) || isUnderWay(kept)) continue;

@@ -8,34 +8,34 @@ import { makeListeners } from "~/data/listeners/listeners";
 import { makeOutbox } from "~/data/outbox/outbox";
 
 /*
- * Moving a start. Its own row is the truth of when it is, and a move is made in one place: here, by whoever pressed. It counts
- * on this device at once, presses add up, and they are sent as one. Whoever hears of it records nothing: the log of a run
+ * Moves a start. The start's row is the truth, and a move is made in one place: here, on the device where it was pressed. It
+ * counts at once on this device; presses add up and are sent as one. A device that hears of it records nothing: the log of a run
  * learns of it from the server, once.
  */
 
-/** So long after the last press a move is sent, and after no answer again, milliseconds. */
+/** How long after the last press a move is sent, and how long after no answer it is sent again, milliseconds. */
 const PAUSE_MS = 500;
 const RETRY = 3_000;
 
-/** Sent without an answer, so many are remembered. Custom. */
+/** How many tries without an answer are remembered. Custom. */
 const MOST_TRIED = 20;
 
 /** A start that is being moved. */
 export interface Move {
   clubId: string;
-  /** The press: under this id it stands in the log of a run. */
+  /** The id of the press, also in the log of a run. */
   id: string;
   /** When it was pressed, ISO 8601. */
   at: string;
-  /** The version of the start that it was made from, null where that is not known, and where the start was by it. */
+  /** The version of the start that it was made from, null where it is unknown, and where the start was in that version. */
   version: number | null;
   from: string;
   startsAt: string;
-  /** Where sending it put the start, perhaps: no answer came. */
+  /** Where tries without an answer may have put the start. */
   tried?: string[];
-  /** When the athlete is ready, where a move is taken back. */
+  /** When the athlete is ready; given where a move is taken back. */
   readyAt?: string;
-  /** Told by a stand-in. */
+  /** Made by a simulated source. */
   simulated?: true;
 }
 
@@ -51,10 +51,10 @@ function read(kept: unknown): Move | null {
 const landed = makeListeners<[start: Start]>();
 const { tell } = landed;
 
-/** Tells how a start stands after a move, whoever moved it. */
+/** Listens to starts as they are after a move by anybody. */
 export const whenMoved = landed.add;
 
-/** Why a move does not count, by start: somebody else had moved it meanwhile. */
+/** Why a move does not count, by start: somebody else moved it meanwhile. */
 export const notMoved = createStore<ReadonlyMap<string, string>>(() => new Map());
 
 function say(startId: string, sentence: string | null): void {
@@ -65,7 +65,7 @@ function say(startId: string, sentence: string | null): void {
   notMoved.setState(next, true);
 }
 
-/** Refusals by which a move is none: it is where it was. */
+/** Refusals after which the start is where it was. */
 const REFUSED: ReadonlySet<string> = new Set(["forbidden", "not_found", "invalid_input"]);
 
 const sameTime = (a: string, b: string) => Date.parse(a) === Date.parse(b);
@@ -73,7 +73,7 @@ const sameTime = (a: string, b: string) => Date.parse(a) === Date.parse(b);
 async function send(sent: Move, startId: string): Promise<unknown> {
   const { clubId, id, from, startsAt, readyAt, simulated } = sent;
   const path = `/clubs/${clubId}/starts/${startId}`;
-  /** What was pressed meanwhile is next, from where it stands now. */
+  /** Sends next what was pressed meanwhile, from where the start is now. */
   const goOn = (start: Start) => {
     tell(start);
     moves.change(startId, (now) => {
@@ -83,9 +83,9 @@ async function send(sent: Move, startId: string): Promise<unknown> {
     });
   };
   const tried = [...new Set([...(sent.tried ?? []), startsAt])].slice(-MOST_TRIED);
-  /** Where none of its presses put it. */
+  /** Returns whether the start is where none of these presses put it. */
   const isElsewhere = (start: Start) => ![from, ...tried].some((at) => sameTime(start.startsAt, at));
-  /** Somebody else was quicker: where they moved it is where it is. */
+  /** Somebody else was quicker: their move counts. */
   const giveWay = (start: Start, by: string | null) => {
     tell(start);
     moves.change(startId, () => null);
@@ -109,7 +109,7 @@ async function send(sent: Move, startId: string): Promise<unknown> {
     }
     if (error.code !== "version_conflict" || !isRecord(error.current)) throw error;
     const start = error.current as unknown as Start;
-    // Something else of it was changed: it is where it was, and the move holds.
+    // Something else of the start was changed: the move still counts.
     if (isElsewhere(start)) return giveWay(start, error.by);
     goOn(start);
     return "again";
@@ -133,7 +133,7 @@ export const moves = makeOutbox<Move>({
 export type Movable = Pick<Start, "id" | "startsAt"> & { version: number | null };
 
 /**
- * Moves a start. Presses that are not sent yet add up: each is made from where the start stands here.
+ * Moves a start. Presses that are not sent yet add up: each counts from where the start is on this device.
  * @param to ISO 8601
  */
 export function moveStart(
@@ -145,7 +145,7 @@ export function moveStart(
   say(id, null);
   moves.change(id, (now) => {
     const from = now ?? { version, from: startsAt };
-    // The server may have the earlier press by its id, where no answer came.
+    // Without an answer the server may have the earlier press under its id.
     const isUnheard = now && !now.tried?.length && !moves.isSending(id);
     const { readyAt, simulated } = more;
     return {
@@ -157,7 +157,7 @@ export function moveStart(
   });
 }
 
-/** A start where it stands by what was moved here and is not on the server yet. */
+/** Returns a start with the moves made here that the server does not have yet. */
 export function withMove<S extends Pick<Start, "id" | "startsAt" | "readyAt">>(start: S): S {
   const move = moves.get(start.id);
   if (!move || sameTime(move.startsAt, start.startsAt)) return start;

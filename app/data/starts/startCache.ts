@@ -6,13 +6,13 @@ import type { ClubAsk } from "~/data/queries/clubAsk";
 import { putGlance } from "~/data/queries/glances";
 import { LOOK_BACK_MS, startsPath, wholePath } from "~/early/asks";
 
-/** Today opens with them. */
+/** Today opens with these answers. */
 const AT_SIGHT = { atSight: true };
 
-/** How often starts are asked for again, milliseconds: a change is told at once, unless that was missed. */
+/** How often starts are read again, milliseconds. Changes are told at once; this is for those that were missed. */
 const EVERY = 15_000;
 
-/** Puts a start's newest reading wherever it is shown. */
+/** Puts a start as it was read last wherever it is shown. */
 export function putStart(client: QueryClient, start: Start): void {
   client.setQueryData(["start", start.id], start);
   client.setQueryData<Start[]>(["starts"], (starts) => {
@@ -25,15 +25,15 @@ export function putStart(client: QueryClient, start: Start): void {
   });
 }
 
-/** Puts a start's warm-up as it was saved wherever the start is shown. */
+/** Puts a saved warm-up wherever its start is shown. */
 export function putPlan(client: QueryClient, startId: string, plan: Plan): void {
   const start = client.getQueryData<Start>(["start", startId]);
   if (start && start.plan.version <= plan.version) putStart(client, { ...start, plan });
 }
 
 /**
- * The starts of a list, whole. The list itself is light: of what it takes to fit a start only what changed since it was
- * last read, as its stamp tells, is read again.
+ * Returns the starts of a list with all that it takes to fit them. The list itself is light. A start is read again only where its
+ * stamp says that it changed.
  */
 export async function wholeStarts(
   client: QueryClient,
@@ -51,7 +51,7 @@ export async function wholeStarts(
   return rows.flatMap((row) => known(row.id) ?? []);
 }
 
-/** The starts as they were asked for before the application was there; undefined where they were not, or not all of them. */
+/** Returns the starts that were asked for before the application was loaded; undefined where not all of them were. */
 export function earlyStarts(client: QueryClient, clubId: string): Start[] | undefined {
   const bodyAt = <Name extends AnswerName>(path: string) =>
     earlyBody(`/clubs/${clubId}${path}`) as AnswerOf<Name> | undefined;
@@ -63,7 +63,7 @@ export function earlyStarts(client: QueryClient, clubId: string): Start[] | unde
   return whole.starts;
 }
 
-/** Starts from three hours ago on, soonest first: how they are read. */
+/** How starts from three hours ago on are read, soonest first. */
 export const startsQuery = (client: QueryClient, ask: ClubAsk) => ({
   queryKey: ["starts"],
   queryFn: async () => {
@@ -73,7 +73,7 @@ export const startsQuery = (client: QueryClient, ask: ClubAsk) => ({
   refetchInterval: EVERY,
 });
 
-/** One start: how it is read. */
+/** How one start is read. */
 export const startQuery = (client: QueryClient, ask: ClubAsk, id: string, every = EVERY) => ({
   queryKey: ["start", id],
   queryFn: () => ask("start", "GET", `/starts/${id}`, undefined, AT_SIGHT),

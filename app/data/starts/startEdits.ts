@@ -6,33 +6,33 @@ import { makeListeners } from "~/data/listeners/listeners";
 import { makeOutbox } from "~/data/outbox/outbox";
 
 /*
- * What is edited of a start: kept on this device until the server has it. Only what was changed is written, so that what
- * others change of the same start stays.
+ * Edits of starts, stored on this device until the server has them. Only the changed fields are written, so that changes of
+ * others stay.
  */
 
 /** How long after the last change a start is saved by itself, and how long after no answer it is tried again, milliseconds. */
 const PAUSE_MS = 800;
 const RETRY = 8_000;
 
-/** What was changed of a start and is not on the server. */
+/** The fields of a start that were changed and are not on the server. */
 export interface StartEdit {
   clubId: string;
-  /** The start as it was when that was begun. */
+  /** The start as it was when the edit began. */
   base: Start;
   changes: Partial<StartInput>;
-  /** What somebody else made of the same meanwhile; it is written over only when that is asked for. */
+  /** What somebody else made of the same fields; it is written over only when the user says so. */
   theirs?: Start;
 }
 
 const isSame = (a: unknown, b: unknown) => hashKey([a]) === hashKey([b]);
 
-/** Everything of a start that is edited. */
+/** Every field of a start that can be edited. */
 function fieldsOf({ athlete, ...start }: Start): Partial<StartInput> {
   const { title, venue, zone, startsAt, readyAt, listedAt, eventId, setting } = start;
   return { title, venue, zone, startsAt, readyAt, listedAt, eventId, setting, athleteId: athlete.id };
 }
 
-/** The body that changes some of a start and leaves the rest as it was read. */
+/** Returns the body of a write that changes some fields of a start and leaves the others as they were read. */
 export const startBody = (start: Start, changes: Partial<StartInput>) =>
   bodyOf("startWrite", { ...start, athleteId: start.athlete.id, ...changes });
 
@@ -45,13 +45,13 @@ function read(kept: unknown): StartEdit | null {
 const landed = makeListeners<[start: Start]>();
 const { tell } = landed;
 
-/** Tells how a start stands, whoever saved it. */
+/** Listens to starts as they are after a save by anybody. */
 export const whenSaved = landed.add;
 
 async function send(sent: StartEdit, id: string): Promise<unknown> {
   const { clubId, base, changes } = sent;
   const mine = Object.keys(changes) as (keyof StartInput)[];
-  /** What was changed meanwhile is next, upon what there is now. */
+  /** Sends next what was changed meanwhile, upon the start as it is now. */
   const next = (now: StartEdit | null, start: Start): StartEdit | null => {
     const left = Object.entries(now?.changes ?? {}).filter(
       ([field, value]) => !(field in changes) || !isSame(value, changes[field as keyof StartInput]),
@@ -78,7 +78,7 @@ async function send(sent: StartEdit, id: string): Promise<unknown> {
   }
 }
 
-/** Edits of starts that the server does not have, by the start's id. */
+/** Edits that the server does not have, by the start's id. */
 export const startEdits = makeOutbox<StartEdit>({
   prefix: "draft:start-",
   read,
@@ -94,7 +94,7 @@ export const startEdits = makeOutbox<StartEdit>({
 
 const upon = ({ theirs, ...edit }: StartEdit): StartEdit => ({ ...edit, base: theirs ?? edit.base });
 
-/** Changes some of a start: with the next edit what somebody else made of the same is written over. */
+/** Changes some fields of a start. The next edit writes over what somebody else made of the same fields. */
 export function editStart(clubId: string, start: Start, more: Partial<StartInput>): void {
   startEdits.change(start.id, (now) => {
     const edit = now ? upon(now) : { clubId, base: start, changes: {} };
@@ -103,7 +103,7 @@ export function editStart(clubId: string, start: Start, more: Partial<StartInput
   });
 }
 
-/** Saves what was changed of a start at once, also over what somebody else made of the same. */
+/** Saves the changes of a start at once, also over what somebody else made of the same fields. */
 export async function saveStartEdit(id: string): Promise<void> {
   startEdits.change(id, (now) => now && upon(now), { quietly: true });
   await startEdits.again(id);
