@@ -15,7 +15,7 @@ declare module "fastify" {
     access?: Access;
     /** Closed to visitors of the demo. */
     notInDemo?: boolean;
-    /** What is asked together with who is asking. Only for a thing of a club, by its id. */
+    /** A question put together with the one for who asks. Only for a thing of a club, by its id. */
     along?: Along;
   }
   interface FastifyRequest {
@@ -35,12 +35,12 @@ const NOBODY = "00000000-0000-0000-0000-000000000000";
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /**
- * Guards every route under the instance by its rule, before a byte of the body is read (but where a route asks for
- * something along with it that needs the body). A route without a rule does not come up at all.
+ * Guards every route of the instance by its rule, before the body is read (after it, where a route's `along` needs the body).
+ * The server does not start with a route that has no rule.
  */
 export function guard(app: FastifyInstance, database: Database, rateLimits: RateLimits): void {
   app.decorateRequest("session", null);
-  // Whatever is answered here is for whoever asked, and for no store on the way.
+  // An answer is for whoever asked: no cache on the way may keep it.
   app.addHook("onSend", async (_request, reply) => {
     if (!reply.hasHeader("cache-control")) reply.header("cache-control", "no-store");
   });
@@ -54,7 +54,7 @@ export function guard(app: FastifyInstance, database: Database, rateLimits: Rate
   });
   app.addHook("onRequest", async (request, reply) => {
     const { access, along } = request.routeOptions.config;
-    // No route: whatever asked is told so.
+    // No such route: answer so.
     if (!access) return;
     if (isWrite(request)) checkOrigin(request);
     if (access === "anybody") {
@@ -69,7 +69,7 @@ export function guard(app: FastifyInstance, database: Database, rateLimits: Rate
   app.addHook("preHandler", async (request, reply) => {
     const { access, along } = request.routeOptions.config;
     if (!access || !along?.values) return;
-    // Who may not ask at all is told that, and not what is wrong with what they sent.
+    // A refusal of who asks comes before a refusal of what they sent.
     if (request.validationError) await letIn(request, reply, access, undefined, []);
     if (request.validationError) throw request.validationError;
     let values: unknown[];
@@ -93,7 +93,7 @@ export function guard(app: FastifyInstance, database: Database, rateLimits: Rate
     const clubId = isAction(access) ? clubIdOf(request) : null;
     const { id } = request.params as { id?: string };
     const asked = along && clubId && id && UUID.test(id) ? { ...along, id, more } : null;
-    // What writes as it asks has to be counted before it is known who asks.
+    // A question that writes is counted before it is known who asks.
     if (asked?.steps) await rateLimits.write(tokenOf(request) as string);
     const session = await findSession(database, request, clubId, asked);
     if (!session) throw signedOut();
@@ -127,7 +127,7 @@ export function askerOf(request: FastifyRequest): Asker {
 }
 
 function checkRole(session: Session, action: Action): void {
-  // Not a member, and no such club, are one answer: nobody learns from it that a club exists.
+  // One answer for "not a member" and "no such club": it does not tell that a club exists.
   if (!session.role) throw notFound("club");
   if (may(session.role, action)) return;
   throw new Refusal(

@@ -11,14 +11,14 @@ import { mapTexts } from "../validation/mapTexts";
 /** Rows rewritten at a time. */
 const ROWS_AT_A_TIME = 200;
 
-/** Fields whose words are a coach's about the athlete, wherever they stand in what is theirs: they go altogether. */
+/** Fields with a coach's words about the athlete: in the athlete's own things they are removed as a whole. */
 const ABOUT_THEM = new Set(["focus", "why", "note", "notes", "first", "line"]);
 
-/** Shorter parts of a name are other words too often. */
+/** Parts of a name that are shorter are too often other words. */
 const LEAST_PART = 3;
 
 /**
- * Replaces a name, and each part of it, wherever it stands in a text as a word, in whatever case and form its letters are.
+ * Replaces a name, and each part of it, wherever it is a word of a text, in any case and any Unicode form.
  * @param parts which parts of it, if other than all that are long enough to be told from other words
  * @example withoutName("For ADA FINCH's knee", "Ada Finch", "Athlete 1") // "For Athlete 1's knee"
  */
@@ -35,7 +35,7 @@ export function withoutName(text: string, name: string, by: string, parts = part
 /** Parts of a name by which somebody is known. */
 const partsOf = (name: string) => name.split(/\s+/u).filter((part) => part.length >= LEAST_PART);
 
-/** Shortest of the longest that any text may be: what grows with the new name is cut to what fits everywhere. */
+/** The lowest most of any text: a text that grows with the new name is cut to it. */
 const FITS = 40;
 
 /**

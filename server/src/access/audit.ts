@@ -3,7 +3,7 @@ import type { Transaction } from "sequelize";
 import type { Database } from "../db/connect";
 import { sessionOf } from "./access";
 
-/** What can be done to a club's things, as the audit trail says it. */
+/** The deeds that the audit trail records. */
 export type Deed =
   | "club.make"
   | "club.rename"
@@ -50,15 +50,15 @@ export type Deed =
 /** What a deed was done to. */
 export interface Subject {
   clubId: string;
-  /** What it was done to. Its name is looked up when the trail is read, so that a name taken away is gone there too. */
+  /** What it was done to. The name is looked up when the trail is read, so that a removed name is gone there too. */
   id?: string;
-  /** Roles, versions, names of fields: never what people typed. */
+  /** Roles, versions, names of fields; never what people typed. */
   detail?: Record<string, unknown>;
   /** Who did it, where that is not whoever is signed in. */
   userId?: string;
 }
 
-/** Writes into the club's audit trail, in the same transaction as the deed itself. */
+/** Writes a deed into the club's audit trail, in the deed's own transaction. */
 export async function audit(
   { models }: Database,
   transaction: Transaction,

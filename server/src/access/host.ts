@@ -2,7 +2,7 @@ import type { FastifyRequest } from "fastify";
 import { Refusal } from "../errors/refusal";
 
 /**
- * Refuses what is asked by a name that is not this server's: a page elsewhere can make its own name lead here.
+ * Refuses a request to a host name that is not this server's: another site can let its own name lead here (DNS rebinding).
  * @param hosts names with or without a port; null for any
  * @throws Refusal `invalid_input`
  */

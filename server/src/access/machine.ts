@@ -1,8 +1,8 @@
 import ipaddr from "ipaddr.js";
 
 /**
- * What is counted as one machine: an IPv4 address, or the /64 that an IPv6 address is in, because whoever has one such
- * address has all of its network's (RFC 6177). What is no address is itself.
+ * Returns what counts as one machine: an IPv4 address, or the /64 network of an IPv6 address, because whoever has one address of
+ * it has all (RFC 6177). A text that is no address is returned as it is.
  */
 export function machineOf(ip: string): string {
   if (!ipaddr.isValid(ip)) return ip;

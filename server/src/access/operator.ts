@@ -6,7 +6,7 @@ import { makeResetLink } from "./password/passwordReset";
 import { makeOwnerLink } from "./session/ownerLink";
 
 /*
- * What only whoever runs the server can do: `npm run access -- reset-link ADDRESS`, `npm run access -- owner-link CLUB`.
+ * Commands for whoever runs the server: `npm run access -- reset-link ADDRESS`, `npm run access -- owner-link CLUB`.
  */
 
 const [command, ...words] = process.argv.slice(2);

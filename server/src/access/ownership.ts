@@ -3,7 +3,7 @@ import type { Database } from "../db/connect";
 import { notFound, Refusal } from "../errors/refusal";
 
 /**
- * Takes turns with everybody else who changes who is in a club, or whether it is there.
+ * Lets one request at a time change the members of a club, or delete it.
  * @throws Refusal `not_found` when it has been deleted meanwhile
  */
 export async function lockClub(

@@ -3,7 +3,7 @@ import type { Model, ModelStatic, Transaction, WhereOptions } from "sequelize";
 import type { Database } from "../db/connect";
 import { Refusal } from "../errors/refusal";
 
-/** What of each kind there is, in words. */
+/** What each kind is called in a refusal. */
 const WORDS = {
   clubs: "clubs as a person may belong to",
   athletes: "athletes as a club may have",
@@ -22,10 +22,10 @@ const WORDS = {
   runsOfStart: "runs as a start may have",
 } as const;
 
-/** What a club keeps a most of. */
+/** The kinds that have a most. */
 export type Kept = keyof typeof WORDS;
 
-/** There are as many of a kind as there may be. */
+/** Returns the refusal for a kind that is full. */
 export function full(kind: Kept): Refusal {
   return new Refusal(
     "full",
@@ -34,8 +34,8 @@ export function full(kind: Kept): Refusal {
 }
 
 /**
- * Refuses one more than there may be. Whoever makes something of a kind in one club does so in turn, so that the count
- * holds.
+ * Refuses one more than there may be. Requests that make something of one kind in one club wait for each other, so that the count
+ * is right.
  * @param whose the club, or person, whose things are counted
  * @throws Refusal `full`
  */
@@ -52,7 +52,7 @@ export async function checkQuota(
   await checkCount(database, kind, whose, count, transaction, more);
 }
 
-/** The same where what is counted is no plain question to one table. @throws Refusal `full` */
+/** Does the same with a count of its own. @throws Refusal `full` */
 export async function checkCount(
   { sequelize }: Pick<Database, "sequelize">,
   kind: Kept,

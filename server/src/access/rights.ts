@@ -2,7 +2,7 @@ import { type Action, rolesThat } from "@tonodrome/core/api";
 import type { Transaction } from "sequelize";
 import type { Database } from "../db/connect";
 
-/** What a person sets up in a club that stands on their own right to do something there. */
+/** What a person sets up in a club and what ends with their right to do so: invitations, links, calendars. */
 const SET_UP: Record<string, Action> = { invites: "manage", shares: "build", calendars: "build" };
 
 const listOf = (action: Action) =>
@@ -11,8 +11,8 @@ const listOf = (action: Action) =>
     .join(", ");
 
 /**
- * SQL for whether the maker of a row still has the right that it stands on: the rule that every reading of an
- * invitation, a link or a calendar asks, so that none outlives its maker's rights, however they ended.
+ * Returns SQL for whether the maker of a row still has the right that it needs. Every query of an invitation, a link or a
+ * calendar has it, so that none outlives its maker's rights.
  * @param row the row's name in the statement
  */
 export function standsSql(kind: "invites" | "shares" | "calendars", row: string): string {
@@ -22,8 +22,8 @@ export function standsSql(kind: "invites" | "shares" | "calendars", row: string)
 }
 
 /**
- * Withdraws what somebody set up and may set up no more, so that it does not come back with a later promotion. To be
- * called after the change of their role, or their leaving.
+ * Withdraws what somebody set up and may no longer set up, so that it does not come back with a later promotion. Call it after
+ * their role changed or they left.
  */
 export async function endRights(
   { sequelize }: Database,

@@ -7,7 +7,7 @@ import { Refusal } from "../errors/refusal";
 import { standsSql } from "./rights";
 import { hashOf } from "./session/token";
 
-/** A shared link's row with all it may show. */
+/** A shared link's row with everything that it may show. */
 export type SharedLink = Pick<ShareRow, "id" | "clubId" | "startId" | "expiresAt" | "withdrawnAt"> & {
   stands: boolean;
   /** The time by the clock that all servers share. */
@@ -39,7 +39,7 @@ const FIND = `
   LEFT JOIN days d ON d.club_id = s.club_id AND d.start_id = s.id
   WHERE h.token_hash = $1`;
 
-/** What a link shows. @throws Refusal `not_found` for a forged one, `link_over` for one that is over */
+/** Returns what a link shows. @throws Refusal `not_found` for a forged one, `link_over` for one that is over */
 export async function findLink(
   { sequelize }: Pick<Database, "sequelize">,
   token: string,
@@ -63,15 +63,15 @@ export async function findLink(
   return { ...found, until };
 }
 
-/** What it hangs on when a link ends: the day's own steps are null where it is the usual one. */
+/** What the end of a link depends on: the steps are null for the usual day. */
 export type Lasting = Pick<ShareRow, "expiresAt"> &
   Pick<StartRow, "startsAt" | "zone"> &
   Pick<DayRow, "steps">;
 
-/** So long after its start the usual day has its last step over, minutes: easing in, cooling down, eating. Custom. */
+/** How long after its start the last step of the usual day is over, minutes: cooling down, eating. Custom. */
 const USUAL_AFTER = 180;
 
-/** When a link of a start ends at the latest. */
+/** Returns when a link of a start ends at the latest. */
 export function latestEnd(startsAt: Date): Date {
   return new Date(startsAt.getTime() + LONGEST_SHARE_DAYS * DAY_MS);
 }

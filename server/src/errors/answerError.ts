@@ -3,7 +3,7 @@ import { ConnectionError, DatabaseError } from "sequelize";
 import { apiErrorOf, notFound, Refusal } from "./refusal";
 import { STATUS } from "./status";
 
-/** Turns whatever was thrown while answering a request into the one documented shape. */
+/** Answers an error that was thrown during a request in the one documented shape. */
 export function answerError(error: FastifyError | Error, request: FastifyRequest, reply: FastifyReply): void {
   const refusal = refusalOf(error);
   if (refusal.code === "internal") request.log.error({ err: error }, "unexpected error");
@@ -45,12 +45,12 @@ function refusalOf(error: FastifyError | Error): Refusal {
   );
 }
 
-/** What a write ran into was deleted while it was on its way. */
+/** Something that a write refers to was deleted meanwhile. */
 const FOREIGN_KEY_VIOLATION = "23503";
-/** Deadlock, a lock that was not got in time, a statement that took too long, a snapshot that somebody else wrote into. */
+/** Deadlock, a lock that came too late, a statement that took too long, a serialisation failure. */
 const BUSY = new Set(["40P01", "55P03", "57014", "40001"]);
 
-/** Whether two transactions were in each other's way, so that one of them was broken off. */
+/** Returns whether a transaction was broken off because of another one. */
 export const isDeadlock = (error: unknown): boolean => error instanceof Error && sqlState(error) === "40P01";
 
 /** PostgreSQL's SQLSTATE of an error, or the system's code; empty when it has neither. */
@@ -59,7 +59,7 @@ function sqlState(error: Error): string {
   return "code" in parent ? String(parent.code) : "";
 }
 
-/** Whoever asked went away in the middle of the answer. */
+/** The client went away in the middle of the answer. */
 const HUNG_UP = "ERR_STREAM_PREMATURE_CLOSE";
 
 /** SQLSTATE class 57P: the server is shutting down or starting; 08: the connection broke; 53: it has no room; 25P03: it gave up waiting. */

@@ -1,19 +1,19 @@
 import type { ApiError, ErrorCode } from "@tonodrome/core/api";
 
-/** An answer other than what was asked for, in the one shape all errors have. */
+/** A refusal, in the one shape that all errors have. */
 export class Refusal extends Error {
   constructor(
     readonly code: ErrorCode,
     message: string,
     readonly more: Partial<Pick<ApiError, "path" | "problems" | "current" | "by">> = {},
-    /** After how many seconds asking again makes sense. */
+    /** After how many seconds to ask again. */
     readonly retryAfter?: number,
   ) {
     super(message);
   }
 }
 
-/** Nothing of that kind in this club. Also said of what another club has. */
+/** Returns the refusal for a thing that is not in this club; also for one of another club. */
 export function notFound(what: string): Refusal {
   return new Refusal("not_found", `There is no such ${what}. It may have been deleted.`);
 }

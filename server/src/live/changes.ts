@@ -2,17 +2,17 @@ import { MOST_TOLD, type Topic } from "@tonodrome/core/api";
 import { Client } from "pg";
 import type { Database } from "../db/connect";
 
-/** Something in a club may read differently now. */
+/** A hint that something in a club has changed. */
 export interface Change {
   clubId: string;
   topic: Topic;
   /** The start or run it is about. */
   id?: string;
-  /** Presses that a run has more, where that is all that changed and they are few. */
+  /** New presses of a run, where nothing else changed and they are few. */
   presses?: readonly string[];
 }
 
-/** Changes in clubs, as they happen on any server. */
+/** Tells and hears of changes in clubs, on every server. */
 export interface Changes {
   /** Tells every server, this one included, after the change is committed. Never fails: it is a hint, and readers also ask by themselves now and then. */
   publish(change: Change): void;

@@ -5,13 +5,13 @@ import { Refusal } from "../../errors/refusal";
 /** Least score taken, of 0 to 4: some million guesses, which the limits on guessing put out of reach. */
 const LEAST = 2;
 
-/** Looking takes longer the longer it is; what is longer than this is judged by its beginning. */
+/** Judging takes longer for longer passwords: of longer ones only the beginning is judged. */
 const LOOKED_AT = 40;
 
 let isReady = false;
 
 /**
- * Refuses a password that is guessed among the first: a common one, a sequence, a repetition, the person's own name or address.
+ * Refuses a password that is easy to guess: a common one, a sequence, a repetition, the person's own name or address.
  * @throws Refusal `invalid_input`
  */
 export function checkStrength(password: string, about: readonly string[], path: string): void {

@@ -3,15 +3,15 @@ import type { FastifyReply, FastifyRequest } from "fastify";
 
 const COOKIE = "tonodrome-known";
 
-/** A device that is not used for this long is a stranger again, seconds. */
+/** How long a device is known after its last use, seconds. */
 const LIFE = 365 * 86_400;
 
-/** Most people that one device knows: a hall's tablet has several. */
+/** Most people that are known on one device: the tablet of a hall has several. */
 const MOST = 8;
 
 /*
- * A device on which somebody has signed in before keeps a signed mark of it, by which their tries at a password are not
- * counted with those of strangers. It says nothing else and lets nobody in.
+ * A device on which somebody has signed in keeps a signed mark of it. With it their tries at a password are counted apart from
+ * those of strangers. The mark says nothing else and lets nobody in.
  */
 
 const markOf = (userId: string) => createHash("sha256").update(userId).digest("base64url").slice(0, 16);

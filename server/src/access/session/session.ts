@@ -8,19 +8,19 @@ import { hashOf, newToken } from "./token";
 
 const COOKIE = "tonodrome";
 
-/** A session ends when nobody used it for this long, seconds. */
+/** How long after its last use a session ends, seconds. */
 const LIFE = 30 * 86_400;
 
-/** By the database's clock, the one that all servers share: what one begins the other ends. */
+/** The time by the database's clock, which all servers share. */
 const END_OF_LIFE = `now() + interval '${LIFE} seconds'`;
 
 /** Most sessions of one person. Custom. */
 const MOST_SESSIONS = 50;
 
-/** A session's end is put off at most this often, seconds: not every reading is a write. */
+/** How often at most a session's end is put off, seconds: so that not every read writes. */
 const RENEW_AFTER = 3_600;
 
-/** Somebody signed in, and, where a club was asked about, what they are in it. */
+/** Who is signed in, and their role where a club was asked about. */
 export interface Session {
   id: string;
   userId: string;
@@ -35,8 +35,8 @@ export interface Session {
 }
 
 /**
- * What is asked together with who is asking, so that the whole answer costs one question: for what a phone at the side
- * of a hall asks most.
+ * A question put together with the one for who asks, so that the answer costs one query: for what a phone in the hall asks
+ * most.
  */
 export interface Along {
   /** Names the prepared statement. */
@@ -57,7 +57,7 @@ const FIND = `
 
 function statement(along: Along | null): Prepared {
   if (!along) return { name: "session", text: FIND };
-  // Nothing of a club is read for somebody who does not belong to it.
+  // Read nothing of a club for somebody who does not belong to it.
   const read = `CASE WHEN asker.role IS NOT NULL THEN (${along.sql}) END`;
   const steps = along.steps ? `, ${along.steps}` : "";
   return {
@@ -67,9 +67,8 @@ function statement(along: Along | null): Prepared {
 }
 
 /**
- * The session whose cookie a request brings; null when it brings none, a forged one, or one that has ended. Asked of
- * the database every time: a role that was lowered, or a session that was ended, is so from the next request on, on
- * every server.
+ * Returns the session of a request's cookie; null without a cookie, with a forged one, or when the session has ended. The
+ * database is asked every time, so that a lowered role or an ended session counts from the next request on, on every server.
  */
 export async function findSession(
   { sequelize }: Database,
@@ -112,7 +111,7 @@ export async function beginSession(
     sequelize.query(sql, { bind, ...(transaction ? { transaction } : {}) });
   if (old) await ask("DELETE FROM sessions WHERE token_hash = $1", [hashOf(old)]);
   await ask("DELETE FROM sessions WHERE user_id = $1 AND expires_at < now()", [userId]);
-  // Of more devices than anybody has, the one that was not used for longest is signed out.
+  // Beyond the most, the session that was not used for longest ends.
   await ask(
     `DELETE FROM sessions WHERE id IN (
       SELECT id FROM sessions WHERE user_id = $1 ORDER BY seen_at DESC OFFSET ${MOST_SESSIONS - 1})`,

@@ -1,10 +1,10 @@
 import { createHash, randomBytes } from "node:crypto";
 
-/** A secret as it is handed out, and what is kept of it. */
+/** A secret as it is handed out, and its hash, which is stored. */
 export interface Token {
   /** What the person holds: 256 random bits, in letters that fit an address. */
   token: string;
-  /** What the database holds: nobody who reads a backup can act with it. */
+  /** What the database stores: whoever reads a backup cannot use it. */
   tokenHash: Buffer;
 }
 
