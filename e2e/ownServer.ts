@@ -6,6 +6,7 @@ import { freePort } from "../scripts/lib/ports.mjs";
 import { Cluster } from "../scripts/lib/postgres.mjs";
 import { freshSecret } from "../scripts/lib/secret.mjs";
 import { ServerProcess } from "../scripts/lib/server.mjs";
+import { signUp } from "./signUp";
 
 /** A server and a database that a story may kill, and a club whose owner asks. */
 export interface OwnServer {
@@ -53,13 +54,9 @@ export async function withOwnServer(story: (own: OwnServer) => Promise<void>): P
   };
   try {
     expect(await server.start()).toBeNull();
-    const { text } = await ask("POST", "/auth/sign-up", {
-      name: "Vera Holt",
-      email: "vera@example.org",
-      password: "a long enough password",
-      clubName: "Crash club",
-    });
-    await story({ cluster, server, ask, club: `/clubs/${JSON.parse(text).clubs[0].id}` });
+    const owner = await signUp(`http://127.0.0.1:${port}/api`, "Crash club");
+    cookie = owner.cookie;
+    await story({ cluster, server, ask, club: `/clubs/${owner.clubId}` });
   } finally {
     await server.stop();
     await cluster.stop();

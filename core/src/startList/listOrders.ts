@@ -48,7 +48,9 @@ export function listOrders(
   const lists = new Map<string, typeof numbered>();
   for (const row of numbered) {
     const key = orderKey(row, row.startsAt);
-    lists.set(key, [...(lists.get(key) ?? []), row]);
+    const list = lists.get(key);
+    if (list) list.push(row);
+    else lists.set(key, [row]);
   }
   return [...lists].flatMap(([key, list]) => {
     const members = list.flatMap(({ line, number }) => {

@@ -144,6 +144,24 @@ describe("every warm-up filled from an approach", () => {
   });
 });
 
+it("seeking never gives up the only drill that raises", () => {
+  const outdoors = { ...usualSetting(), indoors: false, temperature: 2 };
+  for (const [key, id, setting] of [
+    ["table-tennis", "needs-first", usualSetting()],
+    ["karate-forms", "circuit-first", outdoors],
+    ["karate-forms", "compact", usualSetting()],
+  ] as const) {
+    const sport = SPORTS.find((s) => s.key === key) as (typeof SPORTS)[number];
+    const input = fillInput(sport.shelf, {
+      ...{ event: sport.event, approach: approachOf(id), setting, seed: 4, availableSeconds: 240 },
+      ...(id === "compact" ? { kit: "on" as const } : {}),
+    });
+    const { placements } = fitPlan(fillPlan(input).body, 240);
+    const raised = placements.filter((p) => p.level && p.item.phase === "raise" && !p.item.calm);
+    expect([key, raised.length > 0]).toEqual([key, true]);
+  }
+});
+
 it("another seed gives other drills of the same parts", () => {
   const [one, two] = [1, 2].map((seed) => fillPlan(fillInput(shelf, { seed }), FEW));
   expect(drillIds(one as never)).not.toEqual(drillIds(two as never));

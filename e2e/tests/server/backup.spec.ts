@@ -8,6 +8,7 @@ import { freePort } from "../../../scripts/lib/ports.mjs";
 import { askDatabase, Cluster } from "../../../scripts/lib/postgres.mjs";
 import { freshSecret } from "../../../scripts/lib/secret.mjs";
 import { ServerProcess } from "../../../scripts/lib/server.mjs";
+import { signUp } from "../../signUp";
 
 const root = path.resolve(import.meta.dirname, "../../..");
 
@@ -53,25 +54,14 @@ test("a backup restored into an empty cluster is the same to the last row, and s
   try {
     await from.start();
     const one = await serve(from);
-    const signedUp = await fetch(`${one.base}/auth/sign-up`, {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify({
-        name: "Vera Holt",
-        email: "vera@example.org",
-        password: "a long enough password",
-        clubName: "Kept club",
-      }),
-    });
-    const cookie = signedUp.headers.get("set-cookie")?.split(";")[0] ?? "";
-    const { clubs } = (await signedUp.json()) as { clubs: { id: string }[] };
-    const invited = await fetch(`${one.base}/clubs/${clubs[0]?.id}/invites`, {
+    const { clubId, cookie } = await signUp(one.base, "Kept club");
+    const invited = await fetch(`${one.base}/clubs/${clubId}/invites`, {
       method: "POST",
       headers: { "content-type": "application/json", cookie },
       body: JSON.stringify({ role: "owner", athleteId: null }),
     });
     const { token } = (await invited.json()) as { token: string };
-    const subscribed = await fetch(`${one.base}/clubs/${clubs[0]?.id}/calendars`, {
+    const subscribed = await fetch(`${one.base}/clubs/${clubId}/calendars`, {
       method: "POST",
       headers: { "content-type": "application/json", cookie },
       body: JSON.stringify({ athleteId: null }),

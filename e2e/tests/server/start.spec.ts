@@ -6,6 +6,7 @@ import { createServer } from "node:net";
 import os from "node:os";
 import path from "node:path";
 import { expect, test } from "@playwright/test";
+import { signUp } from "../../signUp";
 
 const root = path.resolve(import.meta.dirname, "../../..");
 const PORT = 4796;
@@ -45,20 +46,9 @@ function start(env: NodeJS.ProcessEnv = {}): { process: ChildProcess; said: () =
 const ready = async () => (await fetch(`${base}/ready`).catch(() => null))?.ok ?? false;
 
 /** A new account with a club of its own, and what it asks of that club. */
-async function signUp() {
-  const answer = await fetch(`${base}/api/auth/sign-up`, {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: JSON.stringify({
-      name: "Vera Holt",
-      email: "vera@example.org",
-      password: "a long enough password",
-      clubName: "Crash club",
-    }),
-  });
-  const cookie = answer.headers.get("set-cookie")?.split(";")[0] ?? "";
-  const { clubs } = (await answer.json()) as { clubs: { id: string }[] };
-  const url = `${base}/api/clubs/${clubs[0]?.id}/athletes`;
+async function newClub() {
+  const { clubId, cookie } = await signUp(`${base}/api`, "Crash club");
+  const url = `${base}/api/clubs/${clubId}/athletes`;
   return {
     athletes: async () => (await fetch(url, { headers: { cookie } })).json(),
     add: (name: string) =>
@@ -101,7 +91,7 @@ test("starts, recovers from kill -9 of database and server, keeps what was saved
   const first = start();
   await expect.poll(ready, { timeout: 60_000 }).toBe(true);
   await expect.poll(first.said).toContain(`ready: ${base}`);
-  const { athletes, add } = await signUp();
+  const { athletes, add } = await newClub();
   await add("Saved before the crash");
   const saved = await athletes();
   expect(saved).toMatchObject({ athletes: [{ name: "Saved before the crash" }] });

@@ -28,39 +28,39 @@ const EASY_SHARE = 0.45;
 const RAISE_SHARE = 0.12;
 const RAISE_ENOUGH = 240;
 
+/** The shortest wait that counts as one. Custom. */
+const LEAST_WAIT_SECONDS = 60;
+
+/** What of a plan no better plan may give up. */
+export type Kept = ReadonlySet<"raise" | "mobilise" | "sides" | "own" | "essentials" | "length" | "wait">;
+
+/**
+ * Returns what a plan keeps: something raises, something mobilises, both sides are used, the sport's own is in it, nothing
+ * essential is left out, it is no longer than the approach has it, and there is a wait.
+ */
+export function keptOf({ input }: Frame, { situation: { fit, plan }, work }: JudgedFill): Kept {
+  const all = secondsDone(work);
+  const raise = secondsDone(work.filter((d) => d.item.phase === "raise"));
+  const isKept = [
+    ["raise", raise >= Math.min(LEAST_RAISE_SECONDS, all)],
+    ["mobilise", work.some((d) => d.item.phase === "mobilise")],
+    ["sides", work.some((d) => sidesOf(d.item).includes("both"))],
+    ["own", work.some((d) => d.item.phase === "technical")],
+    ["essentials", fit.placements.every((p) => p.level || p.item.priority !== "essential")],
+    ["length", all <= input.approach.minutes.most * 60],
+    ["wait", fit.waitSeconds >= Math.min(LEAST_WAIT_SECONDS, plan.wait.leastSeconds)],
+  ] as const;
+  return new Set(isKept.flatMap(([what, is]) => (is ? [what] : [])));
+}
+
 /** What a filled plan costs: the findings against it, then promises that it does not keep. Less is better. */
-export function costOf(frame: Frame, judged: JudgedFill): number {
+export function costOf(frame: Frame, judged: JudgedFill, kept: Kept): number {
   const ofChecks = judged.found
     // Cold actions are counted by themselves: the check is silent where no drill says what it prepares.
     .filter((f) => f.code !== "action-cold")
     .reduce((sum, f) => sum + WEIGHTS[f.severity], 0);
   const cold = unpreparedActions(frame, judged) * (frame.shape.isShort ? SHORT_FORM : WEIGHTS.warn);
-  return ofChecks + cold + brokenPromises(frame, judged);
-}
-
-/** Something lies between the last drill and the start: a breath at least. Custom. */
-const LEAST_WAIT_SECONDS = 60;
-
-/**
- * Returns what a plan keeps that no better plan may give up: something raises, something mobilises, both sides are used, the
- * sport's own is in it, nothing essential is left out, it is no longer than the approach has it, and there is a wait.
- */
-export function keptOf(
-  { input }: Frame,
-  { situation: { fit, plan }, work }: JudgedFill,
-): ReadonlySet<string> {
-  const all = secondsDone(work);
-  const raise = secondsDone(work.filter((d) => d.item.phase === "raise"));
-  const isKept = {
-    raise: raise > 0 && raise >= Math.min(LEAST_RAISE_SECONDS, all),
-    mobilise: work.some((d) => d.item.phase === "mobilise"),
-    sides: work.some((d) => sidesOf(d.item).includes("both")),
-    own: work.some((d) => d.item.phase === "technical"),
-    essentials: fit.placements.every((p) => p.level || p.item.priority !== "essential"),
-    length: all <= input.approach.minutes.most * 60,
-    wait: fit.waitSeconds >= Math.min(LEAST_WAIT_SECONDS, plan.wait.leastSeconds),
-  };
-  return new Set(Object.entries(isKept).flatMap(([what, is]) => (is ? [what] : [])));
+  return ofChecks + cold + brokenPromises(frame, judged, kept);
 }
 
 /** Actions of the event that the shelf could prepare and the plan does not. */
@@ -70,7 +70,11 @@ function unpreparedActions({ choices, stillWarm }: Frame, { situation }: JudgedF
 }
 
 /** What the approach and the form of the time promise, and the plan does not keep. */
-function brokenPromises({ input, shape, choices }: Frame, { situation: { fit }, work }: JudgedFill): number {
+function brokenPromises(
+  { input, shape, choices }: Frame,
+  { situation: { fit }, work }: JudgedFill,
+  kept: Kept,
+): number {
   const all = secondsDone(work);
   const raise = secondsDone(work.filter((d) => d.item.phase === "raise"));
   const easy = secondsDone(work.filter((d) => d.effort <= EASY_EFFORT));
@@ -78,19 +82,19 @@ function brokenPromises({ input, shape, choices }: Frame, { situation: { fit }, 
   const unused = Math.max(0, shape.work - all) / 60;
   const leftOut = fit.placements.filter((p) => !p.level);
   const broken = [
-    raise < Math.min(LEAST_RAISE_SECONDS, all),
+    !kept.has("raise"),
     shape.raise > 0 && raise < RAISE_KEPT * shape.raise,
-    mobilise.size === 0,
+    !kept.has("mobilise"),
     mobilise.size < LEAST_MOBILISE,
-    !work.some((d) => sidesOf(d.item).includes("both")),
+    !kept.has("sides"),
     // An approach that begins with a circuit begins with one, where the shelf has it and there is time.
     input.approach.sides.first === "circuit" &&
       !shape.isShort &&
       choices.some((c) => raises(c) && c.drill.dose.kind === "circuit") &&
       !work.some((d) => d.item.phase === "raise" && d.item.dose.kind === "circuit"),
     easy < EASY_SHARE * all,
-    all > input.approach.minutes.most * 60,
-    leftOut.some((p) => p.item.priority === "essential"),
+    !kept.has("length"),
+    !kept.has("essentials"),
     fit.waitOverSeconds > 0,
     (work.find((d) => d.item.phase === "technical")?.effort ?? 0) > FIRST_MOST,
     !shape.isShort && raise < Math.min(RAISE_ENOUGH, RAISE_SHARE * all),

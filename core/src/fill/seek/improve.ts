@@ -3,7 +3,7 @@ import type { PlanBody } from "../../plan/plan";
 import { assembled } from "../assemble/assemble";
 import type { Frame } from "../assemble/frame";
 import type { Parts } from "../assemble/parts";
-import { costOf, keptOf } from "./cost";
+import { costOf, type Kept, keptOf } from "./cost";
 import { type JudgedFill, judgedFill } from "./judgedFill";
 import { moves, nameOf } from "./moves";
 
@@ -20,12 +20,12 @@ interface Tried {
   judged: JudgedFill;
   cost: number;
   /** What of it no better plan may give up. */
-  kept: ReadonlySet<string>;
+  kept: Kept;
 }
 
 /**
  * The best plan found from a first one: what is found against it is mended by adding, taking out, swapping and re-dosing drills,
- * each time fitted and judged; what is not better, or gives up what the plan before kept, is passed over. Deterministic for a seed.
+ * each time fitted and judged; what is not better (`isBetter`) is passed over. Deterministic for a seed.
  * @param tries plans that are fitted and judged, at most
  */
 export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
@@ -45,7 +45,7 @@ export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
       const now = tried(frame, parts);
       left--;
       drillsLeft -= now.body.items.length;
-      if (now.cost < best.cost && [...best.kept].every((what) => now.kept.has(what))) {
+      if (isBetter(now, best)) {
         found = now;
         break;
       }
@@ -60,5 +60,14 @@ export function improved(frame: Frame, first: Parts, tries: number): PlanBody {
 function tried(frame: Frame, parts: Parts): Tried {
   const body = assembled(frame, parts);
   const judged = judgedFill(body, frame.input);
-  return { parts, body, judged, cost: costOf(frame, judged), kept: keptOf(frame, judged) };
+  const kept = keptOf(frame, judged);
+  return { parts, body, judged, kept, cost: costOf(frame, judged, kept) };
 }
+
+/** Returns whether a plan takes the place of another: it costs less, and gives up nothing that is kept unless a stop goes with it. */
+function isBetter(now: Tried, than: Tried): boolean {
+  if (now.cost >= than.cost) return false;
+  return stopsOf(now) < stopsOf(than) || [...than.kept].every((what) => now.kept.has(what));
+}
+
+const stopsOf = ({ judged }: Tried) => judged.found.filter((f) => f.severity === "stop").length;
