@@ -4,7 +4,7 @@ import { Pressable, Text, View } from "react-native";
 
 const askedOf = ({ actions, areas, sides }: Coverage) => [...actions, ...areas, ...sides];
 
-/** One mark for each thing the event asks for, full where it is touched, and how many are. */
+/** One mark for each thing the event asks for, full where the warm-up covers it, and how many it covers. */
 export const CoverageStrip = memo(function CoverageStrip({
   coverage,
   onPress,
@@ -30,13 +30,13 @@ export const CoverageStrip = memo(function CoverageStrip({
         ))}
       </View>
       <Text className="font-text text-small text-ink underline" numberOfLines={1}>
-        {asked.filter((one) => one.by.length > 0).length} of {asked.length} that the event uses are touched
+        {asked.filter((one) => one.by.length > 0).length} of {asked.length} that the event uses are covered
       </Text>
     </Pressable>
   );
 });
 
-/** The same in full: by what each is touched. */
+/** The same in full: which drills cover each. */
 export function CoverageList({ coverage }: { coverage: Coverage }) {
   return (
     <View className="gap-4">
